@@ -1,0 +1,45 @@
+/** The arrows of the house: they run down only. */
+const FOLDERS = {
+  units: [],
+  catalogue: ["units"],
+  piece: ["catalogue", "units"],
+  film: ["piece", "catalogue", "units"],
+  drying: ["piece", "catalogue", "units"],
+  coating: ["film", "drying", "piece", "catalogue", "units"],
+  formats: ["coating", "film", "drying", "piece", "catalogue", "units"],
+};
+
+const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({
+  name: `core-${folder}`,
+  severity: "error",
+  comment: `core/${folder} may use ${allowed.join(", ") || "nothing else of the core"}`,
+  from: { path: `^core/${folder}/`, pathNot: "\\.test\\.ts$" },
+  to: { path: "^core/", pathNot: `^core/(${[folder, ...allowed].join("|")})/` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...down,
+    { name: "core-knows-no-app", severity: "error", from: { path: "^core/" }, to: { path: "^(app|server|scripts)/" } },
+    { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
+    { name: "no-strays", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "\\+types|^vite/client$" } },
+    {
+      name: "code-knows-no-tests",
+      severity: "error",
+      from: { path: "^(core|app)/", pathNot: "\\.test\\.tsx?$" },
+      to: { path: "(^tests/|\\.test\\.tsx?$)" },
+    },
+    {
+      name: "only-formats-and-edges-validate",
+      severity: "error",
+      from: { path: "^core/", pathNot: "^core/formats/" },
+      to: { path: "node_modules/joi" },
+    },
+  ],
+  options: {
+    doNotFollow: { path: "node_modules" },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: "tsconfig.json" },
+    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "default"] },
+  },
+};

@@ -1,0 +1,159 @@
+import type { ObjectKind, SurfaceName, ZoneTemplate } from "../object-kind";
+import { memory } from "../provenance";
+import type { Exposure } from "../use";
+import type { ZoneId } from "../vocabulary";
+
+function zone(
+  id: ZoneId,
+  surface: SurfaceName,
+  exposure: Exposure,
+  share: number,
+  more: Partial<Pick<ZoneTemplate, "decorated" | "part" | "optional" | "halves">> = {},
+): ZoneTemplate {
+  return { zone: id, surface, exposure, share: memory(share), decorated: false, optional: false, halves: false, ...more };
+}
+
+const DECORATED = { decorated: true } as const;
+const UPRIGHT = { decorated: true, halves: true } as const;
+const OPTIONAL = { optional: true } as const;
+
+/** Objects and their zones, back to front in the order they are looked at. Order here is the order of columns in a section. */
+export const OBJECT_KINDS: readonly ObjectKind[] = [
+  {
+    id: "stone",
+    name: "Stone",
+    forms: ["pebble", "dome", "disc", "custom"],
+    commonIn: ["stone-smooth", "stone-rough"],
+    zones: [zone("top", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
+  },
+  {
+    id: "pot",
+    name: "Pot",
+    forms: ["frustum", "cylinder", "custom"],
+    commonIn: ["terracotta"],
+    zones: [
+      zone("outside", "wall", "seen", 0.42, UPRIGHT),
+      zone("rim", "rim", "seen", 0.04),
+      zone("inner-strip", "inner-strip", "seen", 0.06),
+      zone("inside", "inner", "contents", 0.36, OPTIONAL),
+      zone("base", "foot", "underside", 0.12, OPTIONAL),
+      zone("saucer", "saucer", "seen", 0.2, { part: "saucer" }),
+    ],
+  },
+  {
+    id: "mug",
+    name: "Mug or cup",
+    forms: ["cylinder", "frustum", "custom"],
+    commonIn: ["ceramic-glazed"],
+    zones: [
+      zone("outside", "wall", "seen", 0.4, UPRIGHT),
+      zone("lip-band", "lip-band", "lip", 0.12, OPTIONAL),
+      zone("inside", "inner", "contents", 0.4, OPTIONAL),
+      zone("foot", "foot", "underside", 0.08, OPTIONAL),
+      zone("handle", "handle", "seen", 0.1, { part: "handle", optional: true }),
+    ],
+  },
+  {
+    id: "goblet",
+    name: "Stemmed glass",
+    forms: ["goblet", "custom"],
+    commonIn: ["glass"],
+    zones: [
+      zone("outside", "wall", "seen", 0.35, UPRIGHT),
+      zone("lip-band", "lip-band", "lip", 0.1, OPTIONAL),
+      zone("inside", "inner", "contents", 0.35, OPTIONAL),
+      zone("stem", "stem", "seen", 0.08, OPTIONAL),
+      zone("foot", "foot", "seen", 0.12, OPTIONAL),
+    ],
+  },
+  {
+    id: "jar",
+    name: "Jar or lantern",
+    forms: ["cylinder", "frustum", "custom"],
+    commonIn: ["glass"],
+    zones: [
+      zone("outside", "wall", "seen", 0.45, UPRIGHT),
+      zone("lip-band", "lip-band", "lip", 0.1, OPTIONAL),
+      zone("rim", "rim", "mouth", 0.03, OPTIONAL),
+      zone("inside", "inner", "contents", 0.4, OPTIONAL),
+      zone("base", "foot", "underside", 0.12, OPTIONAL),
+    ],
+  },
+  {
+    id: "plate",
+    name: "Plate",
+    forms: ["plate", "disc", "custom"],
+    commonIn: ["ceramic-glazed", "glass"],
+    zones: [
+      zone("food-side", "food-side", "food", 0.3, DECORATED),
+      zone("rim", "plate-rim", "seen", 0.2, DECORATED),
+      zone("back", "back", "underside", 0.5, OPTIONAL),
+    ],
+  },
+  {
+    id: "tray",
+    name: "Tray",
+    forms: ["box", "disc", "custom"],
+    commonIn: ["wood-hardwood"],
+    zones: [
+      zone("inside", "inner", "carrying", 0.45, DECORATED),
+      zone("outside", "sides", "seen", 0.2),
+      zone("back", "back", "underside", 0.35),
+    ],
+  },
+  {
+    id: "box",
+    name: "Box",
+    forms: ["box", "cylinder", "custom"],
+    commonIn: ["wood-hardwood"],
+    zones: [
+      zone("lid", "lid", "seen", 0.25, DECORATED),
+      zone("body", "sides", "seen", 0.35),
+      zone("inside", "inner", "contents", 0.3, OPTIONAL),
+      zone("back", "back", "underside", 0.1, OPTIONAL),
+    ],
+  },
+  {
+    id: "clock",
+    name: "Clock face",
+    forms: ["disc", "box", "custom"],
+    commonIn: [],
+    zones: [
+      zone("face", "front", "seen", 0.5, DECORATED),
+      zone("edge", "edge", "seen", 0.05),
+      zone("back", "back", "underside", 0.45, OPTIONAL),
+    ],
+  },
+  {
+    id: "sign",
+    name: "Sign",
+    forms: ["box", "disc", "custom"],
+    commonIn: [],
+    zones: [
+      zone("face", "front", "seen", 0.5, DECORATED),
+      zone("edge", "edge", "seen", 0.05),
+      zone("back", "back", "underside", 0.45, OPTIONAL),
+    ],
+  },
+  {
+    id: "tile",
+    name: "Tile",
+    forms: ["box", "disc", "custom"],
+    commonIn: ["ceramic-glazed"],
+    zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
+  },
+  {
+    id: "disc",
+    name: "Disc or slice",
+    forms: ["disc", "custom"],
+    commonIn: ["wood-hardwood"],
+    zones: [zone("top", "front", "seen", 0.45, DECORATED), zone("edge", "edge", "seen", 0.1), zone("back", "back", "underside", 0.45)],
+  },
+  {
+    id: "other",
+    name: "Something else",
+    forms: ["pebble", "dome", "disc", "frustum", "cylinder", "box", "plate", "goblet", "custom"],
+    commonIn: [],
+    zones: [zone("outside", "wall", "seen", 1, DECORATED)],
+  },
+];

@@ -1,0 +1,34 @@
+/** Branded ids, made and read in this one module, so that a material never stands where a product belongs. */
+
+declare const brand: unique symbol;
+type Branded<Name extends string> = string & { readonly [brand]: Name };
+
+export type MaterialId = Branded<"material">;
+export type UseId = Branded<"use">;
+/** A product class, or an aid without a paint film (a wash, a guide, an oven). */
+export type ProductId = Branded<"product">;
+export type StepId = Branded<"step">;
+export type CandidateId = Branded<"candidate">;
+export type PieceId = Branded<"piece-record">;
+export type PlanId = Branded<"plan-record">;
+
+export const materialId = (text: string): MaterialId => text as MaterialId;
+export const useId = (text: string): UseId => text as UseId;
+export const productId = (text: string): ProductId => text as ProductId;
+export const stepId = (text: string): StepId => text as StepId;
+export const candidateId = (text: string): CandidateId => text as CandidateId;
+export const pieceId = (text: string): PieceId => text as PieceId;
+export const planId = (text: string): PlanId => text as PlanId;
+
+const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";
+
+/**
+ * Makes a record id out of random bytes given by the caller; the core draws none itself.
+ *
+ * @param bytes 10 or more random bytes
+ * @returns one character of a 32-letter alphabet a byte
+ * @example recordId(new Uint8Array([0, 1, 33])) // "011"
+ */
+export function recordId(bytes: Uint8Array): string {
+  return Array.from(bytes, (byte) => ALPHABET[byte % ALPHABET.length]).join("");
+}

@@ -1,0 +1,58 @@
+import type { Catalogue } from "./catalogue";
+
+/** What the screens need of the catalogue to name things and to offer choices; the engine keeps the rest. */
+export interface Menu {
+  readonly materials: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly means: string;
+    readonly colour: string;
+    readonly texture: string;
+    readonly asks: readonly string[];
+    readonly slick: boolean;
+  }[];
+  readonly uses: readonly { readonly id: string; readonly name: string; readonly care: readonly string[] }[];
+  readonly techniques: readonly { readonly id: string; readonly name: string }[];
+  readonly objects: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly forms: readonly string[];
+    readonly parts: readonly string[];
+  }[];
+  readonly conditions: readonly { readonly id: string; readonly name: string }[];
+  readonly products: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly means: string;
+    readonly jobs: readonly string[];
+    readonly aid: boolean;
+  }[];
+}
+
+/** Projects the catalogue on what the screens show. */
+export function menuOf(catalogue: Catalogue): Menu {
+  return {
+    materials: [...catalogue.materials.values()].map((one) => ({
+      id: one.id,
+      name: one.name,
+      means: one.means,
+      colour: one.bodyColour,
+      texture: one.texture,
+      asks: one.asks,
+      slick: one.surface === "slick",
+    })),
+    uses: [...catalogue.uses.values()].map(({ id, name, care }) => ({ id, name, care })),
+    techniques: [...catalogue.techniques.values()].map(({ id, name }) => ({ id, name })),
+    objects: [...catalogue.objects.values()].map((one) => ({
+      id: one.id,
+      name: one.name,
+      forms: one.forms,
+      parts: one.zones.flatMap((zone) => zone.part ?? []),
+    })),
+    conditions: [...catalogue.conditions.values()].map(({ id, name }) => ({ id, name })),
+    products: [
+      ...[...catalogue.products.values()].map(({ id, name, means, jobs }) => ({ id, name, means, jobs, aid: false })),
+      ...[...catalogue.aids.values()].map(({ id, name }) => ({ id, name, means: "", jobs: [], aid: true })),
+    ],
+  };
+}

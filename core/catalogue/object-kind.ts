@@ -1,0 +1,47 @@
+import type { Exposure } from "./use";
+import type { ObjectId, Part, ZoneId } from "./vocabulary";
+import type { Sourced } from "./provenance";
+
+/** The surfaces a measured form can be asked for; a form answers only those it has. */
+export type SurfaceName =
+  | "front"
+  | "back"
+  | "edge"
+  | "wall"
+  | "lip-band"
+  | "rim"
+  | "inner"
+  | "inner-strip"
+  | "foot"
+  | "stem"
+  | "food-side"
+  | "plate-rim"
+  | "sides"
+  | "lid"
+  | "handle"
+  | "saucer";
+
+export interface ZoneTemplate {
+  readonly zone: ZoneId;
+  readonly surface: SurfaceName;
+  readonly exposure: Exposure;
+  /** Decoration lands here when she names no place. */
+  readonly decorated: boolean;
+  /** The zone exists only with this part. */
+  readonly part?: Part;
+  /** Left alone unless a use demands something of it or she decorates it. */
+  readonly optional: boolean;
+  /** Held while it is painted, so it is coated in two halves. */
+  readonly halves: boolean;
+  /** Share of a piece measured only as one area. */
+  readonly share: Sourced<number>;
+}
+
+export interface ObjectKind {
+  readonly id: ObjectId;
+  readonly name: string;
+  readonly forms: readonly string[];
+  readonly zones: readonly ZoneTemplate[];
+  /** Materials it is commonly made of; guessing an object from form and material reads this. */
+  readonly commonIn: readonly string[];
+}

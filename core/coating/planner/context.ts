@@ -1,0 +1,35 @@
+import type { Aid } from "../../catalogue/aid";
+import type { ProductId } from "../../catalogue/ids";
+import type { ProductClass } from "../../catalogue/product-class";
+import type { Surface } from "../../catalogue/material";
+import type { Route } from "../../catalogue/vocabulary";
+import type { Zone } from "../../piece/zones";
+import type { PieceFacts } from "../facts";
+import type { ZoneLayer } from "./layers";
+
+/** All a slot may look at while it lists the ways of one zone. */
+export interface ZoneContext extends PieceFacts {
+  readonly zone: Zone;
+  readonly route: Route;
+  readonly layers: readonly ZoneLayer[];
+  /** Colour of the field here; null leaves the surface itself showing. */
+  readonly field: string | null;
+  readonly surface: Surface;
+}
+
+/** Products the constraints leave, in the order of the catalogue. */
+export function allowed(context: PieceFacts): readonly ProductClass[] {
+  const { avoid, childSafe } = context.piece.constraints;
+  return [...context.catalogue.products.values()].filter((product) => !avoid.includes(product.id) && (!childSafe || product.childSafe));
+}
+
+export function allowedAid(context: PieceFacts, id: ProductId): Aid | null {
+  const aid = context.catalogue.aids.get(id);
+  const { avoid, childSafe } = context.piece.constraints;
+  return aid && !avoid.includes(id) && (!childSafe || aid.childSafe) ? aid : null;
+}
+
+/** Does a film of this class hold on the zone's bare surface, as it comes or baked where this route bakes? */
+export function holds(product: ProductClass, context: ZoneContext): boolean {
+  return product.grips.includes(context.surface) || product.gripsBaked.includes(context.surface);
+}

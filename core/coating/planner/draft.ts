@@ -1,0 +1,67 @@
+import type { ProductId } from "../../catalogue/ids";
+import type { ProductClass } from "../../catalogue/product-class";
+import type { Sheen } from "../../catalogue/vocabulary";
+import type { Because, StepChoice } from "../plan";
+
+/**
+ * Where in the work a step falls when nothing moves it. The stack is sorted by it; loops (fill, sand; mask, paint, unmask;
+ * lock and paint on) sit inside one phase and keep the order their option gives them.
+ */
+export const PHASE = {
+  clean: 10,
+  level: 20,
+  key: 30,
+  size: 40,
+  ground: 50,
+  base: 60,
+  isolate: 70,
+  mark: 80,
+  decorate: 90,
+  unmark: 110,
+  sign: 120,
+  seal: 130,
+  afterSeal: 140,
+  heat: 150,
+  cure: 160,
+} as const;
+
+/** A step before it has an id: what an option brings to the stack. */
+export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & { readonly phase: number; readonly checks?: readonly string[] };
+
+/** One way of meeting a slot's requirements; `steps` is empty where leaving it out is a way too. */
+export interface Option {
+  /** Stable within the slot. */
+  readonly key: string;
+  readonly steps: readonly Draft[];
+  /** How far off usual practice it is to leave this out or do it so: 0 when absent. */
+  readonly strain?: number;
+}
+
+/** A point of decision: the requirements it serves and the ways of meeting them. */
+export interface Slot {
+  readonly name: string;
+  readonly options: readonly Option[];
+  /** Practitioners differ here: each way is a school worth showing. */
+  readonly school: boolean;
+  /** When no option is left: what could not be met, for the refusal. */
+  readonly unmet: string;
+}
+
+export function because(requirement: string, text: string): readonly Because[] {
+  return [{ requirement, text }];
+}
+
+/** A film step from a product class. */
+export function filmDraft(product: ProductClass, draft: Omit<Draft, "product" | "method" | "coats"> & { coats?: number }): Draft {
+  return { coats: product.coats, ...draft, product: product.id, method: product.methods[0] ?? "brush" };
+}
+
+/** A step without a film. */
+export function aidDraft(product: ProductId, draft: Omit<Draft, "product" | "method" | "coats">): Draft {
+  return { ...draft, product, method: "hand", coats: 1, thinning: null };
+}
+
+export function sheenOf(product: ProductClass, wanted: Sheen): { sheen: Sheen } | Record<string, never> {
+  const sheen = product.sheens.includes(wanted) ? wanted : product.sheens[0];
+  return sheen ? { sheen } : {};
+}

@@ -1,0 +1,154 @@
+import type { ProductId } from "../../catalogue/ids";
+import type { StackFacts } from "../facts";
+import type { Rule } from "../rule";
+import { assemble } from "./assemble";
+import { cheapestFirst } from "./cheapest-first";
+import type { ZoneContext } from "./context";
+import type { Option, Slot } from "./draft";
+import { costOf, weigh } from "./measures";
+import type { MeasureName } from "./measures";
+import { slotsOf } from "./slots";
+import { avoidableCodes, faultsOf } from "./verdict";
+
+/** Stacks judged and combinations walked before the search gives a zone up. */
+const MOST_JUDGED = 1200;
+/** A school that does not come easily is not one worth showing. */
+const MOST_JUDGED_FOR_A_SCHOOL = 60;
+const MOST_WALKED = 60_000;
+/** What one likely fault weighs against the measures: some days and a product more [judgement of this project]. */
+const WARN_WEIGHT = 4;
+
+export type ZoneResult = { readonly stack: StackFacts } | { readonly stack: null; readonly why: string; readonly code: string };
+
+/** Options that are at fault together, by slot: every combination that has them all shares the fault. */
+interface Conflict {
+  readonly stop: boolean;
+  readonly parts: readonly { readonly slot: number; readonly key: string }[];
+}
+
+interface Judged {
+  readonly stack: StackFacts;
+  readonly stop: string | null;
+  readonly warns: number;
+}
+
+/** Ways that are worked differently first (brush, spray, pour), then more of the same. */
+function byMethod(options: readonly Option[]): readonly Option[] {
+  const methods = new Set<string>();
+  const fresh = options.filter((option) => {
+    const method = option.steps[0]?.method ?? "none";
+    return !methods.has(method) && methods.add(method);
+  });
+  return [...fresh, ...options.filter((option) => !fresh.includes(option))];
+}
+
+/** Searches the stacks of one zone; what was judged or learnt for one measure serves the next. */
+export class ZoneSearch {
+  private readonly slots: readonly Slot[];
+  private readonly avoidable: ReadonlySet<string>;
+  private readonly judged = new Map<string, Judged>();
+  private readonly conflicts: Conflict[] = [];
+  /** How often each rule stopped a stack, for the reason of a refusal. */
+  private readonly stops = new Map<string, number>();
+
+  constructor(
+    readonly context: ZoneContext,
+    private readonly rules: readonly Rule[],
+  ) {
+    this.slots = slotsOf(context);
+    this.avoidable = avoidableCodes(rules);
+  }
+
+  /** The ways practitioners differ by, one of each decision in turn; what the trade does not reach for here is no school. */
+  schools(): readonly { readonly slot: string; readonly option: string }[] {
+    const usual = (option: Option) =>
+      (option.strain ?? 0) <= 1 &&
+      option.steps.every(({ product }) => {
+        const known = this.context.catalogue.products.get(product);
+        return !known || (known.usual.rank < 2 && known.usual.on.includes(this.context.surface));
+      });
+    const slots = this.slots.filter((slot) => slot.school && slot.options.length > 1);
+    const longest = Math.max(0, ...slots.map((slot) => slot.options.length));
+    return Array.from({ length: longest }, (_unused, round) => round).flatMap((round) =>
+      slots.flatMap((slot) => {
+        const option = byMethod(slot.options.filter(usual))[round];
+        return option ? [{ slot: slot.name, option: option.key }] : [];
+      }),
+    );
+  }
+
+  /**
+   * The best stack by a measure: combinations from the cheapest on; a likely fault costs, a stop rules out. It ends when no
+   * dearer combination could be better than the best one met.
+   *
+   * @param owned products chosen for other zones already
+   * @param forced slot name → option key: a school that is to be followed
+   */
+  best(measure: MeasureName, owned: ReadonlySet<ProductId>, forced: ReadonlyMap<string, string> = new Map()): ZoneResult {
+    const empty = this.slots.find((slot) => slot.options.length === 0);
+    if (empty) return { stack: null, why: empty.unmet, code: "nothing-fits" };
+    const lists = this.slots.map((slot) => this.ranked(slot, measure, owned, forced.get(slot.name)));
+    let best: { readonly total: number; readonly stack: StackFacts } | null = null;
+    let walked = 0;
+    const before = this.judged.size;
+    const most = forced.size > 0 ? MOST_JUDGED_FOR_A_SCHOOL : MOST_JUDGED;
+    for (const { at, total } of cheapestFirst(lists.map((list) => list.map((entry) => entry.cost)))) {
+      walked += 1;
+      if ((best && total >= best.total) || walked > MOST_WALKED || this.judged.size - before > most) break;
+      const options = at.map((position, list) => lists[list]![position]!.option);
+      const least = this.leastFault(options);
+      if (least === "stop" || (best && total + least >= best.total)) continue;
+      const { stack, stop, warns } = this.judge(options);
+      if (stop !== null) continue;
+      const weighed = total + warns * WARN_WEIGHT;
+      if (!best || weighed < best.total) best = { total: weighed, stack };
+    }
+    if (best) return { stack: best.stack };
+    return { stack: null, ...this.mainObstacle() };
+  }
+
+  private ranked(slot: Slot, measure: MeasureName, owned: ReadonlySet<ProductId>, key: string | undefined) {
+    const open = key === undefined ? slot.options : slot.options.filter((option) => option.key === key);
+    // The order of the catalogue breaks ties.
+    return open
+      .map((option, order) => ({ option, cost: weigh(costOf(option, this.context, slot.name, owned), measure) + order * 1e-3 }))
+      .sort((a, b) => a.cost - b.cost);
+  }
+
+  /** What learnt conflicts already say of a combination, before it is judged. */
+  private leastFault(options: readonly Option[]): "stop" | number {
+    let warns = 0;
+    for (const conflict of this.conflicts) {
+      if (!conflict.parts.every((part) => options[part.slot]!.key === part.key)) continue;
+      if (conflict.stop) return "stop";
+      warns += 1;
+    }
+    return Math.min(warns, 1) * WARN_WEIGHT;
+  }
+
+  private judge(options: readonly Option[]): Judged {
+    const key = options.map((option) => option.key).join("|");
+    const known = this.judged.get(key);
+    if (known) return known;
+    const { stack, slotOf } = assemble(this.context, options);
+    const faults = faultsOf(stack, this.rules, this.avoidable);
+    for (const fault of faults) {
+      if (fault.severity === "stop") this.stops.set(fault.code, (this.stops.get(fault.code) ?? 0) + 1);
+      const slots =
+        fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
+      if (slots && slots.length > 0)
+        this.conflicts.push({ stop: fault.severity === "stop", parts: slots.map((slot) => ({ slot, key: options[slot]!.key })) });
+    }
+    const stop = faults.find((fault) => fault.severity === "stop")?.code ?? null;
+    const judged = { stack, stop, warns: stop ? 0 : faults.length };
+    this.judged.set(key, judged);
+    return judged;
+  }
+
+  /** The rule that stopped most stacks, in its own words. */
+  private mainObstacle(): { why: string; code: string } {
+    const [code] = [...this.stops.entries()].sort((a, b) => b[1] - a[1])[0] ?? [];
+    const rule = this.rules.find((one) => one.code === code);
+    return rule ? { why: rule.why, code: rule.code } : { why: "no way of coating it is left", code: "nothing-fits" };
+  }
+}

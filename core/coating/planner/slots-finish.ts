@@ -1,0 +1,112 @@
+import { productId } from "../../catalogue/ids";
+import type { Wear } from "../../catalogue/use";
+import { allowed, holds } from "./context";
+import type { ZoneContext } from "./context";
+import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
+import type { Option, Slot } from "./draft";
+
+const NONE: Option = { key: "none", steps: [] };
+const WEAR_TEXT: Record<Wear, string> = {
+  wipe: "dusting",
+  rub: "hands",
+  weather: "rain and sun",
+  "wet-soil": "wet soil",
+  washing: "washing up",
+  "wet-rings": "wet cups",
+};
+
+/** Sign and date the underside of what goes to someone, under its seal. */
+export function signing(context: ZoneContext): Slot | null {
+  const goes = context.uses.some((use) => use.finishedUnderside);
+  if (!goes || context.zone.template.exposure !== "underside" || context.zone.treatment !== "finish-underside") return null;
+  const sign = aidDraft(productId("signature"), {
+    role: "sign",
+    phase: PHASE.sign,
+    because: because("signed", "it goes to someone: they want to know whose it is"),
+    checks: ["Dry before the seal goes over it."],
+  });
+  return { name: "signing", options: [{ key: "signed", steps: [sign] }], school: false, unmet: "" };
+}
+
+/** The last film: each class that stands all this zone meets, or none. */
+export function sealing(context: ZoneContext): Slot | null {
+  const { wears, treatment, template } = context.zone;
+  if (wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
+  const job = template.exposure === "contents" ? "inside-seal" : "seal";
+  const said = wears.map((wear) => WEAR_TEXT[wear]).join(" and ") || "dust";
+  const fits = allowed(context).filter(
+    (product) =>
+      product.jobs.includes(job) &&
+      wears.every((wear) => product.resists[wear] !== undefined) &&
+      (context.field !== null || context.layers.length > 0 || holds(product, context)),
+  );
+  const options = fits.map((product): Option => ({
+    key: product.id,
+    steps: [
+      filmDraft(product, {
+        role: "seal",
+        phase: PHASE.seal,
+        thinning: null,
+        ...sheenOf(product, context.piece.finish),
+        because: because("wear", `it has to stand ${said}`),
+        checks: [
+          product.methods[0] === "spray"
+            ? "Two or three dry, misty passes from a distance first."
+            : product.traits.includes("two-part")
+              ? "Weigh both parts; tilt until it has levelled, cover from dust."
+              : "Thin coats in one direction; no puddles.",
+        ],
+      }),
+    ],
+  }));
+  const wish = context.piece.wishes.sealer;
+  const wished = options.filter((option) => option.key === wish);
+  if (wished.length > 0) return { name: "sealing", options: wished, school: false, unmet: "" };
+  const open = { ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 };
+  return { name: "sealing", options: [...options, open], school: true, unmet: `nothing seals against ${said}` };
+}
+
+/** Baking, at the lower and at the higher temperature: the label decides. */
+export function heatSetting(context: ZoneContext): Slot | null {
+  if (context.route !== "bake" || context.zone.treatment === "protect") return null;
+  const ranges = allowed(context).flatMap((product) => (product.bakeable ? [product.bakeable] : []));
+  const limit = context.material.bakeMaxC.value ?? 0;
+  const temperatures = [...new Set(ranges.flatMap((range) => [range.lowerC, range.higherC]))]
+    .filter((celsius) => celsius <= limit)
+    .sort((a, b) => a - b);
+  const holdMin = Math.max(0, ...ranges.map((range) => range.holdMin));
+  const options = temperatures.map((temperatureC): Option => ({
+    key: `bake-${temperatureC}`,
+    steps: [
+      aidDraft(productId("oven-bake"), {
+        role: "heat-set",
+        phase: PHASE.heat,
+        group: "bake",
+        heat: { kind: "oven", temperatureC, holdMin, start: "cold", cool: "inside" },
+        because: because("heat-set", "heat is what makes it stand washing up"),
+        checks: [
+          "Your paint's label decides heat and time; labels run from about 150 to 180 °C and 30 to 90 min.",
+          "From a cold oven; count from when it is hot; cool inside with the door ajar.",
+        ],
+      }),
+    ],
+  }));
+  return {
+    name: "heat",
+    options,
+    school: true,
+    unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}`,
+  };
+}
+
+/** Leave to cure before it is washed, wrapped or planted. */
+export function curing(): Slot {
+  const cure = aidDraft(productId("waiting"), {
+    role: "cure",
+    phase: PHASE.cure,
+    group: "cure",
+    because: because("cured", "dry is not hard: full hardness and water resistance come later"),
+    checks: ["No smell left, and no print from a firm fingertip on the underside."],
+  });
+  return { name: "cure", options: [{ key: "cure", steps: [cure] }], school: false, unmet: "" };
+}

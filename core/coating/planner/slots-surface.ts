@@ -1,0 +1,189 @@
+import { lightness, LIGHT_ABOVE } from "../../film/colour";
+import { productName } from "../../catalogue/catalogue";
+import { productId } from "../../catalogue/ids";
+import type { ProductId } from "../../catalogue/ids";
+import { allowed, allowedAid, holds } from "./context";
+import type { ZoneContext } from "./context";
+import { aidDraft, because, filmDraft, PHASE } from "./draft";
+import type { Draft, Option, Slot } from "./draft";
+
+const NONE: Option = { key: "none", steps: [] };
+
+function single(name: string, steps: readonly Draft[], unmet = ""): Slot {
+  return { name, options: [{ key: name, steps }], school: false, unmet };
+}
+
+function dustOff(context: ZoneContext, after: ProductId | null, phase: number): Draft {
+  const soft = after ? context.catalogue.products.get(after)?.traits.includes("water-sensitive") : false;
+  return aidDraft(soft ? productId("dry-brush") : context.material.dustOff, {
+    role: "dust-off",
+    phase,
+    because: because("clean-surface", "dust under a coat holds the dust, not the surface"),
+    checks: ["A finger drawn over it stays clean."],
+  });
+}
+
+/** Cleaning for the material and for each condition, driest first. */
+export function cleaning(context: ZoneContext): Slot {
+  const { material, conditions } = context;
+  const wanted = [
+    ...conditions.filter((one) => !one.oldFilm).flatMap((one) => one.adds.map((id) => ({ id, why: `it is ${one.name.toLowerCase()}` }))),
+    ...material.cleaning.map((id) => ({ id, why: `${material.name.toLowerCase()} is cleaned so before any coat` })),
+  ];
+  const rank = (id: ProductId) => {
+    const aid = context.catalogue.aids.get(id);
+    const soaksSalt = aid?.removes.some((soil) => soil === "salts" || soil === "shore-salt") ?? false;
+    return aid?.vapour ? 4 : soaksSalt ? 3 : aid?.wets === "soaks" ? 2 : aid?.wets === "damp" ? 1 : 0;
+  };
+  const seen = new Set<ProductId>();
+  const steps = wanted
+    .filter(({ id }) => allowedAid(context, id) !== null && !seen.has(id) && (seen.add(id), true))
+    .sort((a, b) => rank(a.id) - rank(b.id))
+    .map(({ id, why }) =>
+      aidDraft(id, {
+        role: "clean",
+        phase: PHASE.clean,
+        group: `clean-${id}`,
+        because: because("clean-surface", why),
+        checks: ["Water spreads in an even sheet instead of beading."].filter(() => material.surface === "slick"),
+      }),
+    );
+  return single("cleaning", steps);
+}
+
+/** Scuffing of an old film. */
+export function keying(context: ZoneContext): Slot | null {
+  if (!context.conditions.some((one) => one.oldFilm) || context.piece.conditions.includes("flaking-old-paint")) return null;
+  const scuff = aidDraft(productId("scuffing"), {
+    role: "sand",
+    phase: PHASE.key,
+    because: because("hold", "an old coat gives no grip until it is scuffed dull"),
+    checks: ["No shiny spots left when you tilt it to the light."],
+  });
+  return single("keying", [scuff, dustOff(context, null, PHASE.key)]);
+}
+
+/** Filling and levelling: by filler, by resin, or not at all. */
+export function levelling(context: ZoneContext): Slot | null {
+  const asked = context.conditions.find((one) => one.uneven);
+  const wanted = context.layers.some((layer) => layer.technique.needsSmooth) && context.material.traits.includes("bumpy");
+  if (!asked && !wanted) return null;
+  const text = asked ? `it is ${asked.name.toLowerCase()}` : "bumps break up lines and dots";
+  const fillers = allowed(context).filter((product) => product.jobs.includes("fill") && product.grips.includes(context.surface));
+  const options = fillers.map((product): Option => ({
+    key: product.id,
+    steps: [
+      filmDraft(product, {
+        role: "fill",
+        phase: PHASE.level,
+        thinning: null,
+        because: because("level-surface", text),
+        checks: product.traits.includes("pale") ? ["It has turned pale all over and feels hard."] : ["A fingernail leaves no mark."],
+      }),
+      aidDraft(productId("sanding"), {
+        role: "sand",
+        phase: PHASE.level,
+        because: because("level-surface", "the filler stands proud until it is sanded flush"),
+        checks: ["Eyes shut, a fingertip finds no edge. Where it sank, fill thinly once more."],
+      }),
+      dustOff(context, product.id, PHASE.level),
+    ],
+  }));
+  return {
+    name: "levelling",
+    options: [...options, asked ? { ...NONE, strain: 4 } : NONE],
+    school: true,
+    unmet: "nothing fills this surface",
+  };
+}
+
+/** Bare wood is sanded once before anything. */
+export function smoothing(context: ZoneContext): Slot | null {
+  if (context.surface !== "wood") return null;
+  const sand = aidDraft(productId("sanding"), {
+    role: "sand",
+    phase: PHASE.key,
+    because: because("level-surface", "saw marks and raised fibres show through paint"),
+    checks: ["Smooth along the grain, 180 then 240."],
+  });
+  return single("smoothing", [sand, dustOff(context, null, PHASE.key)]);
+}
+
+/** A size: over soft filler, or on bare stone that is to stay light under a clear film. */
+export function sizing(context: ZoneContext): Slot | null {
+  const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
+  const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
+  if (!filled && !staysBare) return null;
+  const text = staysBare
+    ? "a clear film darkens bare stone; a size first keeps it lighter"
+    : "water softens filler again until it is locked";
+  const sizes = allowed(context).filter(
+    (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
+  );
+  const options = sizes.map((product): Option => ({
+    key: product.id,
+    steps: [
+      filmDraft(product, {
+        role: "size",
+        phase: PHASE.size,
+        coats: 1,
+        thinning: null,
+        because: because(staysBare ? "stays-light" : "filler-locked", text),
+        checks: staysBare
+          ? ["Test on the back first and let it dry: wet, it always looks dark."]
+          : ["The filler no longer darkens under a damp finger."],
+      }),
+    ],
+  }));
+  return { name: "sizing", options: [NONE, ...options], school: false, unmet: "nothing locks this surface" };
+}
+
+function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boolean }): { code: string; text: string } {
+  if (traits.grip && context.surface === "slick")
+    return { code: "hold", text: `${context.material.name.toLowerCase()} gives paint no grip of its own` };
+  if (traits.blocks) return { code: "stains-held", text: "it holds back the brown that water draws out of the wood" };
+  if (context.zone.template.exposure === "contents")
+    return { code: "wall-sealed", text: "once it is primed inside and out, water no longer creeps through the wall and lifts the paint" };
+  if (context.material.traits.includes("water-moves-through") && context.zone.wears.includes("weather"))
+    return { code: "wall-sealed", text: "it slows water in the wall and gives the colour an even hold" };
+  return { code: "even-ground", text: "it evens out the thirst of the surface and saves coats of colour" };
+}
+
+/** The ground under a field of colour: each class that holds here, or none where the colour needs none. */
+export function ground(context: ZoneContext): Slot | null {
+  const protects = context.zone.treatment === "protect";
+  if (context.field === null && !protects) return null;
+  const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
+  const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
+  const options = products.map((product): Option => {
+    const { code, text } = groundText(context, {
+      grip: product.jobs.includes("grip"),
+      blocks: product.jobs.includes("block-stain") && context.surface === "wood",
+    });
+    const prime = filmDraft(product, {
+      role: "prime",
+      phase: PHASE.ground,
+      coats: lightOnWood ? Math.max(2, product.coats) : product.coats,
+      thinning: null,
+      because: because(code, text),
+      checks: ["One even, thin coat, strokes in one direction; no bare spots against the light."],
+    });
+    const raises = context.material.traits.includes("raises-grain") && product.carrier === "water";
+    const sand = aidDraft(productId("sanding"), {
+      role: "sand",
+      phase: PHASE.ground,
+      because: because("level-surface", "the first waterborne coat raises the grain; sanded once it stays down"),
+      checks: ["240–320, lightly: smooth again, and no wood showing through."],
+    });
+    return { key: product.id, steps: raises ? [prime, sand, dustOff(context, null, PHASE.ground)] : [prime] };
+  });
+  const wish = context.piece.wishes.primer;
+  const wished = options.filter((option) => option.key === wish);
+  if (wished.length > 0) return { name: "ground", options: wished, school: false, unmet: "" };
+  return {
+    name: "ground",
+    options: [...options, { ...NONE, strain: context.surface === "slick" ? 0 : 1 }],
+    school: true,
+    unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
+  };
+}

@@ -1,0 +1,27 @@
+import type { ZoneContext } from "./context";
+import type { Slot } from "./draft";
+import { base, decoration, guides, isolation } from "./slots-colour";
+import { curing, heatSetting, sealing, signing } from "./slots-finish";
+import { cleaning, ground, keying, levelling, sizing, smoothing } from "./slots-surface";
+
+/** The decisions a zone asks for, in the order of the work. */
+export function slotsOf(context: ZoneContext): readonly Slot[] {
+  const layers = context.zone.treatment === "paint" ? context.layers.map((layer, index) => decoration(context, layer, index)) : [];
+  const listed = [
+    cleaning(context),
+    levelling(context),
+    keying(context),
+    smoothing(context),
+    sizing(context),
+    ground(context),
+    base(context),
+    isolation(context),
+    guides(context),
+    ...layers,
+    signing(context),
+    sealing(context),
+    heatSetting(context),
+    curing(),
+  ];
+  return listed.filter((slot): slot is Slot => slot !== null);
+}

@@ -1,0 +1,34 @@
+import type { StackFacts, StepFact } from "../facts";
+import type { Rule } from "../rule";
+
+export interface Fault {
+  readonly code: string;
+  readonly severity: "stop" | "warn";
+  readonly culprits: readonly StepFact[] | null;
+  readonly message: string;
+}
+
+/** Rules a choice of steps can answer to; the room and the piece itself count against every stack alike. */
+export function avoidableCodes(rules: readonly Rule[]): ReadonlySet<string> {
+  return new Set(rules.filter((rule) => !rule.ofPiece && rule.heading !== "Time and room").map((rule) => rule.code));
+}
+
+/**
+ * Judges one zone's stack just far enough for the search: ends at the first stop, writes no messages.
+ *
+ * @returns the stop alone, or every avoidable likely fault
+ */
+export function faultsOf(stack: StackFacts, rules: readonly Rule[], avoidable: ReadonlySet<string>): readonly Fault[] {
+  const warns: Fault[] = [];
+  for (const rule of rules) {
+    if (rule.severity === "safety") continue;
+    for (const hit of rule.find(stack)) {
+      const severity = hit.severity ?? rule.severity;
+      if (hit.unknown !== undefined || (severity !== "stop" && severity !== "warn")) continue;
+      const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, message: rule.when };
+      if (severity === "stop") return [fault];
+      if (avoidable.has(rule.code)) warns.push(fault);
+    }
+  }
+  return warns;
+}

@@ -1,0 +1,154 @@
+import { aidStep, addBefore, remove, set, swap, waitFix } from "../fixes";
+import { films, filmsBelow, isColour, isFilm, isLoose, withRole } from "../facts";
+import type { StackFacts, StepFact } from "../facts";
+import { stepWord } from "../judge";
+import type { Rule } from "../rule";
+import { leastWaitMin, waitedBetween } from "../waits";
+import { heatSteps, rulesUnder, seals, shortWait, under } from "./help";
+
+/** The step that takes a guide off before another one, if there is one. */
+function takenOff(stack: StackFacts, guide: StepFact, before: StepFact): boolean {
+  return stack.steps
+    .slice(guide.index + 1, before.index)
+    .some(
+      (fact) => fact.step.role === "unmark" && (fact.step.product === guide.aid?.guide?.takenOffBy || fact.aid?.removes.includes("dust")),
+    );
+}
+
+function colourBelow(stack: StackFacts, fact: StepFact): readonly StepFact[] {
+  return filmsBelow(stack, fact).filter((below) => isColour(below) && !isLoose(below));
+}
+
+export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
+  {
+    code: "guide-sealed-in",
+    severity: "stop",
+    when: "a removable guide is still there under a seal or a bake",
+    message: "{guide} lines are still on the {zone} when {step} goes over them",
+    why: "a guide under a clear film, or baked, is there for ever",
+    fix: "Take the guides off first.",
+    find: (stack) =>
+      stack.steps.flatMap((guide) => {
+        const kind = guide.aid?.guide;
+        if (!kind || kind.takenOffBy === null || kind.hiddenByPaint) return [];
+        const over = [...seals(stack), ...heatSteps(stack)].filter((fact) => fact.index > guide.index).sort((a, b) => a.index - b.index)[0];
+        if (!over || takenOff(stack, guide, over)) return [];
+        return [{ at: over, words: { guide: stepWord(guide, stack) }, change: addBefore(stack, over, aidStep("unmark", kind.takenOffBy)) }];
+      }),
+  },
+  {
+    code: "guide-wipe-reactivates",
+    severity: "stop",
+    when: "guides that are wiped off share a zone with a layer that water moves",
+    message: "taking off {step} would smear {moves}",
+    why: "the cloth or eraser that takes the guide also takes a layer that never quite sets",
+    fix: "Press the guides in instead: a scored line needs no wiping.",
+    find: (stack) => {
+      const moves = films(stack).find((fact) => fact.product!.rewettable || fact.product!.traits.includes("ink"));
+      if (!moves) return [];
+      const wet = (fact: StepFact) => stack.catalogue.aids.get(fact.aid!.guide!.takenOffBy!)?.wets !== "no";
+      return stack.steps
+        .filter((fact) => fact.aid?.guide && fact.aid.guide.takenOffBy !== null)
+        .map((fact) => ({
+          at: fact,
+          culprits: [fact, moves],
+          severity: wet(fact) ? ("stop" as const) : ("warn" as const),
+          words: { moves: stepWord(moves, stack) },
+          change: [...swap(fact, "scored-line"), ...withRole(stack, "unmark").flatMap((off) => remove(off))],
+        }));
+    },
+  },
+  {
+    code: "unmark-too-early",
+    when: "guides are wiped before the thickest mark is dry through",
+    message: "{step} takes the guides off before {under} is dry right through",
+    why: "a dot that is dry on top is still soft inside; the cloth drags it",
+    fix: "Wait for the thickest dot.",
+    find: (stack) =>
+      withRole(stack, "unmark").flatMap((off) => {
+        const guide = [...withRole(stack, "mark")].reverse().find((mark) => mark.index < off.index);
+        const over = colourBelow(stack, off).filter((lower) => !guide || lower.index > guide.index);
+        return over
+          .flatMap((lower) =>
+            shortWait(stack, lower, off, leastWaitMin(off, lower, stack) ?? 0, (short) => ({
+              words: under(lower, stack),
+              change: waitFix(off, short, "dry-through"),
+            })),
+          )
+          .slice(0, 1);
+      }),
+  },
+  {
+    code: "mask-on-green-paint",
+    when: "tape or film goes on paint that is not hard",
+    message: "{step} goes on before {under} is hard",
+    why: "the glue lifts young paint with it",
+    fix: "Wait until it is dry and hard, or use rubber bands.",
+    find: (stack) =>
+      withRole(stack, "mask").flatMap((mask) => {
+        const lower = filmsBelow(stack, mask)
+          .filter((below) => !isLoose(below))
+          .at(-1);
+        if (!mask.aid?.mask?.sticks || !lower) return [];
+        return shortWait(stack, lower, mask, leastWaitMin(mask, lower, stack) ?? 0, (short) => ({
+          words: under(lower, stack),
+          change: waitFix(mask, short, "dry-hard"),
+        }));
+      }),
+  },
+  {
+    code: "mask-left-too-long",
+    severity: "note",
+    when: "a mask is lifted from a coat that is dry and hard",
+    message: "the mask comes off long after {under} has hardened",
+    why: "the edge tears instead of cutting clean, and glue stays behind",
+    fix: "Lift it when the coat has just set; if it is late, score the edge first.",
+    find: (stack) =>
+      withRole(stack, "unmask").flatMap((off) => {
+        const lower = colourBelow(stack, off).at(-1);
+        if (!lower?.product?.drying.through) return [];
+        const waited = waitedBetween(stack, lower, off);
+        return waited !== undefined && waited > lower.product.drying.through.typical
+          ? [
+              {
+                at: off,
+                words: under(lower, stack),
+                change: set(off, "waitBefore", {
+                  min: Math.ceil(lower.product.drying.recoat?.typical ?? 60),
+                  until: "set-to-touch",
+                  set: "hers",
+                }),
+              },
+            ]
+          : [];
+      }),
+  },
+  {
+    code: "mask-sealed-in",
+    severity: "stop",
+    when: "a mask is still on when the sealer goes over it",
+    message: "{mask} is still on the {zone} when {step} goes over it",
+    why: "it is glued in, and lifting it tears the finish",
+    fix: "Lift the mask first.",
+    find: (stack) =>
+      withRole(stack, "mask").flatMap((mask) => {
+        const over = seals(stack).find((fact) => fact.index > mask.index);
+        const lifted = over && stack.steps.slice(mask.index, over.index).some((fact) => fact.step.role === "unmask");
+        return over && !lifted
+          ? [{ at: over, words: { mask: stepWord(mask, stack) }, change: addBefore(stack, over, aidStep("unmask", "peel")) }]
+          : [];
+      }),
+  },
+  {
+    code: "guide-with-nothing",
+    severity: "note",
+    when: "guides are drawn and nothing is set on them",
+    message: "{step} marks out the {zone}, but nothing is set on the guides",
+    why: "it is work for nothing, and something to take off",
+    fix: "Leave the guides out.",
+    find: (stack) =>
+      withRole(stack, "mark")
+        .filter((mark) => !stack.steps.slice(mark.index).some((fact) => isFilm(fact) && fact.step.role !== "seal"))
+        .map((fact) => ({ at: fact, change: remove(fact) })),
+  },
+]);

@@ -1,0 +1,175 @@
+import { remove, set, swap, waitFix } from "../fixes";
+import { films, filmsBelow, isColour, isFilm, withRole } from "../facts";
+import type { StackFacts, StepFact } from "../facts";
+import { stepWord } from "../judge";
+import type { Rule } from "../rule";
+import { waitedBetween } from "../waits";
+import { asChange, heatSteps, rulesUnder, shortWait, suitable, under } from "./help";
+
+/** Below this a film on a tray marks under a hot cup, °C [from memory]. */
+const HOT_CUP_C = 80;
+
+function ovens(stack: StackFacts): readonly StepFact[] {
+  return heatSteps(stack).filter((fact) => fact.aid!.heat!.kind === "oven");
+}
+
+/** Every film on the piece goes into the oven with it. */
+function filmsInOven(stack: StackFacts): readonly StepFact[] {
+  return [...films(stack), ...stack.others.flatMap(films)];
+}
+
+/** Films in a zone that a use keeps bare for this reason, and their removal. */
+export function filmsWhereBare(code: string) {
+  return (stack: StackFacts) => {
+    const bare = stack.zone.mustStayBare;
+    const laid = films(stack);
+    const first = laid[0];
+    return bare?.code === code && first
+      ? [{ at: first, words: { because: bare.why }, change: stack.steps.flatMap((fact) => remove(fact)) }]
+      : [];
+  };
+}
+
+export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
+  {
+    code: "not-heat-safe",
+    severity: "stop",
+    when: "a film or the piece itself cannot take the bake",
+    message: "{step} at {heat} °C is too much for {what}",
+    why: "it softens, browns, cracks or gives off fumes",
+    fix: "Take another route: let it cure in the air.",
+    find: (stack) =>
+      ovens(stack).flatMap((oven) => {
+        const temperatureC = oven.step.heat?.temperatureC ?? 163;
+        const limit = stack.material.bakeMaxC.value;
+        const weak = filmsInOven(stack).find((fact) => !fact.product!.bakeable || fact.product!.bakeable.higherC < temperatureC);
+        const what = limit === null || limit < temperatureC ? stack.material.name.toLowerCase() : weak ? stepWord(weak, stack) : null;
+        return what
+          ? [
+              {
+                at: oven,
+                ...(weak ? { culprits: [oven, ...(stack.steps.includes(weak) ? [weak] : [])] } : {}),
+                words: { heat: String(temperatureC), what },
+                change: remove(oven),
+              },
+            ]
+          : [];
+      }),
+  },
+  {
+    code: "bake-too-soon",
+    when: "paint is baked before it has dried the stated time",
+    message: "{step} comes before {under} has had its full day",
+    why: "water left in the film boils and blisters it",
+    fix: "Wait a full day.",
+    find: (stack) =>
+      ovens(stack).flatMap((oven) =>
+        filmsBelow(stack, oven)
+          .filter((fact) => fact.product!.bakeable)
+          .slice(-1)
+          .flatMap((lower) =>
+            shortWait(stack, lower, oven, lower.product!.bakeable!.afterMin, (short) => ({
+              words: under(lower, stack),
+              change: waitFix(oven, short, "dry-through"),
+            })),
+          ),
+      ),
+  },
+  {
+    code: "wet-body-heat",
+    severity: "stop",
+    when: "stone, clay or anything damp is put in the oven",
+    message: "{material} in the oven can crack or burst",
+    why: "water in its pores turns to steam faster than it can leave",
+    fix: "Let the paint cure in the air instead.",
+    find: (stack) =>
+      ovens(stack)
+        .filter(() => stack.material.surface === "porous" || stack.piece.conditions.includes("damp"))
+        .map((oven) => ({ at: oven, change: remove(oven) })),
+  },
+  {
+    code: "vapour-in-heat",
+    severity: "stop",
+    when: "alcohol or solvent comes straight before the oven",
+    message: "{step} follows straight on {under}",
+    why: "its vapour can catch fire in a hot oven",
+    fix: "Let it air off completely first.",
+    find: (stack) =>
+      heatSteps(stack).flatMap((oven) => {
+        const below = stack.steps[oven.index - 1];
+        const vapour = below && (below.aid?.vapour || below.product?.carrier === "solvent");
+        if (!below || !vapour) return [];
+        const waited = waitedBetween(stack, below, oven);
+        return waited !== undefined && waited < 10
+          ? [{ at: oven, words: under(below, stack), change: waitFix(oven, 24 * 60, "dry-through") }]
+          : [];
+      }),
+  },
+  {
+    code: "bake-hot-start",
+    severity: "stop",
+    when: "glass or glaze goes into a hot oven, or comes out hot",
+    message: "{step} on {material} has to start cold and cool inside",
+    why: "a sudden change of heat cracks glass and glaze",
+    fix: "Start from a cold oven, count from when it is hot, cool inside with the door ajar.",
+    find: (stack) =>
+      stack.material.surface !== "slick"
+        ? []
+        : ovens(stack)
+            .filter((oven) => oven.step.heat?.start === "hot" || oven.step.heat?.cool === "out")
+            .map((oven) => ({ at: oven, change: set(oven, "heat", { ...oven.step.heat!, start: "cold", cool: "inside" }) })),
+  },
+  {
+    code: "fired-and-unfired",
+    severity: "stop",
+    when: "unfired paint is on a piece bound for the kiln",
+    message: "{under} burns off in the kiln",
+    why: "ordinary paint is plastic; only kiln colours stay",
+    fix: "Take one route: kiln colours and fire, or paint and no firing.",
+    find: (stack) =>
+      withRole(stack, "fire").flatMap((kiln) => {
+        const paint = filmsBelow(stack, kiln).find((fact) => isColour(fact) && !fact.product!.kilnSafe);
+        return paint ? [{ at: kiln, words: under(paint, stack), change: remove(kiln) }] : [];
+      }),
+  },
+  {
+    code: "flame-near-film",
+    severity: "stop",
+    when: "a film lies inside or above a flame",
+    message: "{step} is inside or above the flame on the {zone}",
+    why: "{because}",
+    fix: "Leave it bare.",
+    find: filmsWhereBare("flame-near-film"),
+  },
+  {
+    code: "hot-cup",
+    when: "a tray for hot cups is topped with resin or acrylic",
+    message: "{step} on the {zone} will mark under a hot cup",
+    why: "it softens well below the heat of fresh tea",
+    fix: "Use a polyurethane, and coasters.",
+    find: (stack) => {
+      const last = films(stack).at(-1);
+      if (
+        !last ||
+        stack.zone.template.exposure !== "carrying" ||
+        !stack.uses.some((use) => use.hotThings) ||
+        last.product!.maxTempC >= HOT_CUP_C
+      )
+        return [];
+      const hard = suitable(
+        stack,
+        (product) =>
+          product.jobs.includes("seal") && product.maxTempC >= HOT_CUP_C && stack.zone.wears.every((wear) => product.resists[wear]),
+      );
+      return [
+        {
+          at: last,
+          change:
+            isFilm(last) && !isColour(last)
+              ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats }))
+              : [],
+        },
+      ];
+    },
+  },
+]);

@@ -1,0 +1,387 @@
+import { lightness, LIGHT_ABOVE } from "../../film/colour";
+import { addAfter, addBefore, aidStep, remove, setPiece, swap, waitFix } from "../fixes";
+import { coversField, filmsBelow, films, has, isColour, isFilm, isLoose, isWaterborne, withRole } from "../facts";
+import type { StackFacts, StepFact } from "../facts";
+import type { Hit, Rule } from "../rule";
+import { bodyDryMin, waitedBetween } from "../waits";
+import {
+  addCleaning,
+  asChange,
+  cleanedOf,
+  firstFilm,
+  isOutdoors,
+  onBare,
+  rulesUnder,
+  shortWait,
+  suitable,
+  tooThirstyFor,
+  under,
+} from "./help";
+
+function without(stack: StackFacts, id: string) {
+  return setPiece(
+    "conditions",
+    stack.piece.conditions.filter((condition) => condition !== id),
+  );
+}
+
+function soiled(stack: StackFacts, soil: Parameters<typeof cleanedOf>[1], adds: readonly string[]): readonly Hit[] {
+  const first = firstFilm(stack);
+  const carries = stack.conditions.some((condition) => condition.soil === soil);
+  return first && carries && !cleanedOf(stack, soil) ? [{ at: first, change: addCleaning(stack, adds) }] : [];
+}
+
+function uneven(stack: StackFacts): boolean {
+  return stack.material.traits.includes("bumpy") || stack.conditions.some((condition) => condition.uneven);
+}
+
+/** Steps that lead from a bump to a locked, smooth face. */
+function levelling(stack: StackFacts, first: StepFact) {
+  const filler = suitable(
+    stack,
+    (product) => product.jobs.includes("fill") && product.drying.by === "evaporation" && product.grips.includes(stack.material.surface),
+  );
+  const size = suitable(stack, (product) => product.jobs.includes("size"));
+  if (!filler || !size) return [];
+  return [
+    ...addBefore(stack, first, { role: "fill", product: filler.id, coats: 1 }),
+    ...addBefore(stack, first, aidStep("sand", "sanding")),
+    ...addBefore(stack, first, aidStep("dust-off", "dry-brush")),
+    ...addBefore(stack, first, { role: "size", product: size.id, coats: 1 }),
+  ];
+}
+
+export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
+  {
+    code: "surface-greasy",
+    severity: "stop",
+    when: "glass, glaze or a greasy piece is coated without degreasing",
+    message: "{step} goes on the {zone} before the grease is off",
+    why: "fingerprints and grease keep any film from touching {material}; it peels in sheets",
+    fix: "Wash with soap, wipe with isopropyl alcohol, then no fingers.",
+    find: (stack) => {
+      const first = firstFilm(stack);
+      const greasy = stack.material.surface === "slick" || stack.conditions.some((condition) => condition.soil === "grease");
+      if (!first || !greasy || cleanedOf(stack, "grease")) return [];
+      return [
+        { at: first, change: addCleaning(stack, ["soap-wash", ...(stack.piece.constraints.childSafe ? [] : ["isopropyl-alcohol"])]) },
+      ];
+    },
+  },
+  {
+    code: "surface-damp",
+    severity: "stop",
+    when: "a washed, soaked or damp piece is coated before it is dry",
+    message: "{step} goes on the {zone} before the {material} is dry",
+    why: "water shut in behind a film pushes it off as it leaves",
+    fix: "Let it dry right through first; weigh it on two days: dry is when the weight stays the same.",
+    find: (stack) => {
+      const first = firstFilm(stack);
+      if (!first) return [];
+      const wetted = stack.steps.slice(0, first.index).filter((fact) => fact.aid && fact.aid.wets !== "no");
+      const hits = wetted.flatMap((lower) =>
+        shortWait(stack, lower, first, bodyDryMin(stack, lower, "typical") / 2, () => ({
+          severity: lower.aid!.wets === "damp" ? ("warn" as const) : ("stop" as const),
+          change: waitFix(first, bodyDryMin(stack, lower, "typical"), "dry-body"),
+        })),
+      );
+      const damp = stack.conditions.find((condition) => condition.id === "damp");
+      const waited = wholeWait(stack, first);
+      if (damp && waited !== undefined && waited < damp.driesForMin / 2)
+        hits.push({ at: first, change: waitFix(first, damp.driesForMin - waited, "dry-body") });
+      return hits.slice(0, 1);
+    },
+  },
+  {
+    code: "surface-dusty",
+    when: "dust, sanding dust or powder is left under a coat",
+    message: "{step} goes over the dust on the {zone}",
+    why: "a film on dust holds the dust, not the surface",
+    fix: "Wipe barely damp on stone and wood; dry brush on filler and bisque, which water softens.",
+    find: (stack) => {
+      let dusty: boolean = stack.conditions.some((condition) => condition.soil === "dust") && !cleanedOf(stack, "dust");
+      for (const fact of stack.steps) {
+        if (fact.aid?.makesDust) dusty = true;
+        else if (fact.aid?.removes.includes("dust")) dusty = false;
+        else if (isFilm(fact) && dusty && !has(fact, "fill")) {
+          const soft = filmsBelow(stack, fact).at(-1)?.product?.traits.includes("water-sensitive");
+          return [{ at: fact, change: addBefore(stack, fact, aidStep("dust-off", soft ? "dry-brush" : stack.material.dustOff)) }];
+        }
+      }
+      return [];
+    },
+  },
+  {
+    code: "filler-not-through",
+    when: "filler is sanded or coated before it has changed colour and feels hard",
+    message: "{step} comes before {under} is dry right through",
+    why: "soft filler tears under the sponge and sinks under the coat",
+    fix: "Wait until it is pale all over and hard to a fingernail.",
+    find: (stack) =>
+      withRole(stack, "fill").flatMap((fill) => {
+        const next = stack.steps[fill.index + 1];
+        const needed = fill.product?.drying.recoat?.min ?? 0;
+        return next
+          ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") }))
+          : [];
+      }),
+  },
+  {
+    code: "filler-unlocked",
+    when: "water-sensitive filler lies straight under a waterborne colour, glitter or varnish",
+    message: "{under} lies straight under {step}",
+    why: "water softens the filler again and the coat sinks or lifts there",
+    fix: "Lock it with a size or a primer coat.",
+    find: (stack) =>
+      films(stack).flatMap((fact) => {
+        const below = filmsBelow(stack, fact).at(-1);
+        if (!below?.product?.traits.includes("water-sensitive") || has(fact, "fill") || !isWaterborne(fact)) return [];
+        if (has(fact, "size") || has(fact, "ground")) return [];
+        const size = suitable(stack, (product) => product.jobs.includes("size"));
+        return [
+          {
+            at: fact,
+            words: under(below, stack),
+            severity: isOutdoors(stack) ? ("stop" as const) : ("warn" as const),
+            change: asChange(size, (id) => addBefore(stack, fact, { role: "size", product: id, coats: 1 })),
+          },
+        ];
+      }),
+  },
+  {
+    code: "no-key",
+    severity: "stop",
+    when: "a film is laid on old gloss, bare glass or glaze with nothing for it to hold on",
+    message: "{step} has nothing to hold on to on the {zone}",
+    why: "a slick face gives a film no grip unless it is scuffed, primed for grip, or the paint is made to bake or to set on glaze",
+    fix: "Use an adhesion primer, a bakeable or ceramic paint, or scuff the old coat.",
+    find: (stack) => {
+      const oldFilm = stack.conditions.some((condition) => condition.oldFilm);
+      const slick = stack.material.surface === "slick";
+      if (!slick && !oldFilm) return [];
+      return onBare(stack).flatMap((fact) => {
+        if (isLoose(fact)) return [];
+        const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
+        const holds =
+          fact.product!.grips.includes("slick") || (slick && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
+        if (holds || (!slick && scuffed)) return [];
+        if (!slick)
+          return [
+            {
+              at: fact,
+              change: [
+                ...addBefore(stack, fact, aidStep("sand", "scuffing")),
+                ...addBefore(stack, fact, aidStep("dust-off", stack.material.dustOff)),
+              ],
+            },
+          ];
+        const holding =
+          isColour(fact) && !coversField(fact)
+            ? suitable(
+                stack,
+                (product) =>
+                  product.grips.includes("slick") && fact.step.technique !== undefined && product.techniques.includes(fact.step.technique),
+              )
+            : suitable(stack, (product) => product.jobs.includes("grip") && product.grips.includes("slick"));
+        return [
+          {
+            at: fact,
+            change: asChange(holding, (id) =>
+              isColour(fact) && !coversField(fact) ? swap(fact, id) : addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
+            ),
+          },
+        ];
+      });
+    },
+  },
+  {
+    code: "flaking-under",
+    severity: "stop",
+    ofPiece: true,
+    when: "flaking paint is coated over",
+    message: "the old paint on {piece} is flaking",
+    why: "a new coat comes off with what it lies on",
+    fix: "Test it for lead first. If it is safe, take it back to sound paint and say so here; else leave it, or ask a professional.",
+    find: (stack) =>
+      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint")
+        ? [{ at: null, change: without(stack, "flaking-old-paint") }]
+        : [],
+  },
+  {
+    code: "lead-sand",
+    severity: "stop",
+    when: "suspect old paint or glaze is sanded or scraped",
+    message: "{step} would raise dust from old, flaking paint",
+    why: "old paint may hold lead, and its dust poisons",
+    fix: "Do not sand or scrape: test it; leave it, or ask a professional.",
+    find: (stack) =>
+      stack.piece.conditions.includes("flaking-old-paint")
+        ? stack.steps.filter((fact) => fact.aid?.makesDust).map((fact) => ({ at: fact, change: remove(fact) }))
+        : [],
+  },
+  {
+    code: "beach-salt",
+    when: "a shore stone is painted unsoaked",
+    message: "salt from the shore is still in the {zone} under {step}",
+    why: "salt draws water through the film and lifts it in blisters",
+    fix: "Soak it in fresh water, change the water twice, then let it dry right through.",
+    find: (stack) => soiled(stack, "shore-salt", ["fresh-water-soak"]),
+  },
+  {
+    code: "release-agent",
+    severity: "stop",
+    when: "a cast still carries soap or mould release",
+    message: "{step} goes over mould release on the {zone}",
+    why: "release is made to keep things from sticking",
+    fix: "Wash it off quickly with soap and let it dry.",
+    find: (stack) => soiled(stack, "release-agent", ["soap-wash"]),
+  },
+  {
+    code: "salts-under",
+    severity: "stop",
+    when: "white salts on a used pot are painted over",
+    message: "white salts are still on the {zone} under {step}",
+    why: "they keep growing out of the wall and push the film off",
+    fix: "Brush them off, soak, dry, and seal the inside.",
+    find: (stack) => soiled(stack, "salts", ["salt-brush", "fresh-water-soak"]),
+  },
+  {
+    code: "green-wood",
+    when: "a fresh slice of wood is painted before it has dried",
+    message: "{step} goes on fresh wood",
+    why: "wood above about 12–15 % moisture shrinks and splits under the film",
+    fix: "Let it dry for weeks in moving air; weigh it until the weight stays the same.",
+    find: (stack) => {
+      const green = stack.conditions.find((condition) => condition.id === "green-wood");
+      const first = firstFilm(stack);
+      if (!green || !first) return [];
+      const waited = wholeWait(stack, first);
+      if (waited === undefined) return [{ at: first, unknown: "If it has not dried out" }];
+      return waited < green.driesForMin / 2 ? [{ at: first, change: waitFix(first, green.driesForMin - waited, "dry-body") }] : [];
+    },
+  },
+  {
+    code: "grain-raised",
+    severity: "note",
+    when: "a waterborne first coat on bare wood is not sanded after",
+    message: "{step} will raise the grain, and the next coat will lock it in",
+    why: "water swells the cut fibres; they stand up like stubble",
+    fix: "Sand lightly, 240–320, once the first coat is dry.",
+    find: (stack) => {
+      const first = firstFilm(stack);
+      if (!first || !stack.material.traits.includes("raises-grain") || !isWaterborne(first) || has(first, "fill")) return [];
+      const next = films(stack)[1];
+      const sanded = stack.steps.slice(first.index + 1, next?.index).some((fact) => fact.aid?.givesKey);
+      if (!next || sanded) return [];
+      return [
+        {
+          at: first,
+          change: [
+            ...addAfter(stack, first, aidStep("dust-off", stack.material.dustOff)),
+            ...addAfter(stack, first, aidStep("sand", "sanding")),
+          ],
+        },
+      ];
+    },
+  },
+  {
+    code: "tannin-bleed",
+    when: "a light waterborne coat lies on hardwood or knots with no stain-blocker",
+    message: "{material} will stain through {step}",
+    why: "water draws the brown out of the wood into a pale film",
+    fix: "Put a stain-blocking primer under it.",
+    find: (stack) => {
+      const bleeds = stack.material.traits.includes("tannin") || stack.conditions.some((condition) => condition.bleeds);
+      if (!bleeds) return [];
+      const light = films(stack).find(
+        (fact) =>
+          isWaterborne(fact) &&
+          fact.step.colour !== undefined &&
+          lightness(fact.step.colour) > LIGHT_ABOVE &&
+          (coversField(fact) || onBare(stack).includes(fact)),
+      );
+      if (!light || filmsBelow(stack, light).some((fact) => has(fact, "block-stain"))) return [];
+      const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
+      const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
+      return [
+        {
+          at: light,
+          change: asChange(blocker, (id) =>
+            ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }),
+          ),
+        },
+      ];
+    },
+  },
+  {
+    code: "bumpy-under-line",
+    severity: "note",
+    when: "lines, lettering or dots are set on bumps",
+    message: "bumps will break up {step}",
+    why: "a line follows every pit, and dots slide off their guides",
+    fix: "Fill and sand first, or choose a paint that carries over bumps.",
+    find: (stack) => {
+      const first = firstFilm(stack);
+      if (!first || !uneven(stack) || withRole(stack, "fill").length > 0) return [];
+      const broken = films(stack).find((fact) => fact.technique?.needsSmooth && !fact.product?.traits.includes("carries-over-bumps"));
+      return broken ? [{ at: broken, change: levelling(stack, first) }] : [];
+    },
+  },
+  {
+    code: "one-face-coated",
+    when: "thin wood is coated on one face only",
+    message: "the {zone} stays bare while the other face is coated",
+    why: "a film slows damp on one side only, so thin wood cups",
+    fix: "Coat both faces alike.",
+    find: (stack) => {
+      const bareFace = stack.zone.template.exposure === "underside" && films(stack).length === 0 && stack.material.surface === "wood";
+      return bareFace && stack.others.some((other) => films(other).length > 0)
+        ? [
+            {
+              at: null,
+              change: setPiece(
+                "decoration.bareZones",
+                stack.piece.decoration.bareZones.filter((zone) => zone !== stack.zone.zone),
+              ),
+            },
+          ]
+        : [];
+    },
+  },
+  {
+    code: "ground-missing",
+    when: "colour goes straight on a surface thirstier than it can cover",
+    message: "{material} will drink {step} unevenly",
+    why: "the binder sinks in before the colour has set, and the film is left weak and patchy",
+    fix: "Put a primer under it.",
+    find: (stack) =>
+      onBare(stack)
+        .filter(
+          (fact) =>
+            isColour(fact) &&
+            !isLoose(fact) &&
+            stack.material.absorbency.value !== "none" &&
+            !fact.product!.traits.includes("for-paper") &&
+            tooThirstyFor(fact.product!, stack) &&
+            (has(fact, "colour") || stack.zone.template.exposure === "contents"),
+        )
+        .slice(0, 1)
+        .map((fact) => ({
+          at: fact,
+          change: asChange(
+            suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
+            (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
+          ),
+        })),
+  },
+]);
+
+/** All that is known to pass before a step from the start of the stack. */
+function wholeWait(stack: StackFacts, fact: StepFact): number | undefined {
+  const start = stack.steps[0];
+  if (!start) return undefined;
+  const first = start.step.waitBefore;
+  if (first === undefined) return undefined;
+  const rest = start === fact ? 0 : waitedBetween(stack, start, fact);
+  return rest === undefined ? undefined : (first?.min ?? 0) + rest;
+}

@@ -1,0 +1,78 @@
+import Joi from "joi";
+import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES, ZONES } from "../catalogue/vocabulary";
+import { FORM_MEASURES, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
+import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
+
+const id = Joi.string().min(1).max(80);
+const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
+const list = (item: Joi.Schema, most = 60) => Joi.array().items(item).max(most);
+const one = (values: readonly string[]) => Joi.string().valid(...values);
+
+const measure = (key: string) =>
+  (key === "areaMm2" ? Joi.number().min(1).max(MAX_AREA_MM2) : Joi.number().min(0.5).max(MAX_LENGTH_MM)).required();
+
+/** The kind first; its measures are checked by the kind's own schema, so that the message names the very measure. */
+const form = Joi.object({ kind: one(Object.keys(FORM_MEASURES)).required() }).unknown();
+
+/** One schema a form kind: a measure missing or in the wrong form is named. */
+export const FORM_SCHEMAS: Readonly<Record<string, Joi.Schema>> = Object.fromEntries(
+  Object.entries(FORM_MEASURES).map(([kind, measures]) => [
+    kind,
+    Joi.object({ kind: Joi.string().valid(kind).required(), ...Object.fromEntries(measures.map((key) => [key, measure(key)])) }),
+  ]),
+);
+
+const marks = Joi.object({
+  count: Joi.number().integer().min(1).max(100_000).required(),
+  diameterMm: Joi.number().min(0.2).max(200).required(),
+  heightMm: Joi.number().min(0.01).max(20),
+});
+const layer = Joi.object({
+  technique: one(TECHNIQUES).required(),
+  medium: id,
+  colour,
+  zone: one(ZONES),
+  marks,
+  coverage: Joi.number().greater(0).max(1),
+});
+
+/** The shape of a piece file; that its ids exist is checked against the catalogue afterwards. */
+export const PIECE_SCHEMA = Joi.object({
+  format: Joi.string().valid(PIECE_FORMAT).required(),
+  version: Joi.number().valid(PIECE_VERSION).required(),
+  name: Joi.string().trim().min(1).max(120).required(),
+  material: id.required(),
+  form: form.required(),
+  uses: list(id, 12).min(1).unique().required(),
+  object: one(OBJECTS),
+  conditions: list(one(CONDITIONS)).unique(),
+  parts: list(one(PARTS)).unique(),
+  decoration: Joi.object({
+    techniques: list(one(TECHNIQUES)).unique(),
+    media: list(id, 20).unique(),
+    baseColour: colour.allow(null),
+    colours: list(colour, 40),
+    bareZones: list(one(ZONES)).unique(),
+    layers: list(layer, 40),
+  }),
+  finish: one(SHEENS),
+  count: Joi.number().integer().min(1).max(1000),
+  room: Joi.object({ temperatureC: Joi.number().min(-20).max(60), relativeHumidity: Joi.number().min(0).max(1), airflow: one(AIRFLOWS) }),
+  wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
+  constraints: Joi.object({
+    oven: Joi.boolean(),
+    kiln: Joi.boolean(),
+    childSafe: Joi.boolean(),
+    shelfOnly: Joi.boolean(),
+    avoid: list(id, 80).unique(),
+  }),
+  done: list(
+    Joi.object({
+      zone: one(ZONES).required(),
+      role: one(ROLES).required(),
+      product: id.required(),
+      coats: Joi.number().integer().min(1).max(20),
+      colour,
+    }),
+  ),
+});

@@ -1,0 +1,102 @@
+import type { MaterialId, ProductId, UseId } from "../catalogue/ids";
+import type { Airflow, Condition, ObjectId, Part, Role, Route, Sheen, TechniqueId, ZoneId } from "../catalogue/vocabulary";
+import type { Form } from "./form";
+
+export const PIECE_FORMAT = "nook-coat/piece";
+export const PIECE_VERSION = 1;
+
+export interface Marks {
+  readonly count: number;
+  readonly diameterMm: number;
+  readonly heightMm?: number;
+}
+
+/** One layer of decoration: what, with what, in which colour, where. */
+export interface Layer {
+  readonly technique: TechniqueId;
+  readonly medium?: ProductId;
+  readonly colour?: string;
+  readonly zone?: ZoneId;
+  readonly marks?: Marks;
+  readonly coverage?: number;
+}
+
+export interface Decoration {
+  readonly techniques?: readonly TechniqueId[];
+  readonly media?: readonly ProductId[];
+  readonly baseColour?: string | null;
+  readonly colours?: readonly string[];
+  readonly bareZones?: readonly ZoneId[];
+  readonly layers?: readonly Layer[];
+}
+
+export interface Room {
+  readonly temperatureC: number;
+  /** 0–1. */
+  readonly relativeHumidity: number;
+  readonly airflow: Airflow;
+}
+
+export interface Wishes {
+  readonly primer?: ProductId;
+  readonly base?: ProductId;
+  readonly sealer?: ProductId;
+  readonly guide?: ProductId;
+  readonly route?: Route;
+}
+
+export interface Constraints {
+  readonly oven?: boolean;
+  readonly kiln?: boolean;
+  readonly childSafe?: boolean;
+  readonly shelfOnly?: boolean;
+  readonly avoid?: readonly ProductId[];
+}
+
+/** A step already on the piece. */
+export interface DoneStep {
+  readonly zone: ZoneId;
+  readonly role: Role;
+  readonly product: ProductId;
+  readonly coats?: number;
+  readonly colour?: string;
+}
+
+/** A piece as she states it: six facts are required, everything else may be unknown. Lengths mm, °C, humidity 0–1. */
+export interface Piece {
+  readonly format: typeof PIECE_FORMAT;
+  readonly version: typeof PIECE_VERSION;
+  readonly name: string;
+  readonly material: MaterialId;
+  readonly form: Form;
+  readonly uses: readonly UseId[];
+  readonly object?: ObjectId;
+  readonly conditions?: readonly Condition[];
+  readonly parts?: readonly Part[];
+  readonly decoration?: Decoration;
+  readonly finish?: Sheen;
+  readonly count?: number;
+  readonly room?: Partial<Room>;
+  readonly wishes?: Wishes;
+  readonly constraints?: Constraints;
+  readonly done?: readonly DoneStep[];
+}
+
+/** A default taken where she said nothing; the answer lists every one. */
+export interface Assumption {
+  /** Dotted path into the piece. */
+  readonly path: string;
+  readonly value: unknown;
+  readonly text: string;
+}
+
+declare const complete: unique symbol;
+
+/** A piece with nothing left open. Made by `completePiece` only; the planner takes no other. */
+export interface CompletePiece extends Required<Omit<Piece, "decoration" | "room" | "constraints" | "wishes">> {
+  readonly decoration: Required<Omit<Decoration, "baseColour">> & { readonly baseColour: string | null };
+  readonly room: Room;
+  readonly constraints: Required<Constraints>;
+  readonly wishes: Wishes;
+  readonly [complete]: true;
+}

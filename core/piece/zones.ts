@@ -1,0 +1,91 @@
+import type { Catalogue } from "../catalogue/catalogue";
+import type { ZoneTemplate } from "../catalogue/object-kind";
+import type { Exposure, Use, Wear } from "../catalogue/use";
+import type { ZoneId } from "../catalogue/vocabulary";
+import type { CompletePiece } from "./piece";
+import { outsideArea, surfacesOf } from "./surfaces";
+
+/** A zone of one piece: its size, what it meets, and what is to be done with it. */
+export interface Zone {
+  readonly zone: ZoneId;
+  readonly areaMm2: number;
+  readonly template: ZoneTemplate;
+  readonly wears: readonly Wear[];
+  /** Set when it has to stay bare: the finding's code and why. */
+  readonly mustStayBare: { readonly code: string; readonly why: string } | null;
+  readonly treatment: "paint" | "finish-underside" | "protect" | "leave-bare" | "leave-alone";
+}
+
+export function usesOf(piece: Pick<CompletePiece, "uses">, catalogue: Catalogue): readonly Use[] {
+  return piece.uses.flatMap((id) => catalogue.uses.get(id) ?? []);
+}
+
+/** Exposures that meet what is seen meets, unless a use says more of them. */
+const SEEN_TOO: readonly Exposure[] = ["carrying", "lip", "food", "mouth"];
+
+function wearsOf(exposure: Exposure, uses: readonly Use[]): readonly Wear[] {
+  return [...new Set(uses.flatMap((use) => use.wears[exposure] ?? (SEEN_TOO.includes(exposure) ? (use.wears.seen ?? []) : [])))];
+}
+
+function areaOf(template: ZoneTemplate, piece: CompletePiece, lipBandMm: number, shares: number, only: boolean): number {
+  if (piece.form.kind === "custom") return (piece.form.areaMm2 * template.share.value) / shares;
+  const area = surfacesOf(piece.form, lipBandMm)[template.surface];
+  return area ?? (only ? outsideArea(piece.form) : 0);
+}
+
+function decoratedHere(zone: ZoneId, piece: CompletePiece): boolean {
+  return piece.decoration.layers.some((layer) => layer.zone === zone);
+}
+
+function treatmentOf(
+  template: ZoneTemplate,
+  piece: CompletePiece,
+  uses: readonly Use[],
+  wears: readonly Wear[],
+  bare: Zone["mustStayBare"],
+): Zone["treatment"] {
+  if (bare || piece.decoration.bareZones.includes(template.zone)) return "leave-bare";
+  if (decoratedHere(template.zone, piece)) return "paint";
+  const coated = piece.decoration.baseColour !== null;
+  switch (template.exposure) {
+    case "underside":
+      if (coated && (uses.some((use) => use.finishedUnderside) || !template.optional)) return "finish-underside";
+      return coated && wears.includes("weather") ? "finish-underside" : "leave-alone";
+    case "contents":
+      return wears.length > 0 ? "protect" : "leave-alone";
+    default:
+      if (template.decorated) return "paint";
+      return coated && !template.optional ? "paint" : "leave-alone";
+  }
+}
+
+/**
+ * Derives the zones of a piece from its object, form, parts and uses, with area, wear and treatment.
+ *
+ * @returns zones in the order of the object's columns; zones of no area (no lip band on a vase) are left out.
+ *   `areaMm2` is of one piece, whatever the count.
+ */
+export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zone[] {
+  const uses = usesOf(piece, catalogue);
+  const lipBandMm = Math.max(0, ...uses.map((use) => use.lipBandMm?.value ?? 0));
+  const templates = (catalogue.objects.get(piece.object)?.zones ?? []).filter(
+    (template) => (template.part === undefined || piece.parts.includes(template.part)) && (template.exposure !== "lip" || lipBandMm > 0),
+  );
+  const shares = templates.reduce((sum, template) => sum + template.share.value, 0);
+  return templates.flatMap((template) => {
+    const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
+    if (areaMm2 <= 0) return [];
+    const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
+    const wears = wearsOf(template.exposure, uses);
+    return [
+      { zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare) },
+    ];
+  });
+}
+
+/** The zone decoration lands on when she names no place: the largest one meant for it and free to be painted. */
+export function mainZone(zones: readonly Zone[]): Zone | null {
+  const open = zones.filter((zone) => zone.treatment === "paint");
+  const meant = open.filter((zone) => zone.template.decorated);
+  return [...(meant.length > 0 ? meant : open)].sort((a, b) => b.areaMm2 - a.areaMm2)[0] ?? null;
+}

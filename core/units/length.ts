@@ -1,0 +1,35 @@
+/** Millimetres in one inch, exact by definition [published: international yard and pound agreement, 1959]. */
+const MM_PER_INCH = 25.4;
+
+export type LengthUnit = "mm" | "in";
+
+/**
+ * Converts a length typed by the user into millimetres.
+ *
+ * @param value length in `unit`, any finite number
+ * @returns the same length in mm
+ * @example toMm(2.5, "in") // 63.5
+ */
+export function toMm(value: number, unit: LengthUnit): number {
+  return unit === "in" ? value * MM_PER_INCH : value;
+}
+
+/**
+ * Converts millimetres into the user's unit.
+ *
+ * @example fromMm(63.5, "in") // 2.5
+ */
+export function fromMm(mm: number, unit: LengthUnit): number {
+  return unit === "in" ? mm / MM_PER_INCH : mm;
+}
+
+/**
+ * Says a length as a person would: whole millimetres, or inches to the nearest eighth.
+ *
+ * @example sayLength(203, "in") // "8 in"
+ */
+export function sayLength(mm: number, unit: LengthUnit): string {
+  if (unit === "mm") return `${Math.round(mm)} mm`;
+  const eighths = Math.round(fromMm(mm, "in") * 8);
+  return `${eighths / 8} in`;
+}
