@@ -1,0 +1,14 @@
+import { useRouteLoaderData } from "react-router";
+import type { Menu } from "#core/catalogue/menu";
+
+/** The catalogue as the server gave it: names and choices. */
+export function useMenu(): Menu {
+  const data = useRouteLoaderData("root") as { menu: Menu } | undefined;
+  if (!data) throw new Error("the page came without its catalogue; reload it");
+  return data.menu;
+}
+
+/** Looks a name up in one list of the menu. */
+export function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
+  return list.find((one) => one.id === id)?.name ?? id;
+}

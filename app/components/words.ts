@@ -1,0 +1,109 @@
+import type { Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
+import type { Step, Wait } from "#core/coating/plan";
+import { sayDuration, sayDurationRange } from "#core/units/duration";
+import type { Menu } from "#core/catalogue/menu";
+import { nameIn } from "./use-menu";
+
+const ZONE_NAMES: Record<ZoneId, string> = {
+  top: "Top",
+  back: "Back",
+  outside: "Outside",
+  rim: "Rim",
+  inside: "Inside",
+  "inner-strip": "Strip inside the rim",
+  base: "Underneath",
+  saucer: "Saucer",
+  "lip-band": "Lip band",
+  foot: "Foot",
+  handle: "Handle",
+  stem: "Stem",
+  "food-side": "Eating side",
+  lid: "Lid",
+  body: "Body",
+  face: "Face",
+  edge: "Edge",
+  parts: "Parts",
+  "glue-spot": "Glue spot",
+};
+
+export function zoneName(zone: ZoneId): string {
+  return ZONE_NAMES[zone];
+}
+
+/** Several zones in one breath: "Rim, saucer and foot". */
+export function zoneNames(zones: readonly ZoneId[]): string {
+  const names = zones.map((zone, index) => (index === 0 ? ZONE_NAMES[zone] : ZONE_NAMES[zone].toLowerCase()));
+  return names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}
+
+const COUNTS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];
+
+function coatsOf(count: number, kind: string): string {
+  return `${COUNTS[count] ?? count} ${kind}${count === 1 ? "" : "s"}`;
+}
+
+const ROLE_WORDS: Partial<Record<Role, string>> = {
+  prime: "Prime",
+  base: "Base colour",
+  isolate: "Isolate",
+  size: "Size",
+  fill: "Fill",
+  lock: "Lock",
+  seal: "Seal",
+  mark: "Mark out",
+  mask: "Mask",
+  unmask: "Lift the mask",
+  unmark: "Take the guides off",
+  sign: "Sign and date the underside",
+  cure: "Leave it to cure",
+};
+const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
+
+/** A step in the painter's words: what she does. */
+export function stepTitle(step: Step, menu: Menu): string {
+  const name = nameIn(menu.products, step.product);
+  const lower = name.charAt(0).toLowerCase() + name.slice(1);
+  switch (step.role) {
+    case "clean":
+    case "sand":
+    case "dust-off":
+    case "assemble":
+      return name;
+    case "sign":
+    case "cure":
+    case "unmask":
+      return ROLE_WORDS[step.role]!;
+    case "heat-set":
+      return `Bake at ${step.heat?.temperatureC} °C for ${step.heat?.holdMin} min`;
+    case "mark":
+    case "mask":
+      return `${ROLE_WORDS[step.role]} with ${lower}`;
+    case "unmark":
+      return step.product === "eraser" ? "Rub the guides out" : "Wipe the guides off, barely damp";
+    case "decorate": {
+      const technique = step.technique ? nameIn(menu.techniques, step.technique) : "Decorate";
+      return `${technique}: ${step.coats > 1 ? `${coatsOf(step.coats, "coat")} of ` : ""}${lower}`;
+    }
+    default:
+      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(step.coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
+  }
+}
+
+const UNTIL_WORDS: Record<Wait["until"], string> = {
+  "set-to-touch": "until it has just set",
+  "dust-free": "until dust no longer sticks",
+  "tack-free": "until it is no longer tacky",
+  "dry-to-touch": "until it is dry to the touch",
+  "dry-hard": "until it is dry and hard",
+  "dry-through": "until it is dry right through",
+  "dry-to-recoat": "until it takes the next coat",
+  cured: "until it is fully hard",
+  "dry-body": "until the piece itself is dry",
+};
+
+/** A wait as a person says it, with the careful end of the range. */
+export function waitText(wait: Wait): string {
+  const until = UNTIL_WORDS[wait.until] ?? "";
+  if (wait.set === "hers") return `Wait ${sayDuration(wait.min)} (set by you) ${until}`;
+  return `Wait ${sayDurationRange(wait.min, wait.cautiousMin ?? wait.min)} ${until}`;
+}

@@ -1,0 +1,53 @@
+import { createRequestHandler } from "@react-router/express";
+import compression from "compression";
+import express from "express";
+import { fileURLToPath } from "node:url";
+
+const CLIENT = fileURLToPath(new URL("../build/client", import.meta.url));
+const BUILD = new URL("../build/server/index.js", import.meta.url).href;
+const A_YEAR = "1y";
+const PARENT_WATCH_MS = 500;
+
+/** A worker obeys the policy of its own response, so assets carry one too. */
+const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
+
+function assets(root, options) {
+  return express.static(root, {
+    ...options,
+    setHeaders: (response) => response.setHeader("Content-Security-Policy", ASSET_POLICY),
+  });
+}
+
+/**
+ * Serves the built app.
+ *
+ * @param {{ port?: number, host?: string }} options port 0 takes any free one
+ * @returns {Promise<{ url: string, close: () => Promise<void> }>}
+ */
+export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
+  const build = await import(BUILD);
+  const app = express();
+  app.disable("x-powered-by");
+  app.use(compression());
+  app.use((_request, response, next) => {
+    response.setHeader("X-Content-Type-Options", "nosniff");
+    response.setHeader("Referrer-Policy", "no-referrer");
+    next();
+  });
+  app.use("/assets", assets(`${CLIENT}/assets`, { immutable: true, maxAge: A_YEAR }));
+  app.use(assets(CLIENT, { index: false, maxAge: "1h" }));
+  app.use(createRequestHandler({ build, mode: "production" }));
+  const listening = await new Promise((resolve, reject) => {
+    const server = app.listen(port, host, (error) => (error ? reject(error) : resolve(server)));
+  });
+  const url = `http://${host}:${listening.address().port}`;
+  return { url, close: () => new Promise((done) => listening.close(() => done(undefined))) };
+}
+
+/** npm does not pass a signal on; a server whose parent has gone leaves too. */
+export function leaveWithParent() {
+  const parent = process.ppid;
+  setInterval(() => {
+    if (process.ppid !== parent) process.exit(0);
+  }, PARENT_WATCH_MS).unref();
+}
