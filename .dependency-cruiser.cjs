@@ -23,18 +23,8 @@ module.exports = {
     { name: "core-knows-no-app", severity: "error", from: { path: "^core/" }, to: { path: "^(app|server|scripts)/" } },
     { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
     { name: "no-strays", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "\\+types|^vite/client$" } },
-    {
-      name: "code-knows-no-tests",
-      severity: "error",
-      from: { path: "^(core|app)/", pathNot: "\\.test\\.tsx?$" },
-      to: { path: "(^tests/|\\.test\\.tsx?$)" },
-    },
-    {
-      name: "only-formats-and-edges-validate",
-      severity: "error",
-      from: { path: "^core/", pathNot: "^core/formats/" },
-      to: { path: "node_modules/joi" },
-    },
+    { name: "code-knows-no-tests", severity: "error", from: { path: "^(core|app)/", pathNot: "\\.test\\.tsx?$" }, to: { path: "(^tests/|\\.test\\.tsx?$)" } },
+    { name: "only-formats-and-edges-validate", severity: "error", from: { path: "^core/", pathNot: "^core/formats/" }, to: { path: "node_modules/joi" } },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

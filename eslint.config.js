@@ -18,8 +18,7 @@ export default tseslint.config(
       "no-restricted-syntax": [
         "error",
         {
-          selector:
-            "ExportDefaultDeclaration > :matches(ArrowFunctionExpression, ObjectExpression, FunctionDeclaration[id=null], ClassDeclaration[id=null])",
+          selector: "ExportDefaultDeclaration > :matches(ArrowFunctionExpression, ObjectExpression, FunctionDeclaration[id=null], ClassDeclaration[id=null])",
           message: "Name what you export.",
         },
       ],
@@ -73,21 +72,9 @@ export default tseslint.config(
     },
   },
   {
-    files: [
-      "core/coating/**/*.ts",
-      "core/drying/**/*.ts",
-      "core/film/**/*.ts",
-      "core/piece/**/*.ts",
-      "core/units/**/*.ts",
-      "core/catalogue/**/*.ts",
-    ],
+    files: ["core/coating/**/*.ts", "core/drying/**/*.ts", "core/film/**/*.ts", "core/piece/**/*.ts", "core/units/**/*.ts", "core/catalogue/**/*.ts"],
     ignores: ["**/*.test.ts"],
-    rules: {
-      "no-restricted-imports": [
-        "error",
-        { patterns: [{ group: ["joi", "react*", "idb", "comlink", "node:*", "~/*"], message: CORE_IS_PURE }] },
-      ],
-    },
+    rules: { "no-restricted-imports": ["error", { patterns: [{ group: ["joi", "react*", "idb", "comlink", "node:*", "~/*"], message: CORE_IS_PURE }] }] },
   },
   {
     files: ["app/**/*.{ts,tsx}"],

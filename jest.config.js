@@ -1,9 +1,6 @@
 const swc = [
   "@swc/jest",
-  {
-    jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022", transform: { react: { runtime: "automatic" } } },
-    module: { type: "es6" },
-  },
+  { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022", transform: { react: { runtime: "automatic" } } }, module: { type: "es6" } },
 ];
 const shared = {
   extensionsToTreatAsEsm: [".ts", ".tsx"],

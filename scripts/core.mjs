@@ -4,8 +4,5 @@ import { join } from "node:path";
 import { ensurePackages, ROOT } from "./ensure.mjs";
 
 ensurePackages();
-const result = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "core/cli.ts"), ...process.argv.slice(2)], {
-  cwd: ROOT,
-  stdio: "inherit",
-});
+const result = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "core/cli.ts"), ...process.argv.slice(2)], { cwd: ROOT, stdio: "inherit" });
 process.exit(result.status ?? 1);

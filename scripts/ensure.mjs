@@ -46,9 +46,7 @@ export function ensureChromium() {
   console.error("Setting up Chromium for the browser tests…");
   const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
   const apt = (...args) =>
-    run(sudo[0] ?? "apt-get", [...(sudo.length > 0 ? ["apt-get"] : []), ...args], {
-      env: { ...cleanEnv(), DEBIAN_FRONTEND: "noninteractive" },
-    });
+    run(sudo[0] ?? "apt-get", [...(sudo.length > 0 ? ["apt-get"] : []), ...args], { env: { ...cleanEnv(), DEBIAN_FRONTEND: "noninteractive" } });
   apt("update");
   if (apt("install", "-y", "chromium") !== 0 || !chromiumPath()) {
     console.error("Chromium could not be installed; install Debian's package `chromium`, or set CHROMIUM_PATH.");

@@ -17,10 +17,7 @@ const CHECKS = [
   ["types of routes", () => node(bin("@react-router/dev/bin.js"), "typegen")],
   ["types", () => node(bin("typescript/bin/tsc"), "--noEmit")],
   ["lint", () => node(bin("eslint/bin/eslint.js"), ".", "--max-warnings", "0")],
-  [
-    "boundaries",
-    () => node(bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "core", "app", "tests"),
-  ],
+  ["boundaries", () => node(bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "core", "app", "tests")],
   ["build", () => node(bin("@react-router/dev/bin.js"), "build")],
 ];
 

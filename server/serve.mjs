@@ -12,10 +12,7 @@ const PARENT_WATCH_MS = 500;
 const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
 
 function assets(root, options) {
-  return express.static(root, {
-    ...options,
-    setHeaders: (response) => response.setHeader("Content-Security-Policy", ASSET_POLICY),
-  });
+  return express.static(root, { ...options, setHeaders: (response) => response.setHeader("Content-Security-Policy", ASSET_POLICY) });
 }
 
 /**

@@ -130,25 +130,10 @@ function BandShape({ band, x, width, fill }: { band: Band; x: number; width: num
   }
   return (
     <>
-      <rect
-        x={x}
-        y={y}
-        width={width}
-        height={height}
-        rx="2"
-        fill={fill}
-        {...edge}
-        strokeDasharray={step.method === "spray" ? "1 3" : undefined}
-      />
+      <rect x={x} y={y} width={width} height={height} rx="2" fill={fill} {...edge} strokeDasharray={step.method === "spray" ? "1 3" : undefined} />
       {step.sheen === "gloss" && <rect x={x + 4} y={y + 2.5} width={width - 8} height="2" fill="#ffffff" opacity="0.75" />}
       {Array.from({ length: step.coats - 1 }, (_unused, index) => (
-        <path
-          key={index}
-          d={`M${x} ${y + (height * (index + 1)) / step.coats}h${width}`}
-          stroke="#1d2225"
-          strokeOpacity="0.25"
-          strokeDasharray="5 3"
-        />
+        <path key={index} d={`M${x} ${y + (height * (index + 1)) / step.coats}h${width}`} stroke="#1d2225" strokeOpacity="0.25" strokeDasharray="5 3" />
       ))}
     </>
   );
@@ -203,11 +188,7 @@ export function CoatSection({
                 const title = stepTitle(band.step, menu);
                 const middle = band.y + band.height / 2 + 4.5;
                 return (
-                  <a
-                    key={band.step.id}
-                    href={`#step-${band.step.id}`}
-                    aria-label={`Step ${numbers.get(band.step.id)}, ${zoneNames(group.zones)}: ${title}`}
-                  >
+                  <a key={band.step.id} href={`#step-${band.step.id}`} aria-label={`Step ${numbers.get(band.step.id)}, ${zoneNames(group.zones)}: ${title}`}>
                     {band.gapMin > 0 && <title>{`${title}, after ${sayDuration(band.gapMin)}`}</title>}
                     <BandShape band={band} x={x} width={COLUMN} fill={fill} />
                     {band.step.marks ? null : (
@@ -221,31 +202,19 @@ export function CoatSection({
                         {numbers.get(band.step.id)} · {(menu.products.find((one) => one.id === band.step.product)?.name ?? "").slice(0, 30)}
                       </text>
                     )}
-                    {band.gapMin > 0 && (
-                      <path d={`M${x} ${band.y + band.height + NIGHT_GAP / 2}h${COLUMN}`} stroke="var(--soft)" strokeDasharray="2 5" />
-                    )}
+                    {band.gapMin > 0 && <path d={`M${x} ${band.y + band.height + NIGHT_GAP / 2}h${COLUMN}`} stroke="var(--soft)" strokeDasharray="2 5" />}
                   </a>
                 );
               })}
               <text x={x + COLUMN / 2} y={floor + FOOT + 19} textAnchor="middle" fontSize="15" fill="var(--ink)">
-                {zoneNames(group.zones).length > 34
-                  ? `${zoneNames(group.zones.slice(0, 1))} and ${group.zones.length - 1} more alike`
-                  : zoneNames(group.zones)}
+                {zoneNames(group.zones).length > 34 ? `${zoneNames(group.zones.slice(0, 1))} and ${group.zones.length - 1} more alike` : zoneNames(group.zones)}
               </text>
             </g>
           );
         })}
         {bare.length > 0 && (
           <g>
-            <rect
-              x={groups.length * (COLUMN + GAP)}
-              y={floor}
-              width={COLUMN}
-              height={FOOT}
-              fill="url(#body-texture)"
-              stroke="var(--ink)"
-              strokeWidth="1.5"
-            />
+            <rect x={groups.length * (COLUMN + GAP)} y={floor} width={COLUMN} height={FOOT} fill="url(#body-texture)" stroke="var(--ink)" strokeWidth="1.5" />
             <rect x={groups.length * (COLUMN + GAP)} y={floor - 22} width={COLUMN} height="20" fill="url(#leave-alone)" />
             <text x={groups.length * (COLUMN + GAP) + COLUMN / 2} y={floor + FOOT + 19} textAnchor="middle" fontSize="15" fill="var(--ink)">
               Stays bare: {bare.join(", ").toLowerCase()}

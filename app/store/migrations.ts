@@ -26,11 +26,7 @@ export const MIGRATIONS: readonly Migration[] = [
       db.createObjectStore("plans", { keyPath: "id" }).createIndex("byPiece", "pieceId");
       const pieces = transaction.objectStore("pieces");
       for (let cursor = await pieces.openCursor(); cursor; cursor = await cursor.continue()) {
-        const {
-          rev = 1,
-          planId = null,
-          ...record
-        } = cursor.value as Partial<typeof cursor.value> & Pick<typeof cursor.value, "id" | "piece">;
+        const { rev = 1, planId = null, ...record } = cursor.value as Partial<typeof cursor.value> & Pick<typeof cursor.value, "id" | "piece">;
         await cursor.update({ ...record, rev, planId });
       }
     },

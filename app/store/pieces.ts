@@ -63,10 +63,7 @@ export async function followPlan(db: Notebook, id: PieceId, planId: PlanId | nul
 }
 
 /** Removes a piece and its plans, all or nothing; what is returned puts it back. */
-export async function removePiece(
-  db: Notebook,
-  id: PieceId,
-): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
+export async function removePiece(db: Notebook, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
   const transaction = db.transaction(["pieces", "plans"], "readwrite");
   const piece = await transaction.objectStore("pieces").get(id);
   const plans = await transaction.objectStore("plans").index("byPiece").getAll(id);

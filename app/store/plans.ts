@@ -15,16 +15,7 @@ export async function planById(db: Notebook, id: PlanId | null): Promise<PlanRec
 export async function planFor(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
   const transaction = db.transaction("plans", "readwrite");
   const kept = (await transaction.store.index("byPiece").getAll(piece)).find((plan) => plan.candidateId === candidateId);
-  const plan = kept ?? {
-    id: planId(freshId()),
-    pieceId: piece,
-    rev: 1,
-    school,
-    candidateId,
-    edits: [],
-    pinned: [],
-    engineVersion: ENGINE_VERSION,
-  };
+  const plan = kept ?? { id: planId(freshId()), pieceId: piece, rev: 1, school, candidateId, edits: [], pinned: [], engineVersion: ENGINE_VERSION };
   if (!kept) await transaction.store.put(plan);
   await transaction.done;
   await followPlan(db, piece, plan.id);

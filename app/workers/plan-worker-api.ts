@@ -19,9 +19,7 @@ interface Question {
  *
  * @param ask the worker's own call
  */
-export function latestWins(
-  ask: (piece: Piece, keeping: Keeping) => Promise<PlanView>,
-): (piece: Piece, keeping: Keeping) => Promise<PlanView | null> {
+export function latestWins(ask: (piece: Piece, keeping: Keeping) => Promise<PlanView>): (piece: Piece, keeping: Keeping) => Promise<PlanView | null> {
   let running = false;
   let waiting: Question | null = null;
   async function run(question: Question): Promise<void> {

@@ -13,20 +13,9 @@ export interface Menu {
   }[];
   readonly uses: readonly { readonly id: string; readonly name: string; readonly care: readonly string[] }[];
   readonly techniques: readonly { readonly id: string; readonly name: string }[];
-  readonly objects: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly forms: readonly string[];
-    readonly parts: readonly string[];
-  }[];
+  readonly objects: readonly { readonly id: string; readonly name: string; readonly forms: readonly string[]; readonly parts: readonly string[] }[];
   readonly conditions: readonly { readonly id: string; readonly name: string }[];
-  readonly products: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly means: string;
-    readonly jobs: readonly string[];
-    readonly aid: boolean;
-  }[];
+  readonly products: readonly { readonly id: string; readonly name: string; readonly means: string; readonly jobs: readonly string[]; readonly aid: boolean }[];
 }
 
 /** Projects the catalogue on what the screens show. */

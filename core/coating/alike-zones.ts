@@ -29,12 +29,7 @@ function signature(steps: readonly Step[]): string {
 
 function summed(a: Step, b: Step): Step {
   const add = (x: number | null, y: number | null) => (x === null ? null : x + (y ?? 0));
-  return {
-    ...a,
-    jarMl: add(a.jarMl, b.jarMl),
-    volumeMl: add(a.volumeMl, b.volumeMl),
-    handsOnMin: a.group ? a.handsOnMin : a.handsOnMin + b.handsOnMin,
-  };
+  return { ...a, jarMl: add(a.jarMl, b.jarMl), volumeMl: add(a.volumeMl, b.volumeMl), handsOnMin: a.group ? a.handsOnMin : a.handsOnMin + b.handsOnMin };
 }
 
 /** Puts zones of one stack together, in the order they came. */

@@ -105,8 +105,5 @@ function setAt(target: unknown, path: readonly string[], value: unknown): unknow
  * @example changePiece({ count: 1 }, [{ op: "setPiece", path: "count", value: 2 }]) // { count: 2 }
  */
 export function changePiece<P extends object>(piece: P, changes: readonly Change[]): P {
-  return changes.reduce<P>(
-    (current, change) => (change.op === "setPiece" ? (setAt(current, change.path.split("."), change.value) as P) : current),
-    piece,
-  );
+  return changes.reduce<P>((current, change) => (change.op === "setPiece" ? (setAt(current, change.path.split("."), change.value) as P) : current), piece);
 }

@@ -23,10 +23,7 @@ function hash(text: string): string {
 
 /** Names a plan by its route and its steps; numbers that follow from the piece do not change it. */
 export function candidateIdOf(route: string, zones: readonly ZoneSteps<StepChoice>[]): CandidateId {
-  const steps = zones.map((zone) => [
-    zone.zone,
-    zone.steps.map((step) => [step.role, step.product, step.coats, step.technique, step.heat?.temperatureC]),
-  ]);
+  const steps = zones.map((zone) => [zone.zone, zone.steps.map((step) => [step.role, step.product, step.coats, step.technique, step.heat?.temperatureC])]);
   return candidateId(hash(JSON.stringify([route, steps])));
 }
 
@@ -40,11 +37,7 @@ export function makeCandidate(
   rules: readonly Rule[],
   as: { title: string; route: Candidate["route"]; id?: CandidateId },
 ): Candidate {
-  const waited = stackFacts(facts, choices).map((stack) => ({
-    zone: stack.zone.zone,
-    areaMm2: stack.zone.areaMm2,
-    steps: fillWaits(stack),
-  }));
+  const waited = stackFacts(facts, choices).map((stack) => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: fillWaits(stack) }));
   const stacks = stackFacts(facts, waited);
   const zones = stacks.map((stack): ZoneSteps => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: dress(stack) }));
   const totals = totalsOf(zones, facts);

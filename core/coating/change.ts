@@ -6,8 +6,7 @@ import type { StepChoice } from "./plan";
 export type Place = { readonly before: StepId } | { readonly after: StepId } | { readonly start: true };
 
 /** A new step in a change; its id is worked out where it lands. */
-export type NewStep = Omit<StepChoice, "id" | "origin" | "because" | "checks"> &
-  Partial<Pick<StepChoice, "id" | "origin" | "because" | "checks">>;
+export type NewStep = Omit<StepChoice, "id" | "origin" | "because" | "checks"> & Partial<Pick<StepChoice, "id" | "origin" | "because" | "checks">>;
 
 /** The one union for fixes, edits, undo, merging two tabs, and the nearest plan of a refusal. */
 export type Change =

@@ -13,11 +13,6 @@ import { RULES } from "./rules/rules";
  *
  * @param zones stacks by zone; zones the piece does not have are ignored
  */
-export function checkSteps(
-  piece: Piece,
-  zones: readonly ZoneSteps<StepChoice>[],
-  catalogue: Catalogue,
-  rules: readonly Rule[] = RULES,
-): readonly Finding[] {
+export function checkSteps(piece: Piece, zones: readonly ZoneSteps<StepChoice>[], catalogue: Catalogue, rules: readonly Rule[] = RULES): readonly Finding[] {
   return judge(stackFacts(pieceFacts(completePiece(piece, catalogue).piece, catalogue), zones), rules);
 }

@@ -76,9 +76,7 @@ export function stepFact(step: StepChoice, index: number, catalogue: Catalogue):
 export function stackFacts(facts: PieceFacts, zones: readonly ZoneSteps<StepChoice>[]): readonly StackFacts[] {
   const stacks = zones.flatMap((entry) => {
     const zone = facts.zones.find((one) => one.zone === entry.zone);
-    return zone
-      ? [{ ...facts, zone, steps: entry.steps.map((step, index) => stepFact(step, index, facts.catalogue)), others: [] as StackFacts[] }]
-      : [];
+    return zone ? [{ ...facts, zone, steps: entry.steps.map((step, index) => stepFact(step, index, facts.catalogue)), others: [] as StackFacts[] }] : [];
   });
   for (const stack of stacks) stack.others.push(...stacks.filter((other) => other !== stack));
   return stacks;
@@ -100,9 +98,7 @@ export function isColour(fact: StepFact): boolean {
 
 /** A clear film. */
 export function isClear(fact: StepFact): boolean {
-  return (
-    fact.product !== null && !isColour(fact) && (has(fact, "seal") || has(fact, "lock") || has(fact, "isolate") || has(fact, "inside-seal"))
-  );
+  return fact.product !== null && !isColour(fact) && (has(fact, "seal") || has(fact, "lock") || has(fact, "isolate") || has(fact, "inside-seal"));
 }
 
 export function isWaterborne(fact: StepFact): boolean {

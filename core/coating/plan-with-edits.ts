@@ -43,20 +43,12 @@ export function choiceOf(step: Step): StepChoice {
 
 function followed(set: PlanSet, keeping: Keeping): Candidate | null {
   return (
-    set.candidates.find((one) => one.id === keeping.candidateId) ??
-    set.candidates.find((one) => one.school === keeping.school) ??
-    set.candidates[0] ??
-    null
+    set.candidates.find((one) => one.id === keeping.candidateId) ?? set.candidates.find((one) => one.school === keeping.school) ?? set.candidates[0] ?? null
   );
 }
 
 /** The changes that touch steps; those that touch the piece are kept in the piece. */
-function withEdits(
-  candidate: Candidate,
-  piece: Piece,
-  edits: readonly Change[],
-  catalogue: Catalogue,
-): { candidate: Candidate; lost: readonly Change[] } {
+function withEdits(candidate: Candidate, piece: Piece, edits: readonly Change[], catalogue: Catalogue): { candidate: Candidate; lost: readonly Change[] } {
   const choices: readonly ZoneSteps<StepChoice>[] = candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
   const { zones, lost } = applyChanges(choices, edits);
   const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);

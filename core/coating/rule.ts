@@ -3,8 +3,7 @@ import type { Severity } from "../catalogue/vocabulary";
 import type { Change } from "./change";
 import type { StackFacts, StepFact } from "./facts";
 
-export type Heading =
-  "Surface" | "Ground and colour" | "Guides and masks" | "Locking and sealing" | "Heat" | "People and food" | "Time and room";
+export type Heading = "Surface" | "Ground and colour" | "Guides and masks" | "Locking and sealing" | "Heat" | "People and food" | "Time and room";
 
 /** One place where a rule bites. */
 export interface Hit {

@@ -73,9 +73,7 @@ export function scoresOf(stacks: readonly StackFacts[], totals: Totals): Scores 
   const kinds = new Set(facts.map((fact) => fact.step.product));
   const harsh = [...kinds].reduce((sum, id) => {
     const fact = facts.find((one) => one.step.product === id)!;
-    return (
-      sum + (fact.product?.carrier === "solvent" ? 1 : 0) + (fact.product?.traits.includes("two-part") ? 1.5 : 0) + (fact.aid?.heat ? 1 : 0)
-    );
+    return sum + (fact.product?.carrier === "solvent" ? 1 : 0) + (fact.product?.traits.includes("two-part") ? 1.5 : 0) + (fact.aid?.heat ? 1 : 0);
   }, 0);
   return {
     durability: painted.length === 0 ? 3 : Math.min(...painted.map(stackWear)),

@@ -182,10 +182,7 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
       const usual = waitFor(stack, fact, filled, "typical", typical);
       const careful = waitFor(stack, fact, filled, "cautious", cautious);
       const min = rounded(usual.min);
-      wait =
-        min > 0 || careful.min > 0
-          ? { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until }
-          : null;
+      wait = min > 0 || careful.min > 0 ? { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until } : null;
     }
     typical.push(wait?.min ?? 0);
     cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);

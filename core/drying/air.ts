@@ -81,8 +81,7 @@ function workOutFactor(room: Room): RoomFactor | null {
   const factors: number[] = [];
   for (const surface of [(r: Room) => r.temperatureC, (r: Room) => wetBulbC(r.temperatureC, r.relativeHumidity)]) {
     for (const wind of [carrier, laminar]) {
-      const flux = (r: Room) =>
-        (saturationHpa(surface(r)) - r.relativeHumidity * saturationHpa(r.temperatureC)) * wind(AIR_SPEED[r.airflow]);
+      const flux = (r: Room) => (saturationHpa(surface(r)) - r.relativeHumidity * saturationHpa(r.temperatureC)) * wind(AIR_SPEED[r.airflow]);
       const here = flux(room);
       if (here <= 1e-6) return null;
       factors.push(flux(STANDARD_ROOM) / here);

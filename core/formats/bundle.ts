@@ -53,14 +53,7 @@ const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
   version: Joi.number().valid(BUNDLE_VERSION).required(),
   pieces: Joi.array()
-    .items(
-      Joi.object({
-        id: recordId.required(),
-        rev: rev.required(),
-        piece: Joi.object().unknown().required(),
-        planId: recordId.allow(null).required(),
-      }),
-    )
+    .items(Joi.object({ id: recordId.required(), rev: rev.required(), piece: Joi.object().unknown().required(), planId: recordId.allow(null).required() }))
     .unique("id")
     .default([]),
   plans: Joi.array()
@@ -82,16 +75,11 @@ const BUNDLE_SCHEMA = Joi.object({
 });
 
 function head(document: unknown): Parsed<unknown> {
-  if (typeof document !== "object" || document === null || Array.isArray(document))
-    return bad("not-a-bundle", "", "this is not a Nook Coat file");
+  if (typeof document !== "object" || document === null || Array.isArray(document)) return bad("not-a-bundle", "", "this is not a Nook Coat file");
   const { format, version } = document as { format?: unknown; version?: unknown };
   if (format !== BUNDLE_FORMAT) return bad("not-a-bundle", "format", "this is not a Nook Coat bundle");
   if (typeof version === "number" && version > BUNDLE_VERSION)
-    return bad(
-      "too-new",
-      "version",
-      `this file is version ${version}; this Nook Coat reads version ${BUNDLE_VERSION}. Open it with the newer Nook Coat`,
-    );
+    return bad("too-new", "version", `this file is version ${version}; this Nook Coat reads version ${BUNDLE_VERSION}. Open it with the newer Nook Coat`);
   return good(document);
 }
 

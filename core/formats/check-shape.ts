@@ -1,4 +1,4 @@
-import Joi from "joi";
+import type Joi from "joi";
 import { bad, good } from "./problem";
 import type { Parsed, Problem } from "./problem";
 

@@ -65,11 +65,7 @@ export function parsePiece(value: unknown, catalogue: Catalogue, at: Path = []):
   for (const { id, path, on } of idsOf(piece)) {
     if (knows(catalogue, on, id)) continue;
     const known = on === "steps" ? [] : [...catalogue[on].keys()];
-    return bad(
-      "unknown-id",
-      join(at, ...path),
-      `"${id}" is not known here${known.length > 0 && known.length < 20 ? `; known: ${known.join(", ")}` : ""}`,
-    );
+    return bad("unknown-id", join(at, ...path), `"${id}" is not known here${known.length > 0 && known.length < 20 ? `; known: ${known.join(", ")}` : ""}`);
   }
   return good(piece);
 }

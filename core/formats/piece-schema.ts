@@ -8,8 +8,7 @@ const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
 const list = (item: Joi.Schema, most = 60) => Joi.array().items(item).max(most);
 const one = (values: readonly string[]) => Joi.string().valid(...values);
 
-const measure = (key: string) =>
-  (key === "areaMm2" ? Joi.number().min(1).max(MAX_AREA_MM2) : Joi.number().min(0.5).max(MAX_LENGTH_MM)).required();
+const measure = (key: string) => (key === "areaMm2" ? Joi.number().min(1).max(MAX_AREA_MM2) : Joi.number().min(0.5).max(MAX_LENGTH_MM)).required();
 
 /** The kind first; its measures are checked by the kind's own schema, so that the message names the very measure. */
 const form = Joi.object({ kind: one(Object.keys(FORM_MEASURES)).required() }).unknown();
@@ -27,14 +26,7 @@ const marks = Joi.object({
   diameterMm: Joi.number().min(0.2).max(200).required(),
   heightMm: Joi.number().min(0.01).max(20),
 });
-const layer = Joi.object({
-  technique: one(TECHNIQUES).required(),
-  medium: id,
-  colour,
-  zone: one(ZONES),
-  marks,
-  coverage: Joi.number().greater(0).max(1),
-});
+const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: one(ZONES), marks, coverage: Joi.number().greater(0).max(1) });
 
 /** The shape of a piece file; that its ids exist is checked against the catalogue afterwards. */
 export const PIECE_SCHEMA = Joi.object({
@@ -59,20 +51,8 @@ export const PIECE_SCHEMA = Joi.object({
   count: Joi.number().integer().min(1).max(1000),
   room: Joi.object({ temperatureC: Joi.number().min(-20).max(60), relativeHumidity: Joi.number().min(0).max(1), airflow: one(AIRFLOWS) }),
   wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
-  constraints: Joi.object({
-    oven: Joi.boolean(),
-    kiln: Joi.boolean(),
-    childSafe: Joi.boolean(),
-    shelfOnly: Joi.boolean(),
-    avoid: list(id, 80).unique(),
-  }),
+  constraints: Joi.object({ oven: Joi.boolean(), kiln: Joi.boolean(), childSafe: Joi.boolean(), shelfOnly: Joi.boolean(), avoid: list(id, 80).unique() }),
   done: list(
-    Joi.object({
-      zone: one(ZONES).required(),
-      role: one(ROLES).required(),
-      product: id.required(),
-      coats: Joi.number().integer().min(1).max(20),
-      colour,
-    }),
+    Joi.object({ zone: one(ZONES).required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour }),
   ),
 });

@@ -1,16 +1,6 @@
 /** A file or a document that cannot be taken: what is wrong, and where. */
 export interface Problem {
-  readonly code:
-    | "not-json"
-    | "not-a-piece"
-    | "not-a-bundle"
-    | "bad-value"
-    | "unknown-key"
-    | "unknown-id"
-    | "missing"
-    | "too-new"
-    | "bad-verb"
-    | "bad-change";
+  readonly code: "not-json" | "not-a-piece" | "not-a-bundle" | "bad-value" | "unknown-key" | "unknown-id" | "missing" | "too-new" | "bad-verb" | "bad-change";
   readonly message: string;
   /** Dotted path into the document; "" for the document itself. */
   readonly path: string;

@@ -45,20 +45,13 @@ export function completePiece(piece: Piece, catalogue: Catalogue): Completed {
     return value;
   }
   const material = catalogue.materials.get(piece.material);
-  const object: ObjectId = orAssume(
-    piece.object,
-    "object",
-    guessObject(piece, catalogue),
-    "the kind of object, from its shape and material",
-  );
+  const object: ObjectId = orAssume(piece.object, "object", guessObject(piece, catalogue), "the kind of object, from its shape and material");
   const layered = namedByLayers(piece);
   const given = piece.decoration ?? {};
   const techniques = given.techniques ?? layered.techniques;
   const marked = techniques.length > 0;
   const beneath =
-    given.baseColour ??
-    (material?.ground === "coated" && given.baseColour !== null ? USUAL_BASE_COLOUR : material?.bodyColour) ??
-    USUAL_BASE_COLOUR;
+    given.baseColour ?? (material?.ground === "coated" && given.baseColour !== null ? USUAL_BASE_COLOUR : material?.bodyColour) ?? USUAL_BASE_COLOUR;
   const onDark = brightness(beneath) < MID_BRIGHTNESS;
   const usualMark = onDark ? USUAL_MARK_COLOURS.onDark : USUAL_MARK_COLOURS.onLight;
   const room = piece.room ?? {};
@@ -81,12 +74,7 @@ export function completePiece(piece: Piece, catalogue: Catalogue): Completed {
         given.colours ??
         (layered.colours.length > 0 || !marked
           ? layered.colours
-          : orAssume(
-              undefined,
-              "decoration.colours",
-              [usualMark],
-              onDark ? "off-white for the decoration" : "a deep sea blue for the decoration",
-            )),
+          : orAssume(undefined, "decoration.colours", [usualMark], onDark ? "off-white for the decoration" : "a deep sea blue for the decoration")),
       bareZones: given.bareZones ?? [],
       layers: given.layers ?? [],
     },
@@ -94,12 +82,7 @@ export function completePiece(piece: Piece, catalogue: Catalogue): Completed {
     count: orAssume(piece.count, "count", 1, "one piece"),
     room: {
       temperatureC: orAssume(room.temperatureC, "room.temperatureC", USUAL_ROOM.temperatureC, "a room at 21 °C"),
-      relativeHumidity: orAssume(
-        room.relativeHumidity,
-        "room.relativeHumidity",
-        USUAL_ROOM.relativeHumidity,
-        "ordinary air, a little over half damp",
-      ),
+      relativeHumidity: orAssume(room.relativeHumidity, "room.relativeHumidity", USUAL_ROOM.relativeHumidity, "ordinary air, a little over half damp"),
       airflow: orAssume(room.airflow, "room.airflow", USUAL_ROOM.airflow, "still air, no fan"),
     },
     wishes: piece.wishes ?? {},

@@ -7,13 +7,7 @@ export type Form =
   | { readonly kind: "cylinder"; readonly diameterMm: number; readonly heightMm: number }
   | { readonly kind: "box"; readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number }
   | { readonly kind: "plate"; readonly diameterMm: number; readonly rimWidthMm: number }
-  | {
-      readonly kind: "goblet";
-      readonly bowlDiameterMm: number;
-      readonly bowlHeightMm: number;
-      readonly stemHeightMm: number;
-      readonly footDiameterMm: number;
-    }
+  | { readonly kind: "goblet"; readonly bowlDiameterMm: number; readonly bowlHeightMm: number; readonly stemHeightMm: number; readonly footDiameterMm: number }
   | { readonly kind: "custom"; readonly areaMm2: number };
 
 export type FormKind = Form["kind"];

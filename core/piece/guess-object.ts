@@ -32,9 +32,7 @@ const TELLING = ["lip", "carrying", "food", "mouth"] as const;
  * @returns an object common in the material whose zones meet the uses best; "other" when the material has none
  */
 export function likelyObject(material: string, uses: Piece["uses"], catalogue: Catalogue): ObjectId {
-  const demanded = new Set<string>(
-    uses.flatMap((id) => catalogue.uses.get(id) ?? []).flatMap((use) => [...Object.keys(use.bare), ...Object.keys(use.wears)]),
-  );
+  const demanded = new Set<string>(uses.flatMap((id) => catalogue.uses.get(id) ?? []).flatMap((use) => [...Object.keys(use.bare), ...Object.keys(use.wears)]));
   let best: { id: ObjectId; score: number } = { id: "other", score: -Infinity };
   for (const object of catalogue.objects.values()) {
     if (!object.commonIn.includes(material)) continue;

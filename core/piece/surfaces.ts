@@ -62,11 +62,7 @@ export function surfacesOf(form: Form, lipBandMm: number): Surfaces {
     }
     case "plate": {
       const well = Math.max(0, form.diameterMm - 2 * form.rimWidthMm);
-      return {
-        "food-side": discArea(well),
-        "plate-rim": annulusArea(form.diameterMm, well),
-        back: discArea(form.diameterMm),
-      };
+      return { "food-side": discArea(well), "plate-rim": annulusArea(form.diameterMm, well), back: discArea(form.diameterMm) };
     }
     case "goblet": {
       const { bowlDiameterMm: bowl, bowlHeightMm: height } = form;
@@ -90,18 +86,7 @@ export function surfacesOf(form: Form, lipBandMm: number): Surfaces {
 /** The whole outside of a form, mm²: what an object with one zone is painted over. */
 export function outsideArea(form: Form): number {
   if (form.kind === "custom") return form.areaMm2;
-  const {
-    inner: _inner,
-    "inner-strip": _strip,
-    handle: _handle,
-    saucer: _saucer,
-    sides,
-    edge,
-    front,
-    lid,
-    "food-side": food,
-    ...rest
-  } = surfacesOf(form, 0);
+  const { inner: _inner, "inner-strip": _strip, handle: _handle, saucer: _saucer, sides, edge, front, lid, "food-side": food, ...rest } = surfacesOf(form, 0);
   const face = front ?? food ?? lid ?? 0;
   return Object.values(rest).reduce((sum, area) => sum + area, 0) + face + (rest.wall === undefined ? (edge ?? sides ?? 0) : 0);
 }

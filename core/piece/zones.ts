@@ -77,9 +77,7 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
     const wears = wearsOf(template.exposure, uses);
-    return [
-      { zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare) },
-    ];
+    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare) }];
   });
 }
 

@@ -8,8 +8,7 @@ import { exportAll, importBundle, wipeAll } from "~/store/bundles";
 import type { Imported } from "~/store/bundles";
 import type { Route } from "./+types/route";
 
-type Outcome =
-  { kind: "imported"; counts: Imported } | { kind: "problem"; problem: Problem } | { kind: "failed"; message: string } | { kind: "wiped" };
+type Outcome = { kind: "imported"; counts: Imported } | { kind: "problem"; problem: Problem } | { kind: "failed"; message: string } | { kind: "wiped" };
 
 export async function clientLoader() {
   const { notebook } = await import("~/store/open.client");
@@ -79,9 +78,7 @@ function Said({ outcome }: { outcome: Outcome }) {
           </p>
         </>
       )}
-      {outcome.kind === "failed" && (
-        <p className="font-bold">It could not be written, and nothing of yours was changed: {outcome.message}.</p>
-      )}
+      {outcome.kind === "failed" && <p className="font-bold">It could not be written, and nothing of yours was changed: {outcome.message}.</p>}
     </div>
   );
 }
@@ -89,16 +86,15 @@ function Said({ outcome }: { outcome: Outcome }) {
 export default function Keep({ loaderData }: Route.ComponentProps) {
   const fetcher = useFetcher<Outcome>();
   const picker = useRef<HTMLInputElement>(null);
-  const send = (body: { intent: "import" | "wipe"; text?: string }) =>
-    void fetcher.submit(body, { method: "post", encType: "application/json" });
+  const send = (body: { intent: "import" | "wipe"; text?: string }) => void fetcher.submit(body, { method: "post", encType: "application/json" });
   const { pieces } = loaderData;
   return (
     <div className="max-w-3xl">
       <title>Save & restore – Nook Coat</title>
       <h1 className="text-3xl">Save & restore</h1>
       <p className="mt-2">
-        Your notebook lives in this browser, on this device:{" "}
-        {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}. A file keeps it safe, and carries it to another.
+        Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}. A file keeps it
+        safe, and carries it to another.
       </p>
       <div className="mt-5 grid gap-4 sm:grid-cols-2">
         <section className="rounded-xl border-2 border-line bg-sheet p-4">
@@ -141,8 +137,8 @@ export default function Keep({ loaderData }: Route.ComponentProps) {
             <AlertDialog.Content className="fixed left-1/2 top-1/2 w-[min(92vw,30rem)] -translate-x-1/2 -translate-y-1/2 rounded-xl border-2 border-ink bg-sheet p-5">
               <AlertDialog.Title className="font-display text-2xl">Empty the notebook?</AlertDialog.Title>
               <AlertDialog.Description className="mt-2">
-                {pieces === 1 ? "Your piece and its plan" : `All ${pieces} pieces and their plans`} go from this browser. Save them to a
-                file first if you may want them again.
+                {pieces === 1 ? "Your piece and its plan" : `All ${pieces} pieces and their plans`} go from this browser. Save them to a file first if you may
+                want them again.
               </AlertDialog.Description>
               <div className="mt-4 flex flex-wrap gap-2">
                 <button type="button" className="button" onClick={() => void saveFile()}>

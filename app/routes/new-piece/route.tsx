@@ -42,14 +42,7 @@ export default function NewPiece({ actionData }: Route.ComponentProps) {
           <div className="grid gap-2">
             {menu.materials.map((one) => (
               <label key={one.id} className="chip justify-start">
-                <input
-                  type="radio"
-                  name="material"
-                  value={one.id}
-                  checked={material === one.id}
-                  onChange={() => setMaterial(one.id)}
-                  className="sr-only"
-                />
+                <input type="radio" name="material" value={one.id} checked={material === one.id} onChange={() => setMaterial(one.id)} className="sr-only" />
                 <svg width="28" height="28" aria-hidden>
                   <rect x="1" y="1" width="26" height="26" rx="6" fill={one.colour} stroke="var(--ink)" />
                 </svg>

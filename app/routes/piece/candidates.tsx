@@ -4,15 +4,7 @@ import { sayDuration } from "#core/units/duration";
 const DAY_MIN = 24 * 60;
 
 /** The ways to do it, as a choice: what each is, how soon, how long at the bench. */
-export function Candidates({
-  candidates,
-  chosen,
-  choose,
-}: {
-  candidates: readonly Candidate[];
-  chosen: string;
-  choose: (candidate: Candidate) => void;
-}) {
+export function Candidates({ candidates, chosen, choose }: { candidates: readonly Candidate[]; chosen: string; choose: (candidate: Candidate) => void }) {
   if (candidates.length < 2) return null;
   return (
     <fieldset className="m-0 p-0">

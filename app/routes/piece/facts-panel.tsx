@@ -108,28 +108,16 @@ const ROOMS = [
 const YOU_CHOOSE = "you choose";
 
 /** Everything that sharpens a plan. Nothing here is required: what is left open is assumed, and the list says so. */
-export function FactsPanel({
-  record,
-  menu,
-  assumed,
-  save,
-}: {
-  record: PieceRecord;
-  menu: Menu;
-  assumed: readonly Assumption[];
-  save: Save;
-}) {
+export function FactsPanel({ record, menu, assumed, save }: { record: PieceRecord; menu: Menu; assumed: readonly Assumption[]; save: Save }) {
   const { piece } = record;
   const decoration = piece.decoration ?? {};
   const object = menu.objects.find((one) => one.id === piece.object);
   const material = menu.materials.find((one) => one.id === piece.material);
   const taken = (path: string) => assumed.find((one) => one.path === path)?.value;
-  const base =
-    decoration.baseColour !== undefined ? decoration.baseColour : ((taken("decoration.baseColour") as string | null | undefined) ?? null);
+  const base = decoration.baseColour !== undefined ? decoration.baseColour : ((taken("decoration.baseColour") as string | null | undefined) ?? null);
   const colours = decoration.colours ?? (taken("decoration.colours") as readonly string[] | undefined) ?? [];
   const room = { temperatureC: piece.room?.temperatureC ?? 21, relativeHumidity: piece.room?.relativeHumidity ?? 0.55 };
-  const roomId =
-    ROOMS.find((one) => one.room.temperatureC === room.temperatureC && one.room.relativeHumidity === room.relativeHumidity)?.id ?? "own";
+  const roomId = ROOMS.find((one) => one.room.temperatureC === room.temperatureC && one.room.relativeHumidity === room.relativeHumidity)?.id ?? "own";
   const change = (...changes: Change[]) => save(changes, record);
   const clears = menu.products.filter((one) => one.jobs.includes("seal"));
   const grounds = menu.products.filter((one) => one.jobs.includes("ground"));
@@ -254,8 +242,7 @@ export function FactsPanel({
             }
             onChange={(id) => {
               const chosen = ROOMS.find((one) => one.id === id);
-              if (chosen)
-                change(set("room.temperatureC", chosen.room.temperatureC), set("room.relativeHumidity", chosen.room.relativeHumidity));
+              if (chosen) change(set("room.temperatureC", chosen.room.temperatureC), set("room.relativeHumidity", chosen.room.relativeHumidity));
             }}
           />
           <Choice

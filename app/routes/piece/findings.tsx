@@ -19,16 +19,11 @@ export function Findings({ findings, apply }: { findings: readonly Finding[]; ap
         const { icon: Icon, tint, word } = LOOK[one.severity];
         const { change, text } = one.fix;
         return (
-          <li
-            key={`${one.code}-${one.zone}-${one.stepId}-${index}`}
-            data-code={one.code}
-            className={`flex gap-3 rounded-lg border-l-8 p-3 ${tint}`}
-          >
+          <li key={`${one.code}-${one.zone}-${one.stepId}-${index}`} data-code={one.code} className={`flex gap-3 rounded-lg border-l-8 p-3 ${tint}`}>
             <Icon aria-hidden className="mt-0.5 shrink-0" size={22} />
             <div className="grow">
               <p>
-                <strong>{word}:</strong> {one.message}.{" "}
-                <span className="text-soft">{`${one.why.charAt(0).toUpperCase()}${one.why.slice(1)}.`}</span>
+                <strong>{word}:</strong> {one.message}. <span className="text-soft">{`${one.why.charAt(0).toUpperCase()}${one.why.slice(1)}.`}</span>
               </p>
               <p>{text}</p>
             </div>

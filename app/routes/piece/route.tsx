@@ -247,8 +247,7 @@ function PlanPart({ shown, candidates, lost, edits, material, apply, choose, asP
     <>
       <h2 className="text-2xl">{shown.title}</h2>
       <p className="mb-3">
-        About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle
-        it gently after that
+        About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle it gently after that
         {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
       </p>
       <CoatSection groups={groups} menu={menu} material={material} bare={shown.bare.map(zoneName)} numbers={numbers} />

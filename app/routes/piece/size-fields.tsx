@@ -63,13 +63,7 @@ function Measure({
   const mm = isArea ? typed : toMm(typed, unit);
   const most = isArea ? MAX_AREA_MM2 : MAX_LENGTH_MM;
   const wrong =
-    text.trim() === "" || !Number.isFinite(mm)
-      ? "a number, please"
-      : mm < LEAST_MM
-        ? "too small to paint"
-        : mm > most
-          ? "too large: is the unit right?"
-          : null;
+    text.trim() === "" || !Number.isFinite(mm) ? "a number, please" : mm < LEAST_MM ? "too small to paint" : mm > most ? "too large: is the unit right?" : null;
   const commit = () => {
     if (draft && !wrong && draft.text !== shown(value, unit, isArea))
       change([{ op: "setPiece", path: `form.${name}`, value: Math.round(mm * 100) / 100 }], draft.seen);
@@ -125,9 +119,7 @@ export function SizeFields({
           <select
             className="field"
             value={form.kind}
-            onChange={(event) =>
-              change([{ op: "setPiece", path: "form", value: USUAL_FORMS[event.target.value as FormKind] satisfies Form }], record)
-            }
+            onChange={(event) => change([{ op: "setPiece", path: "form", value: USUAL_FORMS[event.target.value as FormKind] satisfies Form }], record)}
           >
             {kinds.map((kind) => (
               <option key={kind} value={kind}>

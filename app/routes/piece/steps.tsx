@@ -40,22 +40,10 @@ function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: 
     <div className="flex flex-wrap gap-2 print:hidden">
       {step.wetMicrons !== null && (
         <>
-          <button
-            type="button"
-            className="chip"
-            disabled={step.coats <= 1}
-            aria-label={`One coat fewer: ${title}`}
-            onClick={() => set(step.coats - 1)}
-          >
+          <button type="button" className="chip" disabled={step.coats <= 1} aria-label={`One coat fewer: ${title}`} onClick={() => set(step.coats - 1)}>
             − coat
           </button>
-          <button
-            type="button"
-            className="chip"
-            disabled={step.coats >= MAX_COATS}
-            aria-label={`One coat more: ${title}`}
-            onClick={() => set(step.coats + 1)}
-          >
+          <button type="button" className="chip" disabled={step.coats >= MAX_COATS} aria-label={`One coat more: ${title}`} onClick={() => set(step.coats + 1)}>
             + coat
           </button>
         </>
@@ -115,8 +103,7 @@ export function Steps({
               {step.jarMl !== null && <p className="text-soft">Pour out {sayVolume(step.jarMl)}.</p>}
               {step.thinning && (
                 <p className="text-soft">
-                  Loosen it with about {step.thinning.percent} parts of {step.thinning.with === "water" ? "water" : "fluid medium"} to 100
-                  of paint.
+                  Loosen it with about {step.thinning.percent} parts of {step.thinning.with === "water" ? "water" : "fluid medium"} to 100 of paint.
                 </p>
               )}
               {step.checks.map((check) => (

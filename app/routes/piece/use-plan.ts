@@ -9,29 +9,33 @@ export interface Planned {
   readonly failed: string | null;
 }
 
+interface Answered {
+  readonly view: PlanView | null;
+  readonly failed: string | null;
+  /** What it is the answer to. */
+  readonly piece: PieceRecord["piece"] | null;
+  readonly plan: PlanRecord | null;
+}
+
 /** Plans in the worker whenever piece or plan change; the last view stays up meanwhile, so nothing flickers. */
 export function usePlan(record: PieceRecord, plan: PlanRecord | null): Planned {
-  const [state, setState] = useState<Planned>({ view: null, busy: true, failed: null });
+  const [answered, setAnswered] = useState<Answered>({ view: null, failed: null, piece: null, plan: null });
+  const { piece } = record;
   useEffect(() => {
     let current = true;
-    setState((before) => ({ ...before, busy: true }));
     const keeping = { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] };
     void import("~/workers/planner.client")
-      .then(({ planView }) => planView(record.piece, keeping))
+      .then(({ planView }) => planView(piece, keeping))
       .then((view) => {
-        if (current && view) setState({ view, busy: false, failed: null });
+        if (current && view) setAnswered({ view, failed: null, piece, plan });
       })
       .catch((error: unknown) => {
-        if (current)
-          setState((before) => ({
-            ...before,
-            busy: false,
-            failed: error instanceof Error ? error.message : "the plan could not be worked out",
-          }));
+        const failed = error instanceof Error ? error.message : "the plan could not be worked out";
+        if (current) setAnswered((before) => ({ ...before, failed, piece, plan }));
       });
     return () => {
       current = false;
     };
-  }, [record.piece, plan]);
-  return state;
+  }, [piece, plan]);
+  return { view: answered.view, failed: answered.failed, busy: answered.piece !== piece || answered.plan !== plan };
 }

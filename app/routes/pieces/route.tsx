@@ -34,8 +34,8 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
         <section className="mt-6 max-w-prose rounded-xl border-2 border-dashed border-line bg-sheet p-6">
           <h2 className="text-2xl">What have you got in your hand?</h2>
           <p className="mt-2">
-            Say what it is made of, what it is for and how you want to decorate it. You get a coat plan at once: what goes on, in what
-            order, how long to wait, and why.
+            Say what it is made of, what it is for and how you want to decorate it. You get a coat plan at once: what goes on, in what order, how long to wait,
+            and why.
           </p>
           <p className="mt-4">
             <Link to="/pieces/new" className="button button-act">

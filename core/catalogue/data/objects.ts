@@ -95,11 +95,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Tray",
     forms: ["box", "disc", "custom"],
     commonIn: ["wood-hardwood"],
-    zones: [
-      zone("inside", "inner", "carrying", 0.45, DECORATED),
-      zone("outside", "sides", "seen", 0.2),
-      zone("back", "back", "underside", 0.35),
-    ],
+    zones: [zone("inside", "inner", "carrying", 0.45, DECORATED), zone("outside", "sides", "seen", 0.2), zone("back", "back", "underside", 0.35)],
   },
   {
     id: "box",
@@ -118,22 +114,14 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Clock face",
     forms: ["disc", "box", "custom"],
     commonIn: [],
-    zones: [
-      zone("face", "front", "seen", 0.5, DECORATED),
-      zone("edge", "edge", "seen", 0.05),
-      zone("back", "back", "underside", 0.45, OPTIONAL),
-    ],
+    zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],
   },
   {
     id: "sign",
     name: "Sign",
     forms: ["box", "disc", "custom"],
     commonIn: [],
-    zones: [
-      zone("face", "front", "seen", 0.5, DECORATED),
-      zone("edge", "edge", "seen", 0.05),
-      zone("back", "back", "underside", 0.45, OPTIONAL),
-    ],
+    zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],
   },
   {
     id: "tile",

@@ -1,15 +1,7 @@
 import { memory } from "../provenance";
 import type { Technique } from "../technique";
 
-const PLAIN = {
-  role: "decorate",
-  method: "brush",
-  guided: false,
-  while: "dry",
-  needsSmooth: false,
-  needsBody: false,
-  loose: false,
-} as const;
+const PLAIN = { role: "decorate", method: "brush", guided: false, while: "dry", needsSmooth: false, needsBody: false, loose: false } as const;
 
 /** Ways of decorating. Coverage and mark sizes are typical starting points from memory. */
 export const TECHNIQUES_DATA: readonly Technique[] = [
@@ -51,50 +43,16 @@ export const TECHNIQUES_DATA: readonly Technique[] = [
     marks: memory({ count: 24, diameterMm: 8, heightMm: 0.5 }),
   },
   { ...PLAIN, id: "freehand-brush", name: "Freehand brushwork", act: "paint the motif", guided: true, coverage: memory(0.3) },
-  {
-    ...PLAIN,
-    id: "blended",
-    name: "Blended ground",
-    act: "blend the colours while they are wet",
-    method: "sponge",
-    while: "wet",
-    coverage: memory(1),
-  },
-  {
-    ...PLAIN,
-    id: "swirled",
-    name: "Swirls",
-    act: "swirl the colours while they are wet",
-    method: "tool",
-    while: "wet",
-    coverage: memory(0.4),
-  },
+  { ...PLAIN, id: "blended", name: "Blended ground", act: "blend the colours while they are wet", method: "sponge", while: "wet", coverage: memory(1) },
+  { ...PLAIN, id: "swirled", name: "Swirls", act: "swirl the colours while they are wet", method: "tool", while: "wet", coverage: memory(0.4) },
   { ...PLAIN, id: "bands", name: "Bands", act: "paint the bands", guided: true, mask: "tape", needsSmooth: true, coverage: memory(0.3) },
   { ...PLAIN, id: "stencil", name: "Stencil", act: "dab through the stencil", method: "sponge", mask: "stencil", coverage: memory(0.25) },
   { ...PLAIN, id: "sponge-dots", name: "Sponged dots", act: "dab the dots", method: "sponge", guided: true, coverage: memory(0.25) },
   { ...PLAIN, id: "lettering", name: "Lettering", act: "letter the text", guided: true, needsSmooth: true, coverage: memory(0.08) },
-  {
-    ...PLAIN,
-    id: "outline",
-    name: "Outlines",
-    act: "draw the outlines",
-    method: "pen",
-    guided: true,
-    needsSmooth: true,
-    coverage: memory(0.06),
-  },
+  { ...PLAIN, id: "outline", name: "Outlines", act: "draw the outlines", method: "pen", guided: true, needsSmooth: true, coverage: memory(0.06) },
   { ...PLAIN, id: "loose-glitter", name: "Glitter", act: "lay the glitter", coverage: memory(0.3), loose: true },
   { ...PLAIN, id: "effect-powder", name: "Effect powder", act: "rub in the powder", method: "hand", coverage: memory(0.4), loose: true },
   { ...PLAIN, id: "metallic-wash", name: "Shimmer wash", act: "wash on the shimmer", coverage: memory(0.5) },
-  {
-    ...PLAIN,
-    id: "raised-line",
-    name: "Raised lines",
-    act: "draw the raised lines",
-    method: "tool",
-    guided: true,
-    needsBody: true,
-    coverage: memory(0.08),
-  },
+  { ...PLAIN, id: "raised-line", name: "Raised lines", act: "draw the raised lines", method: "tool", guided: true, needsBody: true, coverage: memory(0.08) },
   { ...PLAIN, id: "crystals", name: "Stuck-on crystals", act: "set the crystals", method: "hand", coverage: memory(0.05), loose: true },
 ];

@@ -19,13 +19,7 @@ const DRINK_BARE = { code: "lip-zone", why: "hobby paint is not a food surface, 
 const FLAME_BARE = { code: "flame-near-film", why: "a film inside or above a flame can burn and give off fumes" };
 
 export const USES: readonly Use[] = [
-  {
-    ...PLAIN,
-    id: useId("indoor-display"),
-    name: "On show indoors",
-    wears: { seen: ["wipe"] },
-    care: ["Dust with a dry or barely damp cloth."],
-  },
+  { ...PLAIN, id: useId("indoor-display"), name: "On show indoors", wears: { seen: ["wipe"] }, care: ["Dust with a dry or barely damp cloth."] },
   {
     ...PLAIN,
     id: useId("handled"),
@@ -100,14 +94,7 @@ export const USES: readonly Use[] = [
     flame: true,
     care: ["Tea light in its metal cup only; never leave it burning alone."],
   },
-  {
-    ...PLAIN,
-    id: useId("child-made"),
-    name: "Made with a child",
-    wears: { seen: ["wipe"] },
-    childMade: true,
-    care: ["Wipe with a barely damp cloth."],
-  },
+  { ...PLAIN, id: useId("child-made"), name: "Made with a child", wears: { seen: ["wipe"] }, childMade: true, care: ["Wipe with a barely damp cloth."] },
   {
     ...PLAIN,
     id: useId("found-outdoors"),

@@ -15,12 +15,7 @@ export function span(typical: number, cautious = typical * CAUTIOUS): Span {
 }
 
 export function recoat(typical: number, more: { min?: number; cautious?: number; untilMin?: number } = {}): DryingValues["recoat"] {
-  return {
-    min: more.min ?? typical * QUICKEST,
-    typical,
-    cautious: more.cautious ?? typical * CAUTIOUS,
-    untilMin: more.untilMin ?? null,
-  };
+  return { min: more.min ?? typical * QUICKEST, typical, cautious: more.cautious ?? typical * CAUTIOUS, untilMin: more.untilMin ?? null };
 }
 
 /** A wait of one full day or two before a sealer [common practice]. */
@@ -102,10 +97,6 @@ export function productClass(given: Given): ProductClass {
     usual: { on: usualOn ?? grips, rank },
     film: { ...NO_FILM, maxWetMicrons: wet === null ? null : wet * WATERBORNE_LIMIT, ...film },
     drying: { ...WATERBORNE.drying, ...drying },
-    standing: {
-      default: FROM_MEMORY,
-      ...Object.fromEntries(byPractice.map((field) => [field, COMMON_PRACTICE])),
-      ...standing,
-    },
+    standing: { default: FROM_MEMORY, ...Object.fromEntries(byPractice.map((field) => [field, COMMON_PRACTICE])), ...standing },
   };
 }

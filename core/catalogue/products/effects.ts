@@ -3,17 +3,7 @@ import { A_DAY_OR_TWO, cureDays, productClass, recoat, span } from "./build";
 import type { ProductClass } from "../product-class";
 import type { TechniqueId } from "../vocabulary";
 
-const EFFECT: readonly TechniqueId[] = [
-  "solid",
-  "freehand-brush",
-  "dots",
-  "walked-dots",
-  "swirled",
-  "bands",
-  "stencil",
-  "sponge-dots",
-  "lettering",
-];
+const EFFECT: readonly TechniqueId[] = ["solid", "freehand-brush", "dots", "walked-dots", "swirled", "bands", "stencil", "sponge-dots", "lettering"];
 const PEN: readonly TechniqueId[] = ["outline", "lettering", "freehand-brush"];
 
 const LOOSE = {

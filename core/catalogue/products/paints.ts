@@ -3,17 +3,7 @@ import { A_DAY_OR_TWO, cureDays, productClass, recoat, span, TWO_DAYS } from "./
 import type { ProductClass } from "../product-class";
 import type { TechniqueId } from "../vocabulary";
 
-const BRUSHED: readonly TechniqueId[] = [
-  "solid",
-  "freehand-brush",
-  "blended",
-  "swirled",
-  "bands",
-  "stencil",
-  "sponge-dots",
-  "lettering",
-  "outline",
-];
+const BRUSHED: readonly TechniqueId[] = ["solid", "freehand-brush", "blended", "swirled", "bands", "stencil", "sponge-dots", "lettering", "outline"];
 const DOTTED: readonly TechniqueId[] = ["dots", "walked-dots", "swipes"];
 const BAKE = { lowerC: 163, higherC: 180, holdMin: 30, afterMin: hours(24) } as const;
 
@@ -153,14 +143,7 @@ export const PAINTS: readonly ProductClass[] = [
     carrier: "solvent",
     ungroundedUpTo: "low",
     film: { volumeSolidsPercent: 50, wetMicrons: 60, maxWetMicrons: 75, densityKgL: 1.1, contrastRatio: 0.95, body: "self-levels" },
-    drying: {
-      by: "oxidation",
-      touch: span(hours(6)),
-      recoat: recoat(hours(20)),
-      through: span(hours(72), hours(96)),
-      cureDays: cureDays(14),
-      minC: 5,
-    },
+    drying: { by: "oxidation", touch: span(hours(6)), recoat: recoat(hours(20)), through: span(hours(72), hours(96)), cureDays: cureDays(14), minC: 5 },
     standsAlone: { wipe: 3, rub: 3, weather: 2 },
     sheens: ["gloss"],
     weatherproof: true,
@@ -206,13 +189,7 @@ export const PAINTS: readonly ProductClass[] = [
     techniques: [...BRUSHED, ...DOTTED],
     grips: ["slick"],
     film: { volumeSolidsPercent: 38, wetMicrons: 70, densityKgL: 1.2, contrastRatio: 0.8, body: "soft-dot" },
-    drying: {
-      touch: span(60),
-      recoat: recoat(hours(4)),
-      through: A_DAY_OR_TWO,
-      cureDays: { typical: days(21), cautious: days(28) },
-      minC: 10,
-    },
+    drying: { touch: span(60), recoat: recoat(hours(4)), through: A_DAY_OR_TWO, cureDays: { typical: days(21), cautious: days(28) }, minC: 10 },
     standsAlone: { wipe: 3, rub: 2, washing: 1 },
     maxTempC: 80,
     sheens: ["gloss"],

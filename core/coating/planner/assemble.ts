@@ -41,10 +41,7 @@ function withCoats(stack: StackFacts): readonly StepChoice[] {
     const { colour, technique, coats } = fact.step;
     const plain = technique === undefined || technique === "solid";
     if (!plain || colour === undefined || !isColour(fact) || !coversField(fact) || fact.step.role === "heat-set") return fact.step;
-    return {
-      ...fact.step,
-      coats: Math.max(coats ?? 1, coatsToLookSolid(fact.product!.film.contrastRatio, colour, colourBeneath(stack, fact))),
-    };
+    return { ...fact.step, coats: Math.max(coats ?? 1, coatsToLookSolid(fact.product!.film.contrastRatio, colour, colourBeneath(stack, fact))) };
   });
 }
 

@@ -6,9 +6,7 @@
  * @yields positions into each list and the sum, in order of the sum
  * @example [...cheapestFirst([[0, 5], [0, 1]])].map((c) => c.total) // [0, 1, 5, 6]
  */
-export function* cheapestFirst(
-  costs: readonly (readonly number[])[],
-): Generator<{ readonly at: readonly number[]; readonly total: number }> {
+export function* cheapestFirst(costs: readonly (readonly number[])[]): Generator<{ readonly at: readonly number[]; readonly total: number }> {
   if (costs.some((list) => list.length === 0)) return;
   const total = (at: readonly number[]) => at.reduce((sum, position, list) => sum + costs[list]![position]!, 0);
   const start = costs.map(() => 0);

@@ -61,9 +61,7 @@ export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
     const given = layer.marks;
     const usual = technique.marks?.value ?? null;
     const heightMm = (diameterMm: number) => (usual ? (usual.heightMm * diameterMm) / usual.diameterMm : diameterMm / 10);
-    const marks = given
-      ? { count: given.count, diameterMm: given.diameterMm, heightMm: given.heightMm ?? heightMm(given.diameterMm) }
-      : usual;
+    const marks = given ? { count: given.count, diameterMm: given.diameterMm, heightMm: given.heightMm ?? heightMm(given.diameterMm) } : usual;
     return [
       {
         zone,

@@ -82,15 +82,7 @@ export function costOf(option: Option, context: ZoneContext, slot: string, owned
       harsh += (aid.heat ? 1 : 0) + (aid.vapour ? 0.1 : 0);
     }
   }
-  return {
-    days,
-    handsOnMin,
-    products: bought.size,
-    harshness: harsh,
-    unusual,
-    steps: option.steps.length,
-    wearLoss: wearLossOf(option, context, slot),
-  };
+  return { days, handsOnMin, products: bought.size, harshness: harsh, unusual, steps: option.steps.length, wearLoss: wearLossOf(option, context, slot) };
 }
 
 /** Only the seal, and colour that stands alone, meet wear; going without a seal loses what the colour cannot stand. */

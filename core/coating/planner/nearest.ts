@@ -67,8 +67,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
     });
   if ((constraints.avoid ?? []).length > 1) ways.push({ text: "allow what you avoid", changes: [set("constraints.avoid", [])] });
   if (constraints.oven === false) ways.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
-  if (constraints.childSafe)
-    ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
+  if (constraints.childSafe) ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
   if (layers.some((layer) => layer.zone !== undefined))
     ways.push({
       text: "put the decoration where it may be",
@@ -91,8 +90,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
       ],
     });
   }
-  if (layers.length > 0)
-    ways.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
+  if (layers.length > 0) ways.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
   for (const use of uses) {
     const rest = uses.filter((one) => one !== use);
     const said = catalogue.uses.get(use)?.name.toLowerCase() ?? use;

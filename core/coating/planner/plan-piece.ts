@@ -93,10 +93,7 @@ function planRoute(facts: PieceFacts, route: Route, rules: readonly Rule[]): Att
   };
   /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
   const followsFirst = (candidate: Candidate, forced?: ReadonlyMap<string, string>) =>
-    forced?.has("sealing") ||
-    forced?.has("levelling") ||
-    forced?.has("heat") ||
-    candidate.scores.harshness <= found[0]!.candidate.scores.harshness;
+    forced?.has("sealing") || forced?.has("levelling") || forced?.has("heat") || candidate.scores.harshness <= found[0]!.candidate.scores.harshness;
   if (searches.length === 0) return { found, ...unmet };
   for (const measure of Object.keys(MEASURES) as MeasureName[]) attempt(measure, measure);
   if (found.length > 0) {
@@ -142,8 +139,6 @@ export function canPlan(piece: Piece, catalogue: Catalogue, rules: readonly Rule
     if (searches.length === 0) return false;
     const planned = planZones(searches, "balanced");
     if (!planned.zones) return false;
-    return makeCandidate(facts, columnOrder(facts, planned.zones), rules, { title: "", route }).findings.every(
-      (one) => one.severity !== "stop",
-    );
+    return makeCandidate(facts, columnOrder(facts, planned.zones), rules, { title: "", route }).findings.every((one) => one.severity !== "stop");
   });
 }

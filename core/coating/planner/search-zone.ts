@@ -134,10 +134,8 @@ export class ZoneSearch {
     const faults = faultsOf(stack, this.rules, this.avoidable);
     for (const fault of faults) {
       if (fault.severity === "stop") this.stops.set(fault.code, (this.stops.get(fault.code) ?? 0) + 1);
-      const slots =
-        fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
-      if (slots && slots.length > 0)
-        this.conflicts.push({ stop: fault.severity === "stop", parts: slots.map((slot) => ({ slot, key: options[slot]!.key })) });
+      const slots = fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
+      if (slots && slots.length > 0) this.conflicts.push({ stop: fault.severity === "stop", parts: slots.map((slot) => ({ slot, key: options[slot]!.key })) });
     }
     const stop = faults.find((fault) => fault.severity === "stop")?.code ?? null;
     const judged = { stack, stop, warns: stop ? 0 : faults.length };

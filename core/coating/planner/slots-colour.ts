@@ -21,9 +21,7 @@ export function base(context: ZoneContext): Slot | null {
   if (field === null || context.zone.treatment === "protect") return null;
   const wish = context.piece.wishes.base;
   const paints = allowed(context).filter(
-    (product) =>
-      product.jobs.includes("colour") ||
-      (product.jobs.includes("stain") && context.layers.length === 0 && product.grips.includes(context.surface)),
+    (product) => product.jobs.includes("colour") || (product.jobs.includes("stain") && context.layers.length === 0 && product.grips.includes(context.surface)),
   );
   const options = paints.map((product): Option => ({
     key: product.id,
@@ -34,21 +32,13 @@ export function base(context: ZoneContext): Slot | null {
         colour: field,
         thinning: null,
         ...sheenOf(product, context.piece.finish),
-        because: because(
-          "field-colour",
-          context.layers.length > 0 ? "it is the colour the decoration lies on" : "it is the colour of the piece",
-        ),
+        because: because("field-colour", context.layers.length > 0 ? "it is the colour the decoration lies on" : "it is the colour of the piece"),
         checks: ["Hold it to the light: no streaks, nothing of the ground grinning through."],
       }),
     ],
   }));
   const wished = options.filter((option) => option.key === wish);
-  return {
-    name: "base",
-    options: wished.length > 0 ? wished : options,
-    school: false,
-    unmet: "no paint left to choose from makes a field of colour here",
-  };
+  return { name: "base", options: wished.length > 0 ? wished : options, school: false, unmet: "no paint left to choose from makes a field of colour here" };
 }
 
 /** A clear film between field and marks, so that a wet mistake wipes off: one school does, one does not. */
@@ -130,8 +120,7 @@ function masksFor(context: ZoneContext, technique: Technique): readonly (Product
 /** Crystals go on after the last coat; loose things early, so that they are locked; what water moves comes last. */
 function phaseOf(product: ProductClass, technique: Technique, index: number): number {
   if (technique.id === "crystals") return PHASE.afterSeal;
-  const rank =
-    technique.while === "wet" ? 0 : product.drying.by === "none" ? 1 : product.rewettable || product.traits.includes("ink") ? 3 : 2;
+  const rank = technique.while === "wet" ? 0 : product.drying.by === "none" ? 1 : product.rewettable || product.traits.includes("ink") ? 3 : 2;
   return PHASE.decorate + rank * 4 + index * 0.1;
 }
 
@@ -218,9 +207,7 @@ export function decoration(context: ZoneContext, layer: ZoneLayer, index: number
       }));
     }),
   );
-  const named = layer.medium
-    ? (context.catalogue.products.get(layer.medium)?.name.toLowerCase() ?? layer.medium)
-    : "no paint left to choose from";
+  const named = layer.medium ? (context.catalogue.products.get(layer.medium)?.name.toLowerCase() ?? layer.medium) : "no paint left to choose from";
   return {
     name: `layer-${index + 1}`,
     options,

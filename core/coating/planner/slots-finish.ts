@@ -71,9 +71,7 @@ export function heatSetting(context: ZoneContext): Slot | null {
   if (context.route !== "bake" || context.zone.treatment === "protect") return null;
   const ranges = allowed(context).flatMap((product) => (product.bakeable ? [product.bakeable] : []));
   const limit = context.material.bakeMaxC.value ?? 0;
-  const temperatures = [...new Set(ranges.flatMap((range) => [range.lowerC, range.higherC]))]
-    .filter((celsius) => celsius <= limit)
-    .sort((a, b) => a - b);
+  const temperatures = [...new Set(ranges.flatMap((range) => [range.lowerC, range.higherC]))].filter((celsius) => celsius <= limit).sort((a, b) => a - b);
   const holdMin = Math.max(0, ...ranges.map((range) => range.holdMin));
   const options = temperatures.map((temperatureC): Option => ({
     key: `bake-${temperatureC}`,
@@ -91,12 +89,7 @@ export function heatSetting(context: ZoneContext): Slot | null {
       }),
     ],
   }));
-  return {
-    name: "heat",
-    options,
-    school: true,
-    unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}`,
-  };
+  return { name: "heat", options, school: true, unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}` };
 }
 
 /** Leave to cure before it is washed, wrapped or planted. */

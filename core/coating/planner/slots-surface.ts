@@ -89,12 +89,7 @@ export function levelling(context: ZoneContext): Slot | null {
       dustOff(context, product.id, PHASE.level),
     ],
   }));
-  return {
-    name: "levelling",
-    options: [...options, asked ? { ...NONE, strain: 4 } : NONE],
-    school: true,
-    unmet: "nothing fills this surface",
-  };
+  return { name: "levelling", options: [...options, asked ? { ...NONE, strain: 4 } : NONE], school: true, unmet: "nothing fills this surface" };
 }
 
 /** Bare wood is sanded once before anything. */
@@ -114,9 +109,7 @@ export function sizing(context: ZoneContext): Slot | null {
   const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
   const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
   if (!filled && !staysBare) return null;
-  const text = staysBare
-    ? "a clear film darkens bare stone; a size first keeps it lighter"
-    : "water softens filler again until it is locked";
+  const text = staysBare ? "a clear film darkens bare stone; a size first keeps it lighter" : "water softens filler again until it is locked";
   const sizes = allowed(context).filter(
     (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
   );
@@ -129,9 +122,7 @@ export function sizing(context: ZoneContext): Slot | null {
         coats: 1,
         thinning: null,
         because: because(staysBare ? "stays-light" : "filler-locked", text),
-        checks: staysBare
-          ? ["Test on the back first and let it dry: wet, it always looks dark."]
-          : ["The filler no longer darkens under a damp finger."],
+        checks: staysBare ? ["Test on the back first and let it dry: wet, it always looks dark."] : ["The filler no longer darkens under a damp finger."],
       }),
     ],
   }));
@@ -139,8 +130,7 @@ export function sizing(context: ZoneContext): Slot | null {
 }
 
 function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boolean }): { code: string; text: string } {
-  if (traits.grip && context.surface === "slick")
-    return { code: "hold", text: `${context.material.name.toLowerCase()} gives paint no grip of its own` };
+  if (traits.grip && context.surface === "slick") return { code: "hold", text: `${context.material.name.toLowerCase()} gives paint no grip of its own` };
   if (traits.blocks) return { code: "stains-held", text: "it holds back the brown that water draws out of the wood" };
   if (context.zone.template.exposure === "contents")
     return { code: "wall-sealed", text: "once it is primed inside and out, water no longer creeps through the wall and lifts the paint" };

@@ -7,9 +7,7 @@ const MOST_CANDIDATES = 5;
 
 /** What makes two plans different at the bench: route, products in their roles, heat. Not coats or sheen. */
 function signature(candidate: Candidate): string {
-  const steps = candidate.zones.flatMap((zone) =>
-    zone.steps.map((step) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
-  );
+  const steps = candidate.zones.flatMap((zone) => zone.steps.map((step) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`));
   return [candidate.route, ...steps].join("|");
 }
 
@@ -83,9 +81,7 @@ export function titled(found: readonly Found[]): readonly Candidate[] {
     const options = [
       ...(index === 0 ? [TITLES.balanced] : []),
       ...TRAITS.filter((trait) => others.length > 0 && trait.wins(candidate, others)).map((trait) => trait.title),
-      ...(measure === "gentle" && candidate.scores.harshness === 0 && others.some((other) => other.scores.harshness > 0)
-        ? [TITLES.gentle]
-        : []),
+      ...(measure === "gentle" && candidate.scores.harshness === 0 && others.some((other) => other.scores.harshness > 0) ? [TITLES.gentle] : []),
     ];
     const title = options.find((one) => !used.has(one)) ?? `With ${ownWay(candidate, candidates[0]!)}`;
     used.add(title);

@@ -141,13 +141,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         if (!coversField(fact) || (technique !== undefined && technique !== "solid")) return [];
         const enough = coatsToLookSolid(fact.product!.film.contrastRatio, colour, colourBeneath(stack, fact));
         if (coats >= enough) return [];
-        return [
-          {
-            at: fact,
-            words: { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: String(enough) },
-            change: set(fact, "coats", enough),
-          },
-        ];
+        return [{ at: fact, words: { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: String(enough) }, change: set(fact, "coats", enough) }];
       }),
   },
   {
@@ -188,8 +182,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const lower = filmsBelow(stack, fact)
           .filter((below) => !isLoose(below))
           .at(-1);
-        if (!lower || fact.step.while === "wet" || has(lower, "fill") || fact.step.role === "seal" || crossesOilAndWater(fact, lower))
-          return [];
+        if (!lower || fact.step.while === "wet" || has(lower, "fill") || fact.step.role === "seal" || crossesOilAndWater(fact, lower)) return [];
         return shortWait(stack, lower, fact, leastWaitMin(fact, lower, stack) ?? 0, (short) => ({
           words: under(lower, stack),
           change: waitFix(fact, short, "dry-to-recoat"),
@@ -225,10 +218,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
           stack.steps
             .slice(fact.index + 1)
             .some(
-              (over) =>
-                isFilm(over) &&
-                isWaterborne(over) &&
-                (isClear(over) || over.step.colour === undefined || lightness(over.step.colour) > LIGHT_ABOVE),
+              (over) => isFilm(over) && isWaterborne(over) && (isClear(over) || over.step.colour === undefined || lightness(over.step.colour) > LIGHT_ABOVE),
             ),
         )
         .map((fact) => ({ at: fact, change: swap(fact, stack.material.surface === "slick" ? "dry-erase-marker" : "graphite-pencil") })),
@@ -262,9 +252,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
       films(stack)
         .filter(
           (fact) =>
-            fact.product!.drying.by === "oxidation" &&
-            fact.step.marks !== undefined &&
-            (fact.wetMicrons ?? 0) > (fact.product!.film.maxWetMicrons ?? Infinity),
+            fact.product!.drying.by === "oxidation" && fact.step.marks !== undefined && (fact.wetMicrons ?? 0) > (fact.product!.film.maxWetMicrons ?? Infinity),
         )
         .map((fact) => ({
           at: fact,

@@ -10,9 +10,7 @@ import { heatSteps, rulesUnder, seals, shortWait, under } from "./help";
 function takenOff(stack: StackFacts, guide: StepFact, before: StepFact): boolean {
   return stack.steps
     .slice(guide.index + 1, before.index)
-    .some(
-      (fact) => fact.step.role === "unmark" && (fact.step.product === guide.aid?.guide?.takenOffBy || fact.aid?.removes.includes("dust")),
-    );
+    .some((fact) => fact.step.role === "unmark" && (fact.step.product === guide.aid?.guide?.takenOffBy || fact.aid?.removes.includes("dust")));
 }
 
 function colourBelow(stack: StackFacts, fact: StepFact): readonly StepFact[] {
@@ -113,11 +111,7 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
               {
                 at: off,
                 words: under(lower, stack),
-                change: set(off, "waitBefore", {
-                  min: Math.ceil(lower.product.drying.recoat?.typical ?? 60),
-                  until: "set-to-touch",
-                  set: "hers",
-                }),
+                change: set(off, "waitBefore", { min: Math.ceil(lower.product.drying.recoat?.typical ?? 60), until: "set-to-touch", set: "hers" }),
               },
             ]
           : [];
@@ -134,9 +128,7 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
       withRole(stack, "mask").flatMap((mask) => {
         const over = seals(stack).find((fact) => fact.index > mask.index);
         const lifted = over && stack.steps.slice(mask.index, over.index).some((fact) => fact.step.role === "unmask");
-        return over && !lifted
-          ? [{ at: over, words: { mask: stepWord(mask, stack) }, change: addBefore(stack, over, aidStep("unmask", "peel")) }]
-          : [];
+        return over && !lifted ? [{ at: over, words: { mask: stepWord(mask, stack) }, change: addBefore(stack, over, aidStep("unmask", "peel")) }] : [];
       }),
   },
   {

@@ -24,9 +24,7 @@ export function filmsWhereBare(code: string) {
     const bare = stack.zone.mustStayBare;
     const laid = films(stack);
     const first = laid[0];
-    return bare?.code === code && first
-      ? [{ at: first, words: { because: bare.why }, change: stack.steps.flatMap((fact) => remove(fact)) }]
-      : [];
+    return bare?.code === code && first ? [{ at: first, words: { because: bare.why }, change: stack.steps.flatMap((fact) => remove(fact)) }] : [];
   };
 }
 
@@ -100,9 +98,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
         const vapour = below && (below.aid?.vapour || below.product?.carrier === "solvent");
         if (!below || !vapour) return [];
         const waited = waitedBetween(stack, below, oven);
-        return waited !== undefined && waited < 10
-          ? [{ at: oven, words: under(below, stack), change: waitFix(oven, 24 * 60, "dry-through") }]
-          : [];
+        return waited !== undefined && waited < 10 ? [{ at: oven, words: under(below, stack), change: waitFix(oven, 24 * 60, "dry-through") }] : [];
       }),
   },
   {
@@ -149,26 +145,13 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     fix: "Use a polyurethane, and coasters.",
     find: (stack) => {
       const last = films(stack).at(-1);
-      if (
-        !last ||
-        stack.zone.template.exposure !== "carrying" ||
-        !stack.uses.some((use) => use.hotThings) ||
-        last.product!.maxTempC >= HOT_CUP_C
-      )
-        return [];
+      if (!last || stack.zone.template.exposure !== "carrying" || !stack.uses.some((use) => use.hotThings) || last.product!.maxTempC >= HOT_CUP_C) return [];
       const hard = suitable(
         stack,
-        (product) =>
-          product.jobs.includes("seal") && product.maxTempC >= HOT_CUP_C && stack.zone.wears.every((wear) => product.resists[wear]),
+        (product) => product.jobs.includes("seal") && product.maxTempC >= HOT_CUP_C && stack.zone.wears.every((wear) => product.resists[wear]),
       );
       return [
-        {
-          at: last,
-          change:
-            isFilm(last) && !isColour(last)
-              ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats }))
-              : [],
-        },
+        { at: last, change: isFilm(last) && !isColour(last) ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats })) : [] },
       ];
     },
   },

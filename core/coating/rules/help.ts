@@ -103,5 +103,4 @@ export function isBaked(stack: StackFacts): boolean {
   return heatSteps(stack).length > 0;
 }
 
-export const asChange = (product: ProductClass | null, make: (id: ProductId) => readonly Change[]): readonly Change[] =>
-  product ? make(product.id) : [];
+export const asChange = (product: ProductClass | null, make: (id: ProductId) => readonly Change[]): readonly Change[] => (product ? make(product.id) : []);

@@ -112,9 +112,7 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     "Sanding dust of {material} and filler harms lungs",
     "stone and clay hold silica, and hardwood dust is a carcinogen",
     "Wear a particle mask (FFP2 or FFP3, N95 or P100), wet-sand where the surface allows it, and vacuum.",
-    (stack) =>
-      any(stack, (fact) => fact.aid?.makesDust === true) &&
-      (stack.material.traits.includes("silica-dust") || any(stack, (fact) => has(fact, "fill"))),
+    (stack) => any(stack, (fact) => fact.aid?.makesDust === true) && (stack.material.traits.includes("silica-dust") || any(stack, (fact) => has(fact, "fill"))),
   ),
   caution(
     "resin-off-ratio",
@@ -138,8 +136,7 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     "Sprays, solvents and alcohol need moving air and no flame",
     "the vapour harms, and it burns",
     "Work outdoors or well ventilated with an organic-vapour mask; no flames; children away.",
-    (stack) =>
-      any(stack, (fact) => (fact.product?.carrier === "solvent" && fact.product.methods[0] !== "pen") || fact.aid?.vapour === true),
+    (stack) => any(stack, (fact) => (fact.product?.carrier === "solvent" && fact.product.methods[0] !== "pen") || fact.aid?.vapour === true),
   ),
   caution(
     "oily-rags",

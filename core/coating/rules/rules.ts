@@ -8,12 +8,4 @@ import { SEALING_RULES } from "./sealing";
 import { SURFACE_RULES } from "./surface";
 
 /** Every rule of the trade the engine judges by, in the order of the work. */
-export const RULES: readonly Rule[] = [
-  ...SURFACE_RULES,
-  ...GROUND_RULES,
-  ...GUIDE_RULES,
-  ...SEALING_RULES,
-  ...HEAT_RULES,
-  ...PEOPLE_RULES,
-  ...ROOM_RULES,
-];
+export const RULES: readonly Rule[] = [...SURFACE_RULES, ...GROUND_RULES, ...GUIDE_RULES, ...SEALING_RULES, ...HEAT_RULES, ...PEOPLE_RULES, ...ROOM_RULES];

@@ -47,10 +47,7 @@ function sealOver(stack: StackFacts, last: StepFact) {
   return asChange(sealerFor(stack), (id) => {
     const product = stack.catalogue.products.get(id)!;
     if (isClear(last) && last.step.role === "seal")
-      return swap(last, id, {
-        coats: product.coats,
-        sheen: product.sheens.includes(stack.piece.finish) ? stack.piece.finish : product.sheens[0],
-      });
+      return swap(last, id, { coats: product.coats, sheen: product.sheens.includes(stack.piece.finish) ? stack.piece.finish : product.sheens[0] });
     return addAfter(stack, last, {
       role: "seal",
       product: id,
@@ -74,9 +71,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       films(stack).flatMap((fact) => {
         const below = [...filmsBelow(stack, fact)].reverse();
         const stopAt = below.findIndex((lower) => has(lower, "lock") && lower.product!.methods[0] === "spray");
-        const bare = (stopAt < 0 ? below : below.slice(0, stopAt)).find(
-          (lower) => lower.product!.rewettable || lower.product!.traits.includes("ink"),
-        );
+        const bare = (stopAt < 0 ? below : below.slice(0, stopAt)).find((lower) => lower.product!.rewettable || lower.product!.traits.includes("ink"));
         if (!bare || !isWorkedWet(fact) || fact.product!.rewettable) return [];
         const severity = bare.product!.rewettable ? ("stop" as const) : ("warn" as const);
         const spray = suitable(
@@ -92,9 +87,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
             culprits: [fact, bare],
             words: under(bare, stack),
             severity,
-            change: asChange(spray, (id) =>
-              isClear(fact) ? swap(fact, id, { coats: 3 }) : addBefore(stack, fact, { role: "lock", product: id, coats: 2 }),
-            ),
+            change: asChange(spray, (id) => (isClear(fact) ? swap(fact, id, { coats: 3 }) : addBefore(stack, fact, { role: "lock", product: id, coats: 2 }))),
           },
         ];
       }),
@@ -219,19 +212,14 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     message: "{step} will darken the bare {material}",
     why: "any clear film fills the pores, as water does, and the stone looks wet",
     fix: "Size it first, which keeps it lighter (test on the back), or lay an opaque ground under the motif.",
-    provenance: {
-      kind: "published",
-      source: "Lekner & Dorf, Why some things are darker when wet, 1988; the size as a remedy is common practice",
-    },
+    provenance: { kind: "published", source: "Lekner & Dorf, Why some things are darker when wet, 1988; the size as a remedy is common practice" },
     find: (stack) => {
       if (!stack.material.traits.includes("darkens-under-film")) return [];
       const bare = onBare(stack).find(
         (fact) =>
           isClear(fact) &&
           fact.step.role !== "size" &&
-          !films(stack).some(
-            (above) => above.index > fact.index && coversField(above) && (isColour(above) || above.product!.traits.includes("pale")),
-          ),
+          !films(stack).some((above) => above.index > fact.index && coversField(above) && (isColour(above) || above.product!.traits.includes("pale"))),
       );
       const sized = onBare(stack).find((fact) => fact.step.role === "size" && !fact.product!.traits.includes("pale"));
       const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).at(-1) : undefined;
@@ -278,10 +266,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       stack.uses.some((use) => use.sun)
         ? films(stack)
             .filter((fact) => fact.product!.traits.includes("yellows-in-sun"))
-            .map((fact) => ({
-              at: fact,
-              change: asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })),
-            }))
+            .map((fact) => ({ at: fact, change: asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })) }))
         : [],
   },
   {
@@ -329,9 +314,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     find: (stack) => {
       const last = lastFilm(stack);
       if (!last || stack.zone.template.exposure !== "underside" || isClear(last)) return [];
-      const dark = films(stack).some(
-        (fact) => coversField(fact) && fact.step.colour !== undefined && lightness(fact.step.colour) < DARK_BELOW,
-      );
+      const dark = films(stack).some((fact) => coversField(fact) && fact.step.colour !== undefined && lightness(fact.step.colour) < DARK_BELOW);
       return dark && !last.product!.standsAlone.rub ? [{ at: last, change: sealOver(stack, last) }] : [];
     },
   },
@@ -372,21 +355,13 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       const inside = stack.others.find((other) => other.zone.zone === contents.zone);
       if (!inside) return [{ at: last, unknown: "If the inside is left bare" }];
       if (films(inside).some((fact) => fact.product!.resists["wet-soil"])) return [];
-      const sealer = suitable(
-        stack,
-        (product) => product.resists["wet-soil"] !== undefined && product.grips.includes(stack.material.surface),
-      );
+      const sealer = suitable(stack, (product) => product.resists["wet-soil"] !== undefined && product.grips.includes(stack.material.surface));
       const inFilm = lastFilm(inside);
       return [
         {
           at: last,
           change: asChange(sealer, (id) => [
-            {
-              op: "add",
-              zone: contents.zone,
-              at: inFilm ? { after: inFilm.step.id } : { start: true },
-              step: { role: "seal", product: id, coats: 2 },
-            },
+            { op: "add", zone: contents.zone, at: inFilm ? { after: inFilm.step.id } : { start: true }, step: { role: "seal", product: id, coats: 2 } },
           ]),
         },
       ];
@@ -423,8 +398,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     find: (stack) => {
       const sealed = seals(stack).filter((fact) => isFilm(fact) && !isLoose(fact));
       const [lower, upper] = [sealed.at(-2), sealed.at(-1)];
-      if (!lower || !upper || lower.step.product === upper.step.product || lower.product!.methods[0] !== upper.product!.methods[0])
-        return [];
+      if (!lower || !upper || lower.step.product === upper.step.product || lower.product!.methods[0] !== upper.product!.methods[0]) return [];
       return upper.index === lower.index + 1 ? [{ at: upper, words: { under: stepWord(lower, stack) }, change: remove(lower) }] : [];
     },
   },

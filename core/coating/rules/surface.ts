@@ -4,19 +4,7 @@ import { coversField, filmsBelow, films, has, isColour, isFilm, isLoose, isWater
 import type { StackFacts, StepFact } from "../facts";
 import type { Hit, Rule } from "../rule";
 import { bodyDryMin, waitedBetween } from "../waits";
-import {
-  addCleaning,
-  asChange,
-  cleanedOf,
-  firstFilm,
-  isOutdoors,
-  onBare,
-  rulesUnder,
-  shortWait,
-  suitable,
-  tooThirstyFor,
-  under,
-} from "./help";
+import { addCleaning, asChange, cleanedOf, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
 
 function without(stack: StackFacts, id: string) {
   return setPiece(
@@ -63,9 +51,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const first = firstFilm(stack);
       const greasy = stack.material.surface === "slick" || stack.conditions.some((condition) => condition.soil === "grease");
       if (!first || !greasy || cleanedOf(stack, "grease")) return [];
-      return [
-        { at: first, change: addCleaning(stack, ["soap-wash", ...(stack.piece.constraints.childSafe ? [] : ["isopropyl-alcohol"])]) },
-      ];
+      return [{ at: first, change: addCleaning(stack, ["soap-wash", ...(stack.piece.constraints.childSafe ? [] : ["isopropyl-alcohol"])]) }];
     },
   },
   {
@@ -121,9 +107,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       withRole(stack, "fill").flatMap((fill) => {
         const next = stack.steps[fill.index + 1];
         const needed = fill.product?.drying.recoat?.min ?? 0;
-        return next
-          ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") }))
-          : [];
+        return next ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") })) : [];
       }),
   },
   {
@@ -162,25 +146,20 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       return onBare(stack).flatMap((fact) => {
         if (isLoose(fact)) return [];
         const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
-        const holds =
-          fact.product!.grips.includes("slick") || (slick && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
+        const holds = fact.product!.grips.includes("slick") || (slick && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
         if (holds || (!slick && scuffed)) return [];
         if (!slick)
           return [
             {
               at: fact,
-              change: [
-                ...addBefore(stack, fact, aidStep("sand", "scuffing")),
-                ...addBefore(stack, fact, aidStep("dust-off", stack.material.dustOff)),
-              ],
+              change: [...addBefore(stack, fact, aidStep("sand", "scuffing")), ...addBefore(stack, fact, aidStep("dust-off", stack.material.dustOff))],
             },
           ];
         const holding =
           isColour(fact) && !coversField(fact)
             ? suitable(
                 stack,
-                (product) =>
-                  product.grips.includes("slick") && fact.step.technique !== undefined && product.techniques.includes(fact.step.technique),
+                (product) => product.grips.includes("slick") && fact.step.technique !== undefined && product.techniques.includes(fact.step.technique),
               )
             : suitable(stack, (product) => product.jobs.includes("grip") && product.grips.includes("slick"));
         return [
@@ -203,9 +182,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     why: "a new coat comes off with what it lies on",
     fix: "Test it for lead first. If it is safe, take it back to sound paint and say so here; else leave it, or ask a professional.",
     find: (stack) =>
-      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint")
-        ? [{ at: null, change: without(stack, "flaking-old-paint") }]
-        : [],
+      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint") ? [{ at: null, change: without(stack, "flaking-old-paint") }] : [],
   },
   {
     code: "lead-sand",
@@ -274,13 +251,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const sanded = stack.steps.slice(first.index + 1, next?.index).some((fact) => fact.aid?.givesKey);
       if (!next || sanded) return [];
       return [
-        {
-          at: first,
-          change: [
-            ...addAfter(stack, first, aidStep("dust-off", stack.material.dustOff)),
-            ...addAfter(stack, first, aidStep("sand", "sanding")),
-          ],
-        },
+        { at: first, change: [...addAfter(stack, first, aidStep("dust-off", stack.material.dustOff)), ...addAfter(stack, first, aidStep("sand", "sanding"))] },
       ];
     },
   },
@@ -304,12 +275,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
       const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
       return [
-        {
-          at: light,
-          change: asChange(blocker, (id) =>
-            ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }),
-          ),
-        },
+        { at: light, change: asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))) },
       ];
     },
   },
