@@ -133,7 +133,13 @@ function BandShape({ band, x, width, fill }: { band: Band; x: number; width: num
       <rect x={x} y={y} width={width} height={height} rx="2" fill={fill} {...edge} strokeDasharray={step.method === "spray" ? "1 3" : undefined} />
       {step.sheen === "gloss" && <rect x={x + 4} y={y + 2.5} width={width - 8} height="2" fill="#ffffff" opacity="0.75" />}
       {Array.from({ length: step.coats - 1 }, (_unused, index) => (
-        <path key={index} d={`M${x} ${y + (height * (index + 1)) / step.coats}h${width}`} stroke="#1d2225" strokeOpacity="0.25" strokeDasharray="5 3" />
+        <path
+          key={index}
+          d={`M${x + width * 0.72} ${y + (height * (index + 1)) / step.coats}h${width * 0.28}`}
+          stroke="#1d2225"
+          strokeOpacity="0.25"
+          strokeDasharray="5 3"
+        />
       ))}
     </>
   );

@@ -13,7 +13,8 @@ export interface Hit {
   readonly change?: readonly Change[];
   /** Raised or lowered by use. */
   readonly severity?: Severity;
-  /** The steps that are at fault together, whatever else is in the stack: lets the search skip every stack that has them all. */
+  /** The steps that are at fault together, whatever else is in the stack: lets the search skip every stack that has them all. Empty: it is
+   * no step's fault, and every stack has it. */
   readonly culprits?: readonly StepFact[];
   /** What decides is not known: said as a note with "if". */
   readonly unknown?: string;

@@ -9,6 +9,8 @@ import type { Assumption, CompletePiece, Piece, Room } from "./piece";
 export const USUAL_ROOM: Room = { temperatureC: 21, relativeHumidity: 0.55, airflow: "still" };
 /** Taken when she names no colour. */
 export const USUAL_BASE_COLOUR = "#2f4a5a";
+/** The second colour where there is more than one kind of decoration. */
+const USUAL_ACCENT = "#d9822b";
 export const USUAL_MARK_COLOURS = { onDark: "#f4efe2", onLight: "#2f4a5a" } as const;
 
 /** Mean of red, green and blue, 0–255: enough to tell a light ground from a dark one. */
@@ -74,7 +76,12 @@ export function completePiece(piece: Piece, catalogue: Catalogue): Completed {
         given.colours ??
         (layered.colours.length > 0 || !marked
           ? layered.colours
-          : orAssume(undefined, "decoration.colours", [usualMark], onDark ? "off-white for the decoration" : "a deep sea blue for the decoration")),
+          : orAssume(
+              undefined,
+              "decoration.colours",
+              techniques.length > 1 ? [usualMark, USUAL_ACCENT] : [usualMark],
+              onDark ? "off-white for the decoration" : "a deep sea blue for the decoration",
+            )),
       bareZones: given.bareZones ?? [],
       layers: given.layers ?? [],
     },

@@ -13,7 +13,7 @@ const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, v
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="border-t-2 border-line pt-3 first:border-t-0 first:pt-0">
-      <h3 className="mb-2 text-lg">{title}</h3>
+      <h2 className="mb-2 text-lg">{title}</h2>
       {children}
     </section>
   );

@@ -3,13 +3,15 @@ import { data, Link, redirect, useFetcher, useRevalidator } from "react-router";
 import { Trash2 } from "lucide-react";
 import { pieceId, planId } from "#core/catalogue/ids";
 import { alikeZones } from "#core/coating/alike-zones";
+import { partsOfWork, stepNumbers } from "#core/coating/parts-of-work";
+import { changePiece } from "#core/coating/apply-changes";
 import type { Change } from "#core/coating/change";
 import type { Candidate } from "#core/coating/plan";
 import type { PieceRecord } from "#core/formats/records";
 import { sayDuration } from "#core/units/duration";
 import { CoatSection } from "~/components/coat-section";
 import { nameIn, useMenu } from "~/components/use-menu";
-import { zoneName } from "~/components/words";
+import { zoneName, zoneNames } from "~/components/words";
 import { pieceById, removePiece, savePiece } from "~/store/pieces";
 import type { Saved } from "~/store/pieces";
 import { addEdits, clearEdits, planById, planFor } from "~/store/plans";
@@ -70,19 +72,26 @@ export async function clientAction({ request, params }: Route.ClientActionArgs):
   }
 }
 
-/** Saves through the route's action; remembers a clash until she has decided. */
-function useSaving(record: PieceRecord) {
+/**
+ * Saves through the route's action. What she did shows at once, before the notebook has answered; a clash is remembered
+ * until she has decided.
+ */
+function useSaving(kept: PieceRecord) {
   const fetcher = useFetcher<Answer>();
   const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
   const [asked, setAsked] = useState<readonly Change[]>([]);
+  const [ahead, setAhead] = useState<{ readonly rev: number; readonly changes: readonly Change[] }>({ rev: 0, changes: [] });
+  const record = ahead.rev === kept.rev ? { ...kept, piece: changePiece(kept.piece, ahead.changes) } : kept;
   const [dismissed, setDismissed] = useState<unknown>(null);
   const clash = fetcher.data?.kind === "clash" && fetcher.data !== dismissed ? fetcher.data : null;
   return {
+    record,
     send,
     clash,
     saving: fetcher.state !== "idle",
     save: (changes: readonly Change[], seen: PieceRecord) => {
       setAsked(changes);
+      setAhead((before) => ({ rev: kept.rev, changes: before.rev === kept.rev ? [...before.changes, ...changes] : changes }));
       send({ intent: "change", seen, changes });
     },
     takeTheirs: () => setDismissed(fetcher.data),
@@ -112,10 +121,10 @@ function useOtherTabs(): boolean {
 }
 
 export default function PiecePage({ loaderData }: Route.ComponentProps) {
-  const { record, plan } = loaderData;
+  const { plan } = loaderData;
   const menu = useMenu();
-  const { view, busy, failed } = usePlan(record, plan);
-  const { send, save, clash, takeTheirs, keepMine } = useSaving(record);
+  const { record, send, save, clash, takeTheirs, keepMine } = useSaving(loaderData.record);
+  const { view, busy, failed } = usePlan(loaderData.record, plan);
   const tooOld = useOtherTabs();
   const { piece } = record;
   const shown = view?.shown ?? null;
@@ -240,7 +249,8 @@ interface PlanPartProps {
 function PlanPart({ shown, candidates, lost, edits, material, apply, choose, asPlanned }: PlanPartProps) {
   const menu = useMenu();
   const groups = alikeZones(shown.zones);
-  const numbers = new Map(groups.flatMap((group) => group.steps).map((step, index) => [step.id as string, index + 1]));
+  const parts = partsOfWork(groups, shown.order);
+  const numbers = stepNumbers(parts, groups);
   const urgent = shown.findings.filter((one) => one.severity !== "safety");
   const cautions = shown.findings.filter((one) => one.severity === "safety");
   return (
@@ -268,8 +278,15 @@ function PlanPart({ shown, candidates, lost, edits, material, apply, choose, asP
       <div className="mt-5">
         <Candidates candidates={candidates} chosen={shown.id} choose={choose} />
       </div>
-      {groups.map((group) => (
-        <Steps key={group.zones.join("+")} group={group} menu={menu} numbers={numbers} apply={apply} />
+      {parts.map((part) => (
+        <Steps
+          key={part.key}
+          title={part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
+          steps={part.steps}
+          menu={menu}
+          numbers={numbers}
+          apply={apply}
+        />
       ))}
       {cautions.length > 0 && (
         <section className="mt-6">

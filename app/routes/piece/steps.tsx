@@ -1,11 +1,10 @@
 import { Clock } from "lucide-react";
-import type { ZoneGroup } from "#core/coating/alike-zones";
 import type { Change } from "#core/coating/change";
 import type { Step } from "#core/coating/plan";
 import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
-import { stepTitle, waitText, zoneNames } from "~/components/words";
+import { stepTitle, waitText } from "~/components/words";
 
 const MAX_COATS = 12;
 
@@ -55,23 +54,25 @@ function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: 
   );
 }
 
-/** The steps of one zone, or of zones treated alike, in order and with reasons. */
+/** The steps of one part of the work, in order and with reasons. */
 export function Steps({
-  group,
+  title: heading,
+  steps,
   menu,
   numbers,
   apply,
 }: {
-  group: ZoneGroup;
+  title: string;
+  steps: readonly Step[];
   menu: Menu;
   numbers: ReadonlyMap<string, number>;
   apply: (changes: readonly Change[]) => void;
 }) {
   return (
-    <section className="mt-6" aria-label={`Steps: ${zoneNames(group.zones)}`}>
-      <h3 className="text-xl">{zoneNames(group.zones)}</h3>
+    <section className="mt-6" aria-label={`Steps: ${heading}`}>
+      <h3 className="text-xl">{heading}</h3>
       <ol className="mt-2 grid gap-2">
-        {group.steps.map((step) => {
+        {steps.map((step) => {
           const title = stepTitle(step, menu);
           return (
             <li

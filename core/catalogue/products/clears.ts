@@ -45,6 +45,7 @@ export const CLEARS: readonly ProductClass[] = [
     name: "Waterborne polyurethane",
     means: "hard wear, trays",
     rank: 1,
+    usualOn: ["wood"],
     jobs: ["seal"],
     binder: "polyurethane",
     film: { volumeSolidsPercent: 33, wetMicrons: 70, densityKgL: 1.03 },

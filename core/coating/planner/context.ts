@@ -17,10 +17,17 @@ export interface ZoneContext extends PieceFacts {
   readonly surface: Surface;
 }
 
-/** Products the constraints leave, in the order of the catalogue. */
+/** Does this class film in her room, as far as cold goes? */
+export function warmEnoughFor(product: ProductClass, context: PieceFacts): boolean {
+  return product.drying.minC <= context.room.temperatureC;
+}
+
+/** Products the constraints and the room leave, in the order of the catalogue. */
 export function allowed(context: PieceFacts): readonly ProductClass[] {
   const { avoid, childSafe } = context.piece.constraints;
-  return [...context.catalogue.products.values()].filter((product) => !avoid.includes(product.id) && (!childSafe || product.childSafe));
+  return [...context.catalogue.products.values()].filter(
+    (product) => !avoid.includes(product.id) && (!childSafe || product.childSafe) && warmEnoughFor(product, context),
+  );
 }
 
 export function allowedAid(context: PieceFacts, id: ProductId): Aid | null {

@@ -99,6 +99,9 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
   return ways;
 }
 
+/** Two changes together are tried among the smallest ways only. */
+const FIRST_WAYS = 7;
+
 const LAST_RESORT: Relaxation = {
   text: "a plain piece for the shelf indoors",
   changes: [
@@ -121,8 +124,8 @@ export function nearestTo(piece: Piece, catalogue: Catalogue, plans: (piece: Pie
   const ways = relaxations(piece, catalogue);
   const one = ways.find((way) => plans(changePiece(piece, way.changes)));
   if (one) return { changes: one.changes, text: one.text };
-  for (const [index, first] of ways.entries()) {
-    for (const second of ways.slice(index + 1)) {
+  for (const [index, first] of ways.slice(0, FIRST_WAYS).entries()) {
+    for (const second of ways.slice(index + 1, FIRST_WAYS)) {
       const changes = [...first.changes, ...second.changes];
       if (plans(changePiece(piece, changes))) return { changes, text: `${first.text}, and ${second.text}` };
     }

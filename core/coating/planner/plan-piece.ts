@@ -8,7 +8,7 @@ import { mainZone } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "../candidate";
 import { pieceFacts } from "../facts";
-import type { PieceFacts } from "../facts";
+import type { PieceFacts, StackFacts } from "../facts";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../plan";
 import type { Candidate, PlanSet, StepChoice, ZoneSteps } from "../plan";
 import type { Rule } from "../rule";
@@ -57,6 +57,11 @@ function routesOf(facts: PieceFacts): readonly Route[] {
 
 type Planned = { readonly zones: readonly ZoneSteps<StepChoice>[] } | { readonly zones: null; readonly why: string; readonly code: string };
 
+/** What was chosen of a stack; its waits are worked out again with the whole plan. */
+function choicesIn({ zone, areaMm2 }: Zone, stack: StackFacts): ZoneSteps<StepChoice> {
+  return { zone, areaMm2, steps: stack.steps.map(({ step: { waitBefore: _wait, ...step } }) => step) };
+}
+
 /** Plans all zones of one route by one measure, the main zone first; the others prefer what is already bought. */
 function planZones(searches: readonly ZoneSearch[], measure: MeasureName, forced?: ReadonlyMap<string, string>): Planned {
   const owned = new Set<ProductId>();
@@ -64,8 +69,7 @@ function planZones(searches: readonly ZoneSearch[], measure: MeasureName, forced
   for (const [index, search] of searches.entries()) {
     const result = search.best(measure, owned, index === 0 ? forced : undefined);
     if (!result.stack) return { zones: null, why: result.why, code: result.code };
-    const { zone, areaMm2 } = search.context.zone;
-    zones.push({ zone, areaMm2, steps: result.stack.steps.map(({ step: { waitBefore: _wait, ...step } }) => step) });
+    zones.push(choicesIn(search.context.zone, result.stack));
     for (const { step } of result.stack.steps) owned.add(step.product);
   }
   return { zones };
@@ -137,8 +141,9 @@ export function canPlan(piece: Piece, catalogue: Catalogue, rules: readonly Rule
   return routesOf(facts).some((route) => {
     const searches = zonesToCoat(facts).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
     if (searches.length === 0) return false;
-    const planned = planZones(searches, "balanced");
-    if (!planned.zones) return false;
-    return makeCandidate(facts, columnOrder(facts, planned.zones), rules, { title: "", route }).findings.every((one) => one.severity !== "stop");
+    const zones = searches.map((search) => ({ context: search.context, ...search.any() }));
+    if (zones.some(({ stack }) => stack === null)) return false;
+    const choices = zones.flatMap(({ context, stack }) => (stack ? [choicesIn(context.zone, stack)] : []));
+    return makeCandidate(facts, columnOrder(facts, choices), rules, { title: "", route }).findings.every((one) => one.severity !== "stop");
   });
 }

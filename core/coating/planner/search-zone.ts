@@ -3,6 +3,7 @@ import type { StackFacts } from "../facts";
 import type { Rule } from "../rule";
 import { assemble } from "./assemble";
 import { cheapestFirst } from "./cheapest-first";
+import { warmEnoughFor } from "./context";
 import type { ZoneContext } from "./context";
 import type { Option, Slot } from "./draft";
 import { costOf, weigh } from "./measures";
@@ -11,7 +12,9 @@ import { slotsOf } from "./slots";
 import { avoidableCodes, faultsOf } from "./verdict";
 
 /** Stacks judged and combinations walked before the search gives a zone up. */
-const MOST_JUDGED = 1200;
+const MOST_JUDGED = 400;
+/** Enough to know whether anything fits at all. */
+const MOST_JUDGED_FOR_ANY = 120;
 /** A school that does not come easily is not one worth showing. */
 const MOST_JUDGED_FOR_A_SCHOOL = 60;
 const MOST_WALKED = 60_000;
@@ -85,26 +88,44 @@ export class ZoneSearch {
    * @param forced slot name → option key: a school that is to be followed
    */
   best(measure: MeasureName, owned: ReadonlySet<ProductId>, forced: ReadonlyMap<string, string> = new Map()): ZoneResult {
+    return this.search(measure, owned, forced, forced.size > 0 ? MOST_JUDGED_FOR_A_SCHOOL : MOST_JUDGED, false);
+  }
+
+  /** The first stack that nothing stops: enough to know that there is one. */
+  any(): ZoneResult {
+    return this.search("balanced", new Set(), new Map(), MOST_JUDGED_FOR_ANY, true);
+  }
+
+  private search(measure: MeasureName, owned: ReadonlySet<ProductId>, forced: ReadonlyMap<string, string>, most: number, anyWillDo: boolean): ZoneResult {
     const empty = this.slots.find((slot) => slot.options.length === 0);
-    if (empty) return { stack: null, why: empty.unmet, code: "nothing-fits" };
+    if (empty) return { stack: null, ...this.nothingFor(empty) };
     const lists = this.slots.map((slot) => this.ranked(slot, measure, owned, forced.get(slot.name)));
     let best: { readonly total: number; readonly stack: StackFacts } | null = null;
     let walked = 0;
     const before = this.judged.size;
-    const most = forced.size > 0 ? MOST_JUDGED_FOR_A_SCHOOL : MOST_JUDGED;
     for (const { at, total } of cheapestFirst(lists.map((list) => list.map((entry) => entry.cost)))) {
       walked += 1;
       if ((best && total >= best.total) || walked > MOST_WALKED || this.judged.size - before > most) break;
       const options = at.map((position, list) => lists[list]![position]!.option);
+      if (this.conflicts.some((conflict) => conflict.stop && conflict.parts.length === 0)) break;
       const least = this.leastFault(options);
       if (least === "stop" || (best && total + least >= best.total)) continue;
       const { stack, stop, warns } = this.judge(options);
       if (stop !== null) continue;
       const weighed = total + warns * WARN_WEIGHT;
       if (!best || weighed < best.total) best = { total: weighed, stack };
+      if (anyWillDo) break;
     }
     if (best) return { stack: best.stack };
     return { stack: null, ...this.mainObstacle() };
+  }
+
+  /** Why a decision has no way left: the cold, if that is what took them. */
+  private nothingFor(slot: Slot): { why: string; code: string } {
+    const { context } = this;
+    const cold = [...context.catalogue.products.values()].some((product) => product.usual.rank === 0 && !warmEnoughFor(product, context));
+    const rule = cold ? this.rules.find((one) => one.code === "too-cold") : undefined;
+    return rule ? { why: rule.why, code: rule.code } : { why: slot.unmet, code: "nothing-fits" };
   }
 
   private ranked(slot: Slot, measure: MeasureName, owned: ReadonlySet<ProductId>, key: string | undefined) {
@@ -135,7 +156,9 @@ export class ZoneSearch {
     for (const fault of faults) {
       if (fault.severity === "stop") this.stops.set(fault.code, (this.stops.get(fault.code) ?? 0) + 1);
       const slots = fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
-      if (slots && slots.length > 0) this.conflicts.push({ stop: fault.severity === "stop", parts: slots.map((slot) => ({ slot, key: options[slot]!.key })) });
+      const always = fault.culprits?.length === 0;
+      if (always || (slots && slots.length > 0))
+        this.conflicts.push({ stop: fault.severity === "stop", parts: (slots ?? []).map((slot) => ({ slot, key: options[slot]!.key })) });
     }
     const stop = faults.find((fault) => fault.severity === "stop")?.code ?? null;
     const judged = { stack, stop, warns: stop ? 0 : faults.length };

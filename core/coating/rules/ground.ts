@@ -286,6 +286,8 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         .filter((fact) => {
           const { colour, technique } = fact.step;
           if (colour === undefined || technique === undefined || coversField(fact) || !isColour(fact)) return false;
+          // Flakes, mica and glitter read by their shine, not by their colour.
+          if (isLoose(fact) || fact.product!.traits.includes("shines")) return false;
           const beneath = colourBeneath(stack, fact);
           if (technique === "lettering") return Math.abs(lightness(colour) - lightness(beneath)) < LETTER_CONTRAST.value;
           return colourDifference(colour, beneath) < MARK_CONTRAST.value;

@@ -72,11 +72,12 @@ export function isOutdoors(stack: StackFacts): boolean {
   return stack.uses.some((use) => use.outdoors);
 }
 
-/** A product class of the catalogue that will do, first listed first; skips what she avoids and what a child may not use. */
+/** A product class of the catalogue that will do, first listed first; skips what she avoids, what a child may not use and what her room is too cold for. */
 export function suitable(stack: StackFacts, fits: (product: ProductClass) => boolean): ProductClass | null {
   const { avoid, childSafe } = stack.piece.constraints;
   for (const product of stack.catalogue.products.values()) {
-    if (!avoid.includes(product.id) && (!childSafe || product.childSafe) && fits(product)) return product;
+    const dries = product.drying.minC <= stack.room.temperatureC;
+    if (dries && !avoid.includes(product.id) && (!childSafe || product.childSafe) && fits(product)) return product;
   }
   return null;
 }

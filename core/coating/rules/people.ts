@@ -2,6 +2,7 @@ import { published } from "../../catalogue/provenance";
 import { remove, swap } from "../fixes";
 import { films, has, isFilm } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
+import type { Change } from "../change";
 import type { Hit, Rule } from "../rule";
 import { filmsWhereBare } from "./heat";
 import { asChange, heatSteps, rulesUnder, suitable } from "./help";
@@ -18,6 +19,21 @@ function forChildren(stack: StackFacts, fact: StepFact): Hit {
       (fact.step.technique === undefined || product.techniques.includes(fact.step.technique)),
   );
   return { at: fact, culprits: [fact], change: fact.product ? asChange(fits, (id) => swap(fact, id)) : remove(fact) };
+}
+
+/** Paints that wear only once baked give way to ones that set by themselves. */
+function withoutOven(stack: StackFacts): readonly Change[] {
+  const baked = films(stack).filter((fact) => fact.product!.bakeable && stack.zone.wears.some((wear) => !fact.product!.standsAlone[wear]));
+  return baked.flatMap((fact) => {
+    const airy = suitable(
+      stack,
+      (product) =>
+        product.grips.includes(stack.material.surface) &&
+        stack.zone.wears.every((wear) => product.standsAlone[wear]) &&
+        (fact.step.technique === undefined || product.techniques.includes(fact.step.technique)),
+    );
+    return asChange(airy, (id) => swap(fact, id));
+  });
 }
 
 function caution(
@@ -84,7 +100,8 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     message: "{step} is for an adult",
     why: "the oven burns, and paint fumes come off",
     fix: "Take the air route, or an adult does this step.",
-    find: (stack) => (stack.piece.constraints.childSafe ? heatSteps(stack).map((fact) => ({ at: fact, change: remove(fact) })) : []),
+    find: (stack) =>
+      stack.piece.constraints.childSafe ? heatSteps(stack).map((fact) => ({ at: fact, change: [...remove(fact), ...withoutOven(stack)] })) : [],
   },
   {
     code: "child-resin",

@@ -51,6 +51,7 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
       return [
         {
           at,
+          culprits: [],
           words: { here: percent(here) },
           severity: never || here > STOP_ABOVE_RH ? ("stop" as const) : ("warn" as const),
           change: setPiece("room.relativeHumidity", COMFORTABLE_RH),
@@ -85,6 +86,7 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
       return [
         {
           at,
+          culprits: [],
           words: { here: String(here) },
           severity: here > STOP_ABOVE_C ? ("stop" as const) : ("warn" as const),
           change: setPiece("room.temperatureC", COMFORTABLE_C),

@@ -2,7 +2,7 @@ import type { ProductClass } from "../../catalogue/product-class";
 import type { Wear } from "../../catalogue/use";
 import { DARK_BELOW, lightness } from "../../film/colour";
 import { MIN_PER_DAY } from "../../units/duration";
-import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
+import { addAfter, addBefore, aidStep, remove, set, setPiece, swap, waitFix } from "../fixes";
 import { coversField, films, filmsBelow, has, isClear, isColour, isFilm, isLoose, isWorkedWet, lastFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
@@ -353,7 +353,8 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       )
         return [];
       const inside = stack.others.find((other) => other.zone.zone === contents.zone);
-      if (!inside) return [{ at: last, unknown: "If the inside is left bare" }];
+      const wanted = stack.piece.decoration.bareZones.includes(contents.zone);
+      if (!inside) return wanted ? [{ at: last, change: setPiece("decoration.bareZones", []) }] : [{ at: last, unknown: "If the inside is left bare" }];
       if (films(inside).some((fact) => fact.product!.resists["wet-soil"])) return [];
       const sealer = suitable(stack, (product) => product.resists["wet-soil"] !== undefined && product.grips.includes(stack.material.surface));
       const inFilm = lastFilm(inside);

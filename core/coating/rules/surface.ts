@@ -2,6 +2,8 @@ import { lightness, LIGHT_ABOVE } from "../../film/colour";
 import { addAfter, addBefore, aidStep, remove, setPiece, swap, waitFix } from "../fixes";
 import { coversField, filmsBelow, films, has, isColour, isFilm, isLoose, isWaterborne, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
+import type { Change } from "../change";
+import { zoneWord } from "../judge";
 import type { Hit, Rule } from "../rule";
 import { bodyDryMin, waitedBetween } from "../waits";
 import { addCleaning, asChange, cleanedOf, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
@@ -142,7 +144,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     find: (stack) => {
       const oldFilm = stack.conditions.some((condition) => condition.oldFilm);
       const slick = stack.material.surface === "slick";
-      if (!slick && !oldFilm) return [];
+      // Flaking paint is stopped for its own sake; nothing can be keyed on it.
+      if ((!slick && !oldFilm) || stack.piece.conditions.includes("flaking-old-paint")) return [];
       return onBare(stack).flatMap((fact) => {
         if (isLoose(fact)) return [];
         const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
@@ -182,7 +185,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     why: "a new coat comes off with what it lies on",
     fix: "Test it for lead first. If it is safe, take it back to sound paint and say so here; else leave it, or ask a professional.",
     find: (stack) =>
-      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint") ? [{ at: null, change: without(stack, "flaking-old-paint") }] : [],
+      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint") ? [{ at: null, culprits: [], change: without(stack, "flaking-old-paint") }] : [],
   },
   {
     code: "lead-sand",
@@ -296,22 +299,19 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
   {
     code: "one-face-coated",
     when: "thin wood is coated on one face only",
-    message: "the {zone} stays bare while the other face is coated",
+    message: "the {back} stays bare while the {zone} is coated",
     why: "a film slows damp on one side only, so thin wood cups",
     fix: "Coat both faces alike.",
     find: (stack) => {
-      const bareFace = stack.zone.template.exposure === "underside" && films(stack).length === 0 && stack.material.surface === "wood";
-      return bareFace && stack.others.some((other) => films(other).length > 0)
-        ? [
-            {
-              at: null,
-              change: setPiece(
-                "decoration.bareZones",
-                stack.piece.decoration.bareZones.filter((zone) => zone !== stack.zone.zone),
-              ),
-            },
-          ]
-        : [];
+      if (stack.material.surface !== "wood" || !stack.zone.template.decorated || films(stack).length === 0) return [];
+      const back = stack.zones.find((zone) => zone.template.exposure === "underside");
+      const listed = stack.others.find((other) => other.zone === back);
+      const wanted = back !== undefined && stack.piece.decoration.bareZones.includes(back.zone);
+      if (!back || (listed ? films(listed).length > 0 : !wanted)) return [];
+      const alike = films(stack).filter((fact) => has(fact, "ground") || has(fact, "colour") || has(fact, "seal"));
+      const copies = [...alike].reverse().map(({ step: { id: _id, ...step } }): Change => ({ op: "add", zone: back.zone, at: { start: true }, step }));
+      const bareZones = stack.piece.decoration.bareZones.filter((zone) => zone !== back.zone);
+      return [{ at: null, words: { back: zoneWord(back.zone) }, change: wanted ? setPiece("decoration.bareZones", bareZones) : copies }];
     },
   },
   {

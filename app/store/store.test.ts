@@ -1,0 +1,161 @@
+/** The notebook, against an IndexedDB that behaves as the browser's. */
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, jest, test } from "@jest/globals";
+import { openDB } from "idb";
+import { readFileSync } from "node:fs";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { candidateId, pieceId } from "#core/catalogue/ids";
+import type { Change } from "#core/coating/change";
+import { readBundle } from "#core/formats/bundle";
+import { parsePiece } from "#core/formats/parse-piece";
+import { pebble } from "../../tests/reference/bench";
+import { exportAll, importBundle, wipeAll } from "./bundles";
+import { MIGRATIONS, NOTEBOOK_VERSION } from "./migrations";
+import { openNotebook } from "./notebook";
+import type { Notebook } from "./notebook";
+import { addPiece, allPieces, pieceById, removePiece, savePiece } from "./pieces";
+import { addEdits, clearEdits, planById, planFor } from "./plans";
+
+let db: Notebook;
+let count = 0;
+const fresh = () => `notebook-${(count += 1)}`;
+const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
+
+beforeEach(async () => {
+  db = await openNotebook(() => {}, fresh());
+});
+
+describe("two tabs on one piece", () => {
+  test("edits of different fields both survive, and the rev counts them", async () => {
+    const seen = await addPiece(db, pebble());
+    expect(await savePiece(db, seen, [set("name", "Left tab")])).toMatchObject({ kind: "saved", record: { rev: 2 } });
+    expect(await savePiece(db, seen, [set("count", 12)])).toMatchObject({ kind: "saved", record: { rev: 3 } });
+    expect((await pieceById(db, seen.id))?.piece).toMatchObject({ name: "Left tab", count: 12 });
+  });
+
+  test("fields inside the same part do not disturb one another", async () => {
+    const seen = await addPiece(db, pebble({ room: { temperatureC: 20, relativeHumidity: 0.5, airflow: "still" } }));
+    await savePiece(db, seen, [set("room.temperatureC", 14)]);
+    await savePiece(db, seen, [set("room.airflow", "fan")]);
+    expect((await pieceById(db, seen.id))?.piece.room).toEqual({ temperatureC: 14, relativeHumidity: 0.5, airflow: "fan" });
+  });
+
+  test("the same field: the second is told whose is there, and nothing is overwritten", async () => {
+    const seen = await addPiece(db, pebble());
+    await savePiece(db, seen, [set("name", "First")]);
+    const second = await savePiece(db, seen, [set("name", "Second"), set("count", 3)]);
+    expect(second).toMatchObject({ kind: "clash", paths: ["name"], theirs: { piece: { name: "First" } } });
+    expect((await pieceById(db, seen.id))?.piece).not.toHaveProperty("count");
+  });
+
+  test("agreeing is no clash; a removed piece is told as gone", async () => {
+    const seen = await addPiece(db, pebble());
+    await savePiece(db, seen, [set("name", "Same")]);
+    expect((await savePiece(db, seen, [set("name", "Same")])).kind).toBe("saved");
+    await removePiece(db, seen.id);
+    expect((await savePiece(db, seen, [set("name", "Late")])).kind).toBe("gone");
+  });
+});
+
+describe("plans", () => {
+  test("her changes stay with each plan, and following another loses none", async () => {
+    const piece = await addPiece(db, pebble());
+    const first = await planFor(db, piece.id, candidateId("one"), "gesso below");
+    await addEdits(db, first.id, [{ op: "remove", stepId: "top.seal.1" as never }]);
+    await planFor(db, piece.id, candidateId("two"), "no ground");
+    const back = await planFor(db, piece.id, candidateId("one"), "gesso below");
+    expect(back).toMatchObject({ id: first.id, rev: 2, edits: [{ op: "remove" }] });
+    expect((await pieceById(db, piece.id))?.planId).toBe(first.id);
+    await clearEdits(db, first.id);
+    expect((await planById(db, first.id))?.edits).toEqual([]);
+  });
+
+  test("a removed piece takes its plans along, and hands them back", async () => {
+    const piece = await addPiece(db, pebble());
+    await planFor(db, piece.id, candidateId("one"), "");
+    const removed = await removePiece(db, piece.id);
+    expect(removed?.plans).toHaveLength(1);
+    expect(await db.count("plans")).toBe(0);
+  });
+});
+
+describe("files", () => {
+  async function filled() {
+    const piece = await addPiece(db, pebble({ name: "Kept" }));
+    await planFor(db, piece.id, candidateId("one"), "gesso below");
+    return piece;
+  }
+
+  test("out, wiped and in again is the same notebook", async () => {
+    await filled();
+    const before = await exportAll(db);
+    await wipeAll(db);
+    expect(await allPieces(db)).toEqual([]);
+    const read = readBundle(JSON.stringify(before), CATALOGUE);
+    expect(await importBundle(db, read.ok ? read.value : (undefined as never))).toEqual({ added: 1, same: 0, beside: 0 });
+    expect(await exportAll(db)).toEqual(before);
+  });
+
+  test("a second import of the same file adds nothing; a changed piece is put beside, never over", async () => {
+    const piece = await filled();
+    const file = await exportAll(db);
+    expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
+    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Changed since")]);
+    expect(await importBundle(db, file)).toEqual({ added: 0, same: 0, beside: 1 });
+    expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Changed since", "Kept (from file)"]);
+    expect(await db.count("plans")).toBe(2);
+  });
+
+  test("an import that fails half way leaves the notebook as it was", async () => {
+    await filled();
+    const before = JSON.stringify(await exportAll(db));
+    const file = await exportAll(db);
+    const broken = {
+      ...file,
+      pieces: [
+        { ...file.pieces[0]!, id: pieceId("newpiece001") },
+        { ...file.pieces[0]!, id: undefined as never },
+      ],
+    };
+    await expect(importBundle(db, broken)).rejects.toThrow();
+    expect(JSON.stringify(await exportAll(db))).toBe(before);
+  });
+});
+
+describe("the notebook's own versions", () => {
+  test("follow one another without a gap, and say what they do", () => {
+    expect(MIGRATIONS.map((one) => one.to)).toEqual(MIGRATIONS.map((_one, index) => index + 1));
+    for (const one of MIGRATIONS) expect(one.does.length).toBeGreaterThan(10);
+  });
+
+  test("an old notebook is brought up to date with everything in it", async () => {
+    const name = fresh();
+    const old = JSON.parse(readFileSync("tests/fixtures/notebook-v1.json", "utf8"));
+    const before = await openDB(name, old.version, { upgrade: (database) => void database.createObjectStore("pieces", { keyPath: "id" }) });
+    for (const record of old.pieces) await before.put("pieces", record);
+    before.close();
+    const now = await openNotebook(() => {}, name);
+    expect(now.version).toBe(NOTEBOOK_VERSION);
+    const records = await allPieces(now);
+    expect(records.map((one) => [one.id, one.rev, one.planId])).toEqual([
+      ["herbpot0001", 1, null],
+      ["tidewedge01", 1, null],
+    ]);
+    for (const { piece } of records) expect(parsePiece(piece, CATALOGUE).ok).toBe(true);
+  });
+
+  test("an old tab lets go at once when a newer one upgrades, and is told", async () => {
+    const name = fresh();
+    const told = jest.fn();
+    await openNotebook(told, name);
+    const newer = await openDB(name, NOTEBOOK_VERSION + 1);
+    expect(newer.version).toBe(NOTEBOOK_VERSION + 1);
+    expect(told).toHaveBeenCalledTimes(1);
+  });
+
+  test("a notebook of a newer Nook Coat is not touched", async () => {
+    const name = fresh();
+    (await openDB(name, NOTEBOOK_VERSION + 1)).close();
+    await expect(openNotebook(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
+  });
+});

@@ -1,0 +1,64 @@
+/** The headless door, run as a command; and the examples of its page, which have to go on working. */
+import { describe, expect, test } from "@jest/globals";
+import { spawnSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+
+function door(verb: string, input: string) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ["--import", "tsx", "core/cli.ts", verb], { input, encoding: "utf8", cwd: process.cwd() });
+  return { status, stdout, stderr: stderr.trim() };
+}
+
+const page = readFileSync("docs/headless.md", "utf8");
+const examples = [...page.matchAll(/npm run -s core -- (\w+) <<'JSON'\n([\s\S]*?)\nJSON/g)].map(([, verb, input]) => ({ verb: verb!, input: input! }));
+
+describe("the examples of docs/headless.md", () => {
+  test("there is one for each verb", () => expect(examples.map((one) => one.verb)).toEqual(["plan", "check", "area"]));
+
+  test.each(examples)("$verb answers with one JSON document and nothing else", ({ verb, input }) => {
+    const { status, stdout, stderr } = door(verb, input);
+    expect(stderr).toBe("");
+    expect(status).toBe(0);
+    const answer = JSON.parse(stdout);
+    if (verb === "plan") {
+      expect(answer).toMatchObject({ format: "nook-coat/plan-set", version: 1, refusal: null });
+      expect(answer.candidates.length).toBeGreaterThanOrEqual(2);
+    }
+    if (verb === "check") expect(answer.findings.map((one: { code: string }) => one.code)).toEqual(expect.arrayContaining(["surface-greasy", "no-key"]));
+    if (verb === "area") expect(answer.zones[0].areaMm2).toBeCloseTo(Math.PI * (101.5 + 70) * Math.hypot(190, 31.5), 6);
+  });
+});
+
+describe("bad input: exit 2, the place and the reason on standard error, nothing on standard output", () => {
+  const good = JSON.parse(examples[0]!.input);
+  test.each([
+    ["plan", "{ not json", "not-json", ""],
+    ["plan", "[]", "not-a-piece", ""],
+    ["plan", JSON.stringify({ ...good, material: "moon-rock" }), "unknown-id", "material"],
+    ["plan", JSON.stringify({ ...good, version: 2 }), "too-new", "version"],
+    ["plan", JSON.stringify({ ...good, colour: "red" }), "unknown-key", "colour"],
+    ["plan", JSON.stringify({ ...good, form: { kind: "pebble", lengthMm: "95", widthMm: 70, thicknessMm: 40 } }), "bad-value", "form.lengthMm"],
+    ["plan", JSON.stringify({ ...good, form: { kind: "pebble", lengthMm: 95 } }), "missing", "form.widthMm"],
+    ["plan", JSON.stringify({ ...good, uses: [] }), "bad-value", "uses"],
+    ["plan", JSON.stringify({ piece: { ...good, uses: ["handled", "flying"] } }), "unknown-id", "piece.uses.1"],
+    [
+      "check",
+      JSON.stringify({ piece: good, zones: [{ zone: "top", steps: [{ role: "base", product: "moon-paint" }] }] }),
+      "unknown-id",
+      "zones.0.steps.0.product",
+    ],
+    ["check", JSON.stringify({ piece: good, zones: [{ zone: "top", steps: [{ role: "polish", product: "gesso" }] }] }), "bad-value", "zones.0.steps.0.role"],
+    ["mix", "{}", "bad-verb", ""],
+  ])("%s %s", (verb, input, code, path) => {
+    const { status, stdout, stderr } = door(verb, input);
+    expect({ status, stdout }).toEqual({ status: 2, stdout: "" });
+    expect(JSON.parse(stderr).error).toMatchObject({ code, path });
+    expect(JSON.parse(stderr).error.message.length).toBeGreaterThan(5);
+  });
+});
+
+test("a refusal is an answer: exit 0", () => {
+  const refused = { ...JSON.parse(examples[0]!.input), room: { temperatureC: 2 } };
+  const { status, stdout } = door("plan", JSON.stringify(refused));
+  expect(status).toBe(0);
+  expect(JSON.parse(stdout)).toMatchObject({ candidates: [], refusal: { code: "too-cold" } });
+});

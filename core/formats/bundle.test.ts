@@ -1,0 +1,66 @@
+import { describe, expect, test } from "@jest/globals";
+import { CATALOGUE } from "../catalogue/catalogue";
+import { readBundle } from "./bundle";
+import { writeBundle } from "./write-bundle";
+import type { PieceRecord, PlanRecord } from "./records";
+import { pebble } from "../../tests/reference/bench";
+
+const record = (id: string, more: object = {}) => ({ id, rev: 3, piece: pebble({ name: `Stone ${id}` }), planId: null, ...more }) as unknown as PieceRecord;
+const plan = (id: string, pieceId: string, more: object = {}) =>
+  ({
+    id,
+    pieceId,
+    rev: 1,
+    school: "gesso below",
+    candidateId: "0011",
+    edits: [{ op: "remove", stepId: "top.seal.1" }],
+    pinned: [],
+    engineVersion: 1,
+    ...more,
+  }) as unknown as PlanRecord;
+const bundle = writeBundle([record("aaaaaaaa1", { planId: "pppppppp1" }), record("bbbbbbbb2")], [plan("pppppppp1", "aaaaaaaa1")]);
+const read = (document: unknown) => readBundle(JSON.stringify(document), CATALOGUE);
+const problem = (document: unknown) => {
+  const result = read(document);
+  return result.ok ? null : result.problem;
+};
+
+describe("a bundle", () => {
+  test("comes back as it went", () => expect(read(bundle)).toEqual({ ok: true, value: bundle }));
+  test("is the same file for the same notebook, whatever the order", () =>
+    expect(JSON.stringify(writeBundle([record("bbbbbbbb2"), record("aaaaaaaa1")], []))).toBe(
+      JSON.stringify(writeBundle([record("aaaaaaaa1"), record("bbbbbbbb2")], [])),
+    ));
+  test("may lack parts, and may name later ones empty", () =>
+    expect(read({ format: "nook-coat/bundle", version: 1, shelf: [] })).toEqual({
+      ok: true,
+      value: { format: "nook-coat/bundle", version: 1, pieces: [], plans: [] },
+    }));
+  test("may begin with the mark some editors write", () => expect(readBundle(`\uFEFF${JSON.stringify(bundle)}`, CATALOGUE).ok).toBe(true));
+});
+
+describe("what is not taken, and where it says so", () => {
+  const [first, second] = bundle.pieces;
+  test.each([
+    ["a damaged file", null, "not-json", ""],
+    ["another file", { hello: 1 }, "not-a-bundle", "format"],
+    ["a list", [], "not-a-bundle", ""],
+    ["a newer bundle", { ...bundle, version: 9 }, "too-new", "version"],
+    ["a word it does not know", { ...bundle, wishes: [] }, "unknown-key", "wishes"],
+    ["a part this Nook Coat could not keep", { ...bundle, shelf: [{ id: 1 }] }, "bad-value", "shelf"],
+    ["a piece that is none", { ...bundle, pieces: [{ ...first, piece: { ...first!.piece, uses: ["flying"] } }] }, "unknown-id", "pieces.0.piece.uses.0"],
+    ["two pieces of one id", { ...bundle, pieces: [first, { ...second, id: first!.id }] }, "bad-value", "pieces.1"],
+    ["a plan without its piece", { ...bundle, pieces: [second] }, "unknown-id", "plans.0.pieceId"],
+    ["a change that is none", { ...bundle, plans: [plan("pppppppp1", "aaaaaaaa1", { edits: [{ op: "explode" }] })] }, "bad-value", "plans.0.edits.0"],
+    [
+      "a change of a number that is worked out",
+      { ...bundle, plans: [plan("pppppppp1", "aaaaaaaa1", { edits: [{ op: "set", stepId: "x", field: "jarMl", value: 2 }] })] },
+      "bad-value",
+      "plans.0.edits.0",
+    ],
+  ])("%s", (_name, document, code, path) => {
+    const found = document === null ? readBundle('{"format": "nook-coat/bu', CATALOGUE) : null;
+    expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
+  });
+  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 1/));
+});

@@ -1,0 +1,98 @@
+/** A painter at the real screens: opens pages, watches what the browser complains about. */
+import { afterAll, afterEach, beforeAll, expect } from "@jest/globals";
+import AxeBuilder from "@axe-core/playwright";
+import { chromium } from "playwright-core";
+import type { Browser, BrowserContext, Download, Page } from "playwright-core";
+
+export const URL_BASE = process.env.NOOK_COAT_URL!;
+const SLOW_MS = 15_000;
+
+let browser: Browser;
+const contexts: BrowserContext[] = [];
+const complaints: string[] = [];
+
+/** Every page of every test is watched: no error, no warning, no violation of the security policy. */
+export function watchEveryPage(): void {
+  beforeAll(async () => {
+    browser = await chromium.connect(process.env.NOOK_COAT_BROWSER!);
+  });
+  afterEach(async () => {
+    await Promise.all(contexts.splice(0).map((context) => context.close()));
+    const said = complaints.splice(0);
+    expect(said).toEqual([]);
+  });
+  afterAll(async () => {
+    await browser.close();
+  });
+}
+
+function watch(page: Page): Page {
+  page.setDefaultTimeout(SLOW_MS);
+  page.on("console", (message) => {
+    if (message.type() === "error" || message.type() === "warning") complaints.push(`${message.type()}: ${message.text()}`);
+  });
+  page.on("pageerror", (error) => complaints.push(`page error: ${error.message}`));
+  return page;
+}
+
+/** Complaints a test expects (a 404 it asked for). */
+export function expectComplaint(pattern: RegExp): void {
+  const at = complaints.findIndex((one) => pattern.test(one));
+  expect(at).toBeGreaterThanOrEqual(0);
+  complaints.splice(at, 1);
+}
+
+export async function newNotebook(options: Parameters<Browser["newContext"]>[0] = {}): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, acceptDownloads: true, ...options });
+  contexts.push(context);
+  return { context, page: watch(await context.newPage()) };
+}
+
+export async function secondTab(context: BrowserContext, url: string): Promise<Page> {
+  const page = watch(await context.newPage());
+  await page.goto(url);
+  await planReady(page);
+  return page;
+}
+
+/** Opens a page and waits until it answers to hands, not only to eyes. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${URL_BASE}${path}`);
+  await page.waitForLoadState("networkidle");
+}
+
+export async function planReady(page: Page): Promise<void> {
+  await page.locator('[aria-busy="false"]').waitFor();
+  await page
+    .getByRole("status")
+    .filter({ hasText: /Plan ready|No plan/ })
+    .waitFor({ state: "attached" });
+}
+
+/** A new piece from its three facts, to its plan. */
+export async function plan(page: Page, facts: { material: string; uses: readonly string[]; techniques?: readonly string[] }): Promise<void> {
+  await open(page, "/pieces/new");
+  await page.getByRole("radio", { name: facts.material }).check({ force: true });
+  for (const use of facts.uses) await page.getByLabel(use, { exact: true }).check();
+  for (const technique of facts.techniques ?? []) await page.getByLabel(technique, { exact: true }).check();
+  await page.getByRole("button", { name: "Make the coat plan" }).click();
+  await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
+  await planReady(page);
+}
+
+/** The text of a file she saved. */
+export async function contentOf(download: Download): Promise<string> {
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString("utf8");
+}
+
+export async function axeClean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(" ")).join(", ")}`)).toEqual([]);
+}
+
+/** The titles of the steps shown, in order. */
+export async function stepTitles(page: Page): Promise<readonly string[]> {
+  return (await page.locator("ol h4").allInnerTexts()).map((text) => text.replace(/^\d+\s*/, "").trim());
+}

@@ -1,0 +1,142 @@
+/** What is kept: over a reload, in a file, against bad files; and all of it by keyboard. */
+import { describe, expect, test } from "@jest/globals";
+import type { Page } from "playwright-core";
+import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planReady, URL_BASE, watchEveryPage } from "./bench";
+
+watchEveryPage();
+
+async function saved(page: Page): Promise<string> {
+  await open(page, "/keep");
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+  expect(download.suggestedFilename()).toMatch(/^nook-coat-\d{4}-\d\d-\d\d\.json$/);
+  return await contentOf(download);
+}
+
+async function bringIn(page: Page, text: string): Promise<string> {
+  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  const status = page.getByRole("status").filter({ hasText: /brought in|already here|not taken|could not be written/ });
+  await status.waitFor();
+  return status.innerText();
+}
+
+describe("files", () => {
+  test("save, empty, bring in: the same notebook again, plan and all", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Glazed ceramic", uses: ["To drink from"], techniques: ["Dots"] });
+    await page.getByText("With a bake at 180 °C", { exact: true }).click();
+    await page.getByRole("heading", { name: "With a bake at 180 °C" }).waitFor();
+    const address = page.url();
+    const before = await saved(page);
+    await page.getByRole("button", { name: "Empty the notebook" }).click();
+    await axeClean(page);
+    await page.getByRole("button", { name: "Empty it" }).click();
+    await page.getByText("The notebook is empty now.").waitFor();
+    await page.getByText("no pieces yet").waitFor();
+    expect(await bringIn(page, before)).toContain("1 piece brought in");
+    expect(await saved(page)).toBe(before);
+    await page.goto(address);
+    await page.getByRole("heading", { name: "With a bake at 180 °C" }).waitFor();
+  });
+
+  test("a damaged, a foreign and a newer file are told what and where, and change nothing", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Glass", uses: ["To hold a candle"] });
+    const before = await saved(page);
+    const document = JSON.parse(before);
+    document.pieces[0].piece.form.heightMm = "tall";
+    for (const [text, said] of [
+      [before.slice(0, 200), /damaged, or is not a Nook Coat file/],
+      ['{"hello":1}', /not a Nook Coat bundle/],
+      [before.replace('"version": 1', '"version": 7'), /version 7.*version 1/],
+      [JSON.stringify(document), /pieces\.0\.piece\.form\.heightMm/],
+    ] as const) {
+      await open(page, "/keep");
+      const status = await bringIn(page, text);
+      expect(status).toMatch(said);
+      expect(status).toContain("nothing of yours was changed");
+    }
+    await axeClean(page);
+    expect(await saved(page)).toBe(before);
+  });
+});
+
+describe("by keyboard only", () => {
+  test("three facts, a plan, a change, and away again", async () => {
+    const { page } = await newNotebook();
+    await open(page, "/");
+    const press = async (until: () => Promise<boolean>, key = "Tab", most = 80) => {
+      for (let count = 0; count < most; count += 1) {
+        if (await until()) return;
+        await page.keyboard.press(key);
+      }
+      throw new Error("never reached by keyboard");
+    };
+    const focused = (text: string) => () =>
+      page.evaluate((wanted) => {
+        const on = document.activeElement as HTMLInputElement | null;
+        return (
+          on !== null &&
+          on !== document.body &&
+          on.id !== "page" &&
+          [on.textContent, on.getAttribute("aria-label"), on.value].some((said) => said?.includes(wanted))
+        );
+      }, text);
+    await press(focused("Plan your first piece"));
+    await page.keyboard.press("Enter");
+    await page.waitForURL(/new/);
+    await press(focused("stone-smooth"));
+    await page.keyboard.press("Space");
+    await press(focused("handled"));
+    await page.keyboard.press("Space");
+    await press(focused("dots"));
+    await page.keyboard.press("Space");
+    await press(focused("Make the coat plan"));
+    await page.keyboard.press("Enter");
+    await page.waitForURL(/pieces\/[0-9a-z]{16}/);
+    await planReady(page);
+    await press(focused("One coat more: Prime"), "Tab", 140);
+    await page.keyboard.press("Enter");
+    await page.getByText("1 change of yours is in this plan.").waitFor();
+  });
+
+  test("a band of the section leads to its step", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
+    await page
+      .getByRole("link", { name: /^Step \d+, .*: Base colour/ })
+      .first()
+      .focus();
+    await page.keyboard.press("Enter");
+    expect(new URL(page.url()).hash).toMatch(/^#step-top\.base\.1$/);
+    expect(await page.evaluate(() => document.querySelector(":target h4")?.textContent)).toMatch(/Base colour/);
+  });
+});
+
+describe("addresses and the policy", () => {
+  test("a page that is not there says so, with a way back; a piece that is gone too", async () => {
+    const { page } = await newNotebook();
+    const answer = await page.goto(`${URL_BASE}/nowhere`);
+    expect(answer?.status()).toBe(404);
+    await page.getByRole("heading", { name: "There is no such page" }).waitFor();
+    await axeClean(page);
+    expectComplaint(/404/);
+    await open(page, "/pieces/0000000000000000");
+    await page.getByText("this piece is not in your notebook").waitFor();
+    await page.getByRole("link", { name: "Back to your pieces" }).click();
+    await page.getByRole("heading", { name: "Pieces" }).waitFor();
+  });
+
+  test("every document forbids what it does not need", async () => {
+    const { headers } = await fetch(`${URL_BASE}/`);
+    const policy = headers.get("content-security-policy") ?? "";
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe|style-src-elem[^;]*unsafe/);
+  });
+
+  test("the phone: the plan fits 390 px, with nothing cut off", async () => {
+    const { page } = await newNotebook({ viewport: { width: 390, height: 800 } });
+    await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"], techniques: ["Dots"] });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await axeClean(page);
+  });
+});

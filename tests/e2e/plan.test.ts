@@ -1,0 +1,186 @@
+/** From three facts to a plan that is kept, sharpened, mended and followed. */
+import { describe, expect, test } from "@jest/globals";
+import { spawnSync } from "node:child_process";
+import { axeClean, contentOf, newNotebook, open, plan, planReady, secondTab, stepTitles, URL_BASE, watchEveryPage } from "./bench";
+
+watchEveryPage();
+
+describe("first visit", () => {
+  test("an empty notebook says what to do, and every page is axe clean in both themes and at 390 px", async () => {
+    for (const options of [{}, { colorScheme: "dark" as const }, { viewport: { width: 390, height: 800 } }]) {
+      const { page } = await newNotebook(options);
+      await open(page, "/");
+      await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+      await axeClean(page);
+      for (const path of ["/pieces/new", "/keep"]) {
+        await open(page, path);
+        await axeClean(page);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+      }
+    }
+  });
+
+  test("facts left out are asked for in words, and nothing is made", async () => {
+    const { page } = await newNotebook();
+    await open(page, "/pieces/new");
+    await page.getByRole("button", { name: "Make the coat plan" }).click();
+    expect(await page.getByRole("alert").allInnerTexts()).toEqual(["Pick what it is made of.", "Pick at least one use."]);
+  });
+});
+
+describe("new piece to plan", () => {
+  test("a planter: sealed inside and out, with reasons, waits and the section; axe clean in both themes", async () => {
+    for (const colorScheme of ["light", "dark"] as const) {
+      const { page } = await newNotebook({ colorScheme });
+      await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"], techniques: ["Dots"] });
+      const titles = await stepTitles(page);
+      expect(titles).toEqual(
+        expect.arrayContaining(["Prime: one coat of gesso", "Seal: two coats of satin outdoor varnish", "Seal: two coats of pot inside sealer"]),
+      );
+      await page.getByText("Because it slows water in the wall").first().waitFor();
+      await page
+        .getByText(/Wait \d/)
+        .first()
+        .waitFor();
+      expect(await page.getByRole("link", { name: /^Step \d+, / }).count()).toBeGreaterThan(5);
+      await axeClean(page);
+    }
+  });
+
+  test("sizes from a tape measure, in inches too, change areas and amounts; nonsense is refused in words", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
+    const poured = page.getByText(/^Pour out/).first();
+    const before = await poured.innerText();
+    await page.getByLabel("Unit").selectOption("in");
+    await page.getByLabel("Across the top").fill("16");
+    await page.getByLabel("Height").fill("15");
+    await page.getByLabel("Height").blur();
+    await page.waitForFunction((was) => document.querySelector("ol")?.textContent?.includes(was) === false, before);
+    expect(await poured.innerText()).not.toBe(before);
+    await page.getByLabel("Height").fill("four hundred");
+    await page.getByText("a number, please").waitFor();
+    await page.getByLabel("Height").fill("4000");
+    await page.getByText("too large: is the unit right?").waitFor();
+    await page.getByLabel("Height").press("Escape");
+    await page.reload();
+    await planReady(page);
+    expect(await page.getByLabel("Height").inputValue()).toBe("381");
+  });
+
+  test("conditions and rooms sharpen it: salts are soaked out, a cold shed takes longer", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"] });
+    await page.getByLabel("White salts on it").check();
+    await page.getByText("Soak in fresh water, changed twice").first().waitFor();
+    const wait = page.getByText(/Wait .* until it takes the next coat/).first();
+    const usual = await wait.innerText();
+    await page.getByLabel("Where you work").selectOption("cold");
+    await page.waitForFunction((was) => !document.body.innerText.includes(was), usual);
+    await page
+      .getByText(/is too damp for|too cold/)
+      .first()
+      .waitFor({ timeout: 2000 })
+      .catch(() => undefined);
+    expect(await wait.innerText()).not.toBe(usual);
+  });
+});
+
+describe("choosing and changing", () => {
+  test("another way to do it is followed and kept over a reload", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"], techniques: ["Dots"] });
+    await page.getByText("With an isolation coat", { exact: true }).click();
+    await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
+    await page.reload();
+    await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
+    expect(await stepTitles(page)).toEqual(expect.arrayContaining(["Isolate: two coats of acrylic varnish"]));
+  });
+
+  test("a seal left out is a likely fault; one click mends it; back to the plan as it was", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["Picked up and handled"], techniques: ["Dots"] });
+    await page
+      .getByRole("button", { name: /^Leave out: Seal/ })
+      .first()
+      .click();
+    const fault = page.locator('[data-code="unsealed-wear"]');
+    await fault.getByText("Likely fault:").waitFor();
+    await fault.getByRole("button", { name: /^Do that/ }).click();
+    await fault.waitFor({ state: "detached" });
+    await page.reload();
+    await page.getByText("2 changes of yours are in this plan.").waitFor();
+    expect((await stepTitles(page)).some((title) => title.startsWith("Seal"))).toBe(true);
+    await page.getByRole("button", { name: "Back to the plan as it was" }).click();
+    await page.getByText(/changes? of yours/).waitFor({ state: "detached" });
+  });
+
+  test("what cannot be planned says why, and the nearest that works is one click away", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
+    await page.getByLabel("Decorate with").selectOption("poster-paint");
+    await page.getByText("It dusts off on hands and washes off").waitFor();
+    await axeClean(page);
+    await page.getByRole("button", { name: "Nearest that works: leave out poster paint" }).click();
+    await page.getByRole("heading", { name: "Sound all round" }).waitFor();
+  });
+
+  test("the headless door and the served one give the screen's own plan for the same piece", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Hardwood", uses: ["A tray for cups and plates"], techniques: ["Lettering"] });
+    const shown = await stepTitles(page);
+    await open(page, "/keep");
+    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+    const { piece } = JSON.parse(await contentOf(download)).pieces[0];
+    const served = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: JSON.stringify(piece) });
+    const door = spawnSync(process.execPath, ["--import", "tsx", "core/cli.ts", "plan"], { input: JSON.stringify(piece), encoding: "utf8" });
+    const fromDoor = JSON.parse(door.stdout);
+    expect(await served.json()).toEqual(fromDoor);
+    const steps = fromDoor.candidates[0].zones.flatMap((zone: { steps: { product: string }[] }) => zone.steps.map((step) => step.product));
+    expect(steps).toContain("waterborne-polyurethane");
+    expect(shown.join()).toContain("waterborne polyurethane");
+    const bad = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: JSON.stringify({ ...piece, count: 0 }) });
+    expect([bad.status, ((await bad.json()) as { error: { path: string } }).error.path]).toEqual([422, "count"]);
+  });
+});
+
+describe("two tabs", () => {
+  test("different fields: both survive", async () => {
+    const { context, page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
+    const other = await secondTab(context, page.url());
+    await page.getByLabel("Length").focus();
+    await other.getByLabel("Name of the piece").fill("Harbour stone");
+    await other.getByLabel("Name of the piece").press("Enter");
+    await other
+      .getByText("Harbour stone")
+      .waitFor({ state: "attached" })
+      .catch(() => undefined);
+    await page.getByLabel("Length").fill("123");
+    await page.getByLabel("Length").press("Enter");
+    await page.waitForFunction(() => (document.querySelector('[aria-label="Name of the piece"]') as HTMLInputElement).value === "Harbour stone");
+    await page.reload();
+    await planReady(page);
+    expect([await page.getByLabel("Length").inputValue(), await page.getByLabel("Name of the piece").inputValue()]).toEqual(["123", "Harbour stone"]);
+  });
+
+  test("the same field: the second is told, and decides", async () => {
+    const { context, page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
+    const other = await secondTab(context, page.url());
+    await page.getByLabel("Length").fill("111");
+    await other.getByLabel("Length").fill("222");
+    await other.getByLabel("Length").press("Enter");
+    await other.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
+    await page.getByLabel("Length").press("Enter");
+    await page.getByText("Another tab changed the same thing").waitFor();
+    await other.reload();
+    await planReady(other);
+    expect(await other.getByLabel("Length").inputValue()).toBe("222");
+    await page.getByRole("button", { name: "Save mine" }).click();
+    await page.getByText("Another tab changed the same thing").waitFor({ state: "detached" });
+    await page.reload();
+    await planReady(page);
+    expect(await page.getByLabel("Length").inputValue()).toBe("111");
+  });
+});

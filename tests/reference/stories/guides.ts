@@ -1,0 +1,91 @@
+import { DAY, jar, pebble, pot, s } from "../bench";
+import type { Story } from "./story";
+
+const base = s("base", "craft-acrylic", { coats: 2, colour: "#1f3a4d", after: 0 });
+const dots = s("decorate", "craft-acrylic", { technique: "dots", marks: { count: 40, diameterMm: 6, heightMm: 0.66 }, after: 90 });
+const bands = s("decorate", "craft-acrylic", { technique: "bands", after: 0 });
+
+export const GUIDE_STORIES: readonly Story[] = [
+  {
+    code: "guide-sealed-in",
+    tells: "chalk lines are varnished in for ever",
+    severity: "stop",
+    piece: pebble(),
+    wrong: { top: [base, s("mark", "chalk-pencil"), dots, s("seal", "acrylic-varnish", { after: 3 * DAY })] },
+    right: { top: [base, s("mark", "chalk-pencil"), dots, s("unmark", "damp-wipe", { after: 3 * DAY }), s("seal", "acrylic-varnish", { after: 60 })] },
+  },
+  {
+    code: "guide-sealed-in",
+    tells: "dry-erase lines are baked on to a glass",
+    severity: "stop",
+    piece: jar(),
+    wrong: {
+      outside: [s("mark", "dry-erase-marker"), s("decorate", "gloss-enamel-acrylic", { technique: "dots" }), s("heat-set", "oven-bake", { after: DAY })],
+    },
+    right: {
+      outside: [
+        s("mark", "dry-erase-marker"),
+        s("decorate", "gloss-enamel-acrylic", { technique: "dots" }),
+        s("unmark", "damp-wipe", { after: DAY }),
+        s("heat-set", "oven-bake", { after: 60 }),
+      ],
+    },
+  },
+  {
+    code: "guide-wipe-reactivates",
+    tells: "wiping the chalk wipes the shimmer with it",
+    severity: "stop",
+    piece: pebble(),
+    wrong: {
+      top: [
+        base,
+        s("mark", "chalk-pencil"),
+        s("decorate", "metallic-watercolour", { technique: "metallic-wash" }),
+        s("unmark", "damp-wipe", { after: 3 * DAY }),
+      ],
+    },
+    right: { top: [base, s("mark", "scored-line"), s("decorate", "metallic-watercolour", { technique: "metallic-wash" })] },
+  },
+  {
+    code: "unmark-too-early",
+    tells: "the cloth drags dots that were dry on top only",
+    severity: "warn",
+    piece: pebble(),
+    wrong: { top: [base, s("mark", "chalk-pencil", { after: 80 }), dots, s("unmark", "damp-wipe", { after: 120 })] },
+    right: { top: [base, s("mark", "chalk-pencil", { after: 80 }), dots, s("unmark", "damp-wipe", { after: 3 * DAY })] },
+  },
+  {
+    code: "mask-on-green-paint",
+    tells: "tape lifts a base of an hour",
+    severity: "warn",
+    piece: pot(),
+    wrong: { outside: [base, s("mask", "tape", { after: 40 }), bands] },
+    right: { outside: [base, s("mask", "tape", { after: DAY }), bands] },
+  },
+  {
+    code: "mask-left-too-long",
+    tells: "film left on over the weekend tears the edge",
+    severity: "note",
+    piece: pot(),
+    wrong: { outside: [base, s("mask", "tape", { after: DAY }), bands, s("unmask", "peel", { after: 3 * DAY })] },
+    right: { outside: [base, s("mask", "tape", { after: DAY }), bands, s("unmask", "peel", { after: 25 })] },
+  },
+  {
+    code: "mask-sealed-in",
+    tells: "the stencil film is varnished over",
+    severity: "stop",
+    piece: pot(),
+    wrong: { outside: [base, s("mask", "adhesive-film", { after: DAY }), bands, s("seal", "acrylic-varnish", { after: 3 * DAY })] },
+    right: {
+      outside: [base, s("mask", "adhesive-film", { after: DAY }), bands, s("unmask", "peel", { after: 25 }), s("seal", "acrylic-varnish", { after: 3 * DAY })],
+    },
+  },
+  {
+    code: "guide-with-nothing",
+    tells: "rings are drawn on a plain pot",
+    severity: "note",
+    piece: pot(),
+    wrong: { outside: [base, s("mark", "chalk-pencil")] },
+    right: { outside: [base, s("mark", "chalk-pencil"), dots] },
+  },
+];
