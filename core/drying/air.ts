@@ -7,7 +7,7 @@ export const MAGNUS_SOURCE = published("Alduchov & Eskridge 1996, Magnus form: 6
 /**
  * Saturation pressure of water vapour, hPa. Magnus form by Alduchov & Eskridge, 1996; good to 0.4 % from −40 to 50 °C.
  *
- * @example saturationHpa(26.85).toFixed(1) // "35.4"
+ * @example saturationHpa(26.85).toFixed(1) // "35.3"
  */
 export function saturationHpa(temperatureC: number): number {
   return 6.1094 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
