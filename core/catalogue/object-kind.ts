@@ -44,4 +44,6 @@ export interface ObjectKind {
   readonly zones: readonly ZoneTemplate[];
   /** Materials it is commonly made of; guessing an object from form and material reads this. */
   readonly commonIn: readonly string[];
+  /** Materials of which it is the everyday object, when nothing else is known. */
+  readonly everydayIn: readonly string[];
 }

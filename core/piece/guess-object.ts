@@ -1,4 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
+import type { ObjectKind } from "../catalogue/object-kind";
 import type { ObjectId } from "../catalogue/vocabulary";
 import type { Piece } from "./piece";
 
@@ -23,8 +24,10 @@ export function guessObject(piece: Pick<Piece, "form" | "material" | "uses" | "p
   return best.id;
 }
 
-/** Exposures that single an object out: they count against it when no use asks for them. */
+/** Exposures that single an object out: a cup's lip, a tray's floor, a plate's eating side, a lantern's mouth. */
 const TELLING = ["lip", "carrying", "food", "mouth"] as const;
+/** How much each counts: a demand met, a telling one met, a telling one nobody asked for, the everyday object [judgement]. */
+const SCORES = { met: 2, telling: 2, idle: -1, everyday: 1.5 } as const;
 
 /**
  * The object to start from when only material and uses are known.
@@ -33,13 +36,14 @@ const TELLING = ["lip", "carrying", "food", "mouth"] as const;
  */
 export function likelyObject(material: string, uses: Piece["uses"], catalogue: Catalogue): ObjectId {
   const demanded = new Set<string>(uses.flatMap((id) => catalogue.uses.get(id) ?? []).flatMap((use) => [...Object.keys(use.bare), ...Object.keys(use.wears)]));
-  let best: { id: ObjectId; score: number } = { id: "other", score: -Infinity };
-  for (const object of catalogue.objects.values()) {
-    if (!object.commonIn.includes(material)) continue;
+  const score = (object: ObjectKind) => {
     const exposures = new Set<string>(object.zones.map((zone) => zone.exposure));
+    const telling = TELLING.filter((exposure) => exposures.has(exposure));
+    const asked = telling.filter((exposure) => demanded.has(exposure)).length;
     const met = [...demanded].filter((exposure) => exposures.has(exposure)).length;
-    const idle = TELLING.filter((exposure) => exposures.has(exposure) && !demanded.has(exposure)).length;
-    if (met * 2 - idle > best.score) best = { id: object.id, score: met * 2 - idle };
-  }
-  return best.id;
+    const everyday = object.everydayIn.includes(material) ? SCORES.everyday : 0;
+    return met * SCORES.met + asked * SCORES.telling + (telling.length - asked) * SCORES.idle + everyday;
+  };
+  const common = [...catalogue.objects.values()].filter((object) => object.commonIn.includes(material));
+  return common.reduce<ObjectKind | null>((best, object) => (best && score(best) >= score(object) ? best : object), null)?.id ?? "other";
 }

@@ -24,6 +24,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Stone",
     forms: ["pebble", "dome", "disc", "custom"],
     commonIn: ["stone-smooth", "stone-rough"],
+    everydayIn: ["stone-smooth", "stone-rough"],
     zones: [zone("top", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
   },
   {
@@ -31,6 +32,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Pot",
     forms: ["frustum", "cylinder", "custom"],
     commonIn: ["terracotta"],
+    everydayIn: ["terracotta"],
     zones: [
       zone("outside", "wall", "seen", 0.42, UPRIGHT),
       zone("rim", "rim", "seen", 0.04),
@@ -45,6 +47,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Mug or cup",
     forms: ["cylinder", "frustum", "custom"],
     commonIn: ["ceramic-glazed"],
+    everydayIn: ["ceramic-glazed"],
     zones: [
       zone("outside", "wall", "seen", 0.4, UPRIGHT),
       zone("lip-band", "lip-band", "lip", 0.12, OPTIONAL),
@@ -58,6 +61,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Stemmed glass",
     forms: ["goblet", "custom"],
     commonIn: ["glass"],
+    everydayIn: [],
     zones: [
       zone("outside", "wall", "seen", 0.35, UPRIGHT),
       zone("lip-band", "lip-band", "lip", 0.1, OPTIONAL),
@@ -71,6 +75,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Jar or lantern",
     forms: ["cylinder", "frustum", "custom"],
     commonIn: ["glass"],
+    everydayIn: ["glass"],
     zones: [
       zone("outside", "wall", "seen", 0.45, UPRIGHT),
       zone("lip-band", "lip-band", "lip", 0.1, OPTIONAL),
@@ -84,6 +89,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Plate",
     forms: ["plate", "disc", "custom"],
     commonIn: ["ceramic-glazed", "glass"],
+    everydayIn: [],
     zones: [
       zone("food-side", "food-side", "food", 0.3, DECORATED),
       zone("rim", "plate-rim", "seen", 0.2, DECORATED),
@@ -95,6 +101,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Tray",
     forms: ["box", "disc", "custom"],
     commonIn: ["wood-hardwood"],
+    everydayIn: [],
     zones: [zone("inside", "inner", "carrying", 0.45, DECORATED), zone("outside", "sides", "seen", 0.2), zone("back", "back", "underside", 0.35)],
   },
   {
@@ -102,6 +109,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Box",
     forms: ["box", "cylinder", "custom"],
     commonIn: ["wood-hardwood"],
+    everydayIn: [],
     zones: [
       zone("lid", "lid", "seen", 0.25, DECORATED),
       zone("body", "sides", "seen", 0.35),
@@ -114,6 +122,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Clock face",
     forms: ["disc", "box", "custom"],
     commonIn: [],
+    everydayIn: [],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],
   },
   {
@@ -121,6 +130,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Sign",
     forms: ["box", "disc", "custom"],
     commonIn: [],
+    everydayIn: [],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],
   },
   {
@@ -128,6 +138,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Tile",
     forms: ["box", "disc", "custom"],
     commonIn: ["ceramic-glazed"],
+    everydayIn: [],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
   },
   {
@@ -135,6 +146,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Disc or slice",
     forms: ["disc", "custom"],
     commonIn: ["wood-hardwood"],
+    everydayIn: ["wood-hardwood"],
     zones: [zone("top", "front", "seen", 0.45, DECORATED), zone("edge", "edge", "seen", 0.1), zone("back", "back", "underside", 0.45)],
   },
   {
@@ -142,6 +154,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Something else",
     forms: ["pebble", "dome", "disc", "frustum", "cylinder", "box", "plate", "goblet", "custom"],
     commonIn: [],
+    everydayIn: [],
     zones: [zone("outside", "wall", "seen", 1, DECORATED)],
   },
 ];

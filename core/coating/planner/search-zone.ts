@@ -18,6 +18,8 @@ const MOST_JUDGED_FOR_ANY = 120;
 /** A school that does not come easily is not one worth showing. */
 const MOST_JUDGED_FOR_A_SCHOOL = 60;
 const MOST_WALKED = 60_000;
+/** Further off usual practice than this, a way is no school. */
+const MOST_STRAIN = 2.5;
 /** What one likely fault weighs against the measures: some days and a product more [judgement of this project]. */
 const WARN_WEIGHT = 4;
 
@@ -65,7 +67,7 @@ export class ZoneSearch {
   /** The ways practitioners differ by, one of each decision in turn; what the trade does not reach for here is no school. */
   schools(): readonly { readonly slot: string; readonly option: string }[] {
     const usual = (option: Option) =>
-      (option.strain ?? 0) <= 1 &&
+      (option.strain ?? 0) <= MOST_STRAIN &&
       option.steps.every(({ product }) => {
         const known = this.context.catalogue.products.get(product);
         return !known || (known.usual.rank < 2 && known.usual.on.includes(this.context.surface));

@@ -172,7 +172,7 @@ export function ground(context: ZoneContext): Slot | null {
   if (wished.length > 0) return { name: "ground", options: wished, school: false, unmet: "" };
   return {
     name: "ground",
-    options: [...options, { ...NONE, strain: context.surface === "slick" ? 0 : 1 }],
+    options: [...options, { ...NONE, strain: { slick: 0, porous: 1, wood: 2.5 }[context.surface] }],
     school: true,
     unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
   };

@@ -25,8 +25,11 @@ function unmetWears(stack: StackFacts): readonly Wear[] {
   if (!last) return [];
   if (isClear(last)) return stack.zone.wears.filter((wear) => last.product!.resists[wear] === undefined);
   const colours = films(stack).filter(isColour);
-  const alone = (product: ProductClass, wear: Wear) =>
-    (isBaked(stack) && product.bakeable ? product.standsAloneBaked[wear] : product.standsAlone[wear]) !== undefined;
+  const alone = (product: ProductClass, wear: Wear) => {
+    // What stands washing up does so on glaze and glass; on a ground, the ground is the weak layer.
+    if (wear === "washing" && stack.material.surface !== "slick") return false;
+    return (isBaked(stack) && product.bakeable ? product.standsAloneBaked[wear] : product.standsAlone[wear]) !== undefined;
+  };
   return stack.zone.wears.filter((wear) => !colours.every((fact) => alone(fact.product!, wear)));
 }
 
@@ -44,6 +47,8 @@ function sealerFor(stack: StackFacts): ProductClass | null {
 }
 
 function sealOver(stack: StackFacts, last: StepFact) {
+  // A clear film over marks alone would lie on the bare glaze between them, and lift.
+  if (stack.material.surface === "slick" && !films(stack).some(coversField)) return [];
   return asChange(sealerFor(stack), (id) => {
     const product = stack.catalogue.products.get(id)!;
     if (isClear(last) && last.step.role === "seal")

@@ -177,6 +177,23 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     },
   },
   {
+    code: "not-for-surface",
+    severity: "stop",
+    when: "a film is laid bare on a kind of surface it is not made for",
+    message: "{step} is not made for bare {material}",
+    why: "it sets on the kind of surface it is made for and lifts off any other",
+    fix: "Take a product made for this surface, or put a ground under it.",
+    find: (stack) => {
+      if (stack.material.surface === "slick") return [];
+      return onBare(stack)
+        .filter((fact) => !isLoose(fact) && !fact.product!.grips.includes(stack.material.surface))
+        .map((fact) => {
+          const ground = suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface));
+          return { at: fact, change: asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })) };
+        });
+    },
+  },
+  {
     code: "flaking-under",
     severity: "stop",
     ofPiece: true,

@@ -173,4 +173,12 @@ export const SURFACE_STORIES: readonly Story[] = [
     wrong: { outside: [s("base", "gloss-enamel-acrylic", { coats: 2 })] },
     right: { outside: [s("prime", "gesso"), s("base", "gloss-enamel-acrylic", { coats: 2 })] },
   },
+  {
+    code: "not-for-surface",
+    tells: "ceramic paint peels off a pebble it was never made for",
+    severity: "stop",
+    piece: pebble(),
+    wrong: { top: [s("base", "ceramic-paint-air", { coats: 2 })] },
+    right: { top: [s("prime", "gesso"), s("base", "ceramic-paint-air", { coats: 2 })] },
+  },
 ];
