@@ -26,6 +26,8 @@ export interface Use {
   readonly flame: boolean;
   readonly hotThings: boolean;
   readonly childMade: boolean;
+  /** Left where animals and water are: nothing may come off it. */
+  readonly wild: boolean;
   /** Kept, given or handled: paint that never sets is out. */
   readonly kept: boolean;
   /** Lines for whoever receives the piece. */

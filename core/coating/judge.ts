@@ -27,7 +27,8 @@ function filledIn(text: string, words: Readonly<Record<string, string>>): string
   return said.charAt(0).toUpperCase() + said.slice(1);
 }
 
-function finding(rule: Rule, hit: Hit, stack: StackFacts): Finding {
+/** Says one hit of a rule in the painter's words. */
+export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
   const words: Record<string, string> = {
     zone: zoneWord(stack.zone.zone),
     material: stack.material.name.toLowerCase(),
@@ -62,7 +63,7 @@ export function judge(stacks: readonly StackFacts[], rules: readonly Rule[]): re
   for (const rule of rules) {
     for (const stack of stacks) {
       for (const hit of rule.find(stack)) {
-        const one = finding(rule, hit, stack);
+        const one = findingOf(rule, hit, stack);
         const key = rule.ofPiece ? rule.code : `${one.code}|${one.zone}|${one.stepId}|${one.message}`;
         if (said.has(key)) continue;
         said.add(key);

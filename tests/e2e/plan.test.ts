@@ -119,7 +119,7 @@ describe("choosing and changing", () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
     await page.getByLabel("Decorate with").selectOption("poster-paint");
-    await page.getByText("It dusts off on hands and washes off").waitFor();
+    await page.getByText("Poster paint on the top never sets: it dusts off on hands").waitFor();
     await axeClean(page);
     await page.getByRole("button", { name: "Nearest that works: leave out poster paint" }).click();
     await page.getByRole("heading", { name: "Sound all round" }).waitFor();

@@ -10,6 +10,7 @@ const PLAIN = {
   flame: false,
   hotThings: false,
   childMade: false,
+  wild: false,
   kept: true,
   provenance: COMMON_PRACTICE,
 } as const;
@@ -101,6 +102,7 @@ export const USES: readonly Use[] = [
     name: "Left outdoors for others to find",
     wears: { seen: ["weather", "rub"], underside: ["weather"] },
     outdoors: true,
+    wild: true,
     sun: true,
     care: ["Leave it only where local rules allow."],
   },

@@ -110,6 +110,15 @@ export const EFFECTS: readonly ProductClass[] = [
   }),
   productClass({
     ...LOOSE,
+    id: "glued-crystals",
+    name: "Stick-on crystals",
+    means: "glued on after the last coat, never under it",
+    techniques: ["crystals"],
+    methods: ["hand"],
+    traits: ["shines"],
+  }),
+  productClass({
+    ...LOOSE,
     id: "effect-powder",
     name: "Effect powder",
     means: "rubbed on; travels unless it is locked",

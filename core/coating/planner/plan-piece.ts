@@ -92,7 +92,7 @@ function planRoute(facts: PieceFacts, route: Route, rules: readonly Rule[]): Att
     }
     const candidate = makeCandidate(facts, columnOrder(facts, planned.zones), rules, { title: "", route });
     const stop = candidate.findings.find((one) => one.severity === "stop");
-    if (stop) unmet = { why: stop.message, code: stop.code };
+    if (stop) unmet = { why: `${stop.message}: ${stop.why.charAt(0).toLowerCase()}${stop.why.slice(1)}`, code: stop.code };
     else if (as !== "school" || followsFirst(candidate, forced)) found.push({ candidate, measure: as });
   };
   /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */

@@ -1,5 +1,7 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts";
+import { findingOf } from "../judge";
+import type { Finding } from "../plan";
 import type { Rule } from "../rule";
 import { assemble } from "./assemble";
 import { cheapestFirst } from "./cheapest-first";
@@ -10,6 +12,7 @@ import { costOf, weigh } from "./measures";
 import type { MeasureName } from "./measures";
 import { slotsOf } from "./slots";
 import { avoidableCodes, faultsOf } from "./verdict";
+import type { Fault } from "./verdict";
 
 /** Stacks judged and combinations walked before the search gives a zone up. */
 const MOST_JUDGED = 400;
@@ -53,8 +56,8 @@ export class ZoneSearch {
   private readonly avoidable: ReadonlySet<string>;
   private readonly judged = new Map<string, Judged>();
   private readonly conflicts: Conflict[] = [];
-  /** How often each rule stopped a stack, for the reason of a refusal. */
-  private readonly stops = new Map<string, number>();
+  /** How often each rule stopped a stack, and what it said of the first, for the reason of a refusal. */
+  private readonly stops = new Map<string, { count: number; readonly said: Finding }>();
 
   constructor(
     readonly context: ZoneContext,
@@ -156,7 +159,7 @@ export class ZoneSearch {
     const { stack, slotOf } = assemble(this.context, options);
     const faults = faultsOf(stack, this.rules, this.avoidable);
     for (const fault of faults) {
-      if (fault.severity === "stop") this.stops.set(fault.code, (this.stops.get(fault.code) ?? 0) + 1);
+      if (fault.severity === "stop") this.count(fault, stack);
       const slots = fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
       const always = fault.culprits?.length === 0;
       if (always || (slots && slots.length > 0))
@@ -168,10 +171,21 @@ export class ZoneSearch {
     return judged;
   }
 
+  private count(fault: Fault, stack: StackFacts): void {
+    const known = this.stops.get(fault.code);
+    if (known) known.count += 1;
+    else this.stops.set(fault.code, { count: 1, said: findingOf(fault.rule, fault.hit, stack) });
+  }
+
   /** The rule that stopped most stacks, in its own words. */
   private mainObstacle(): { why: string; code: string } {
-    const [code] = [...this.stops.entries()].sort((a, b) => b[1] - a[1])[0] ?? [];
-    const rule = this.rules.find((one) => one.code === code);
-    return rule ? { why: rule.why, code: rule.code } : { why: "no way of coating it is left", code: "nothing-fits" };
+    const [most] = [...this.stops.values()].sort((a, b) => b.count - a.count);
+    return most
+      ? { why: `${most.said.message}: ${lowered(most.said.why)}`, code: most.said.code }
+      : { why: "no way of coating it is left", code: "nothing-fits" };
   }
+}
+
+function lowered(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
 }

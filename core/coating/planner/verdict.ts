@@ -1,11 +1,12 @@
 import type { StackFacts, StepFact } from "../facts";
-import type { Rule } from "../rule";
+import type { Hit, Rule } from "../rule";
 
 export interface Fault {
   readonly code: string;
   readonly severity: "stop" | "warn";
   readonly culprits: readonly StepFact[] | null;
-  readonly message: string;
+  readonly rule: Rule;
+  readonly hit: Hit;
 }
 
 /** Rules a choice of steps can answer to; the room and the piece itself count against every stack alike. */
@@ -25,7 +26,7 @@ export function faultsOf(stack: StackFacts, rules: readonly Rule[], avoidable: R
     for (const hit of rule.find(stack)) {
       const severity = hit.severity ?? rule.severity;
       if (hit.unknown !== undefined || (severity !== "stop" && severity !== "warn")) continue;
-      const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, message: rule.when };
+      const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, rule, hit };
       if (severity === "stop") return [fault];
       if (avoidable.has(rule.code)) warns.push(fault);
     }

@@ -1,6 +1,6 @@
 import { published } from "../../catalogue/provenance";
 import { remove, swap } from "../fixes";
-import { films, has, isFilm } from "../facts";
+import { films, has, isFilm, isLoose } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import type { Change } from "../change";
 import type { Hit, Rule } from "../rule";
@@ -68,6 +68,20 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     why: "{because}; food-contact coatings are regulated",
     fix: "Leave that side bare, or take the kiln route with a food-safe glaze.",
     find: filmsWhereBare("food-side"),
+  },
+  {
+    code: "sheds-outdoors",
+    severity: "stop",
+    when: "loose glitter or crystals are on a piece left outdoors for others to find",
+    message: "{step} comes off in time, and lies where animals and water are",
+    why: "plastic glitter and stones are swallowed and washed into streams",
+    fix: "Leave it out, or use a paint that shines.",
+    find: (stack) =>
+      stack.uses.some((use) => use.wild)
+        ? films(stack)
+            .filter(isLoose)
+            .map((fact) => ({ at: fact, culprits: [fact], change: remove(fact) }))
+        : [],
   },
   {
     code: "hand-wash",

@@ -92,6 +92,14 @@ export const HEAT_PEOPLE_ROOM_STORIES: readonly Story[] = [
     right: { rim: [s("decorate", "ceramic-paint-air", { technique: "dots" })] },
   },
   {
+    code: "sheds-outdoors",
+    tells: "glitter from a stone in the park ends in the duck pond",
+    severity: "stop",
+    piece: pebble({ uses: ["found-outdoors"] }),
+    wrong: { top: [base, s("decorate", "loose-glitter", { technique: "loose-glitter" }), s("lock", "acrylic-spray-clear"), s("seal", "acrylic-spray-clear")] },
+    right: { top: [base, s("decorate", "pearl-acrylic", { technique: "dots" }), s("seal", "acrylic-spray-clear")] },
+  },
+  {
     code: "hand-wash",
     tells: "a painted mug goes to someone with a dishwasher",
     severity: "note",
