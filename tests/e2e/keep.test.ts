@@ -60,6 +60,30 @@ describe("files", () => {
   });
 });
 
+describe("the notebook's list", () => {
+  test("names every piece, in order, and lets one be renamed and removed", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
+    await plan(page, { material: "Glazed ceramic", uses: ["To drink from"], techniques: ["Dots"] });
+    await page.getByLabel("Name of the piece").fill("  Tea mug for Tern Point  ");
+    await page.getByLabel("Name of the piece").press("Enter");
+    await page.waitForFunction(() => document.title.startsWith("Tea mug for Tern Point"));
+    await page.getByLabel("Name of the piece").fill("   ");
+    await page.getByLabel("Name of the piece").press("Enter");
+    await page.getByRole("link", { name: "Pieces", exact: true }).click();
+    const names = page.locator("main li .font-display");
+    await names.first().waitFor();
+    expect(await names.allInnerTexts()).toEqual(["Smooth pebble", "Tea mug for Tern Point"]);
+    await axeClean(page);
+    await page.getByText("Tea mug for Tern Point").click();
+    await planReady(page);
+    await page.getByRole("button", { name: "Remove" }).click();
+    await page.waitForURL(`${URL_BASE}/`);
+    await names.first().waitFor();
+    expect(await names.allInnerTexts()).toEqual(["Smooth pebble"]);
+  });
+});
+
 describe("by keyboard only", () => {
   test("three facts, a plan, a change, and away again", async () => {
     const { page } = await newNotebook();
@@ -124,6 +148,15 @@ describe("addresses and the policy", () => {
     await page.getByText("this piece is not in your notebook").waitFor();
     await page.getByRole("link", { name: "Back to your pieces" }).click();
     await page.getByRole("heading", { name: "Pieces" }).waitFor();
+  });
+
+  test("the served door says what it takes, and refuses what is far too large", async () => {
+    const asked = await fetch(`${URL_BASE}/api/plan`);
+    expect([asked.status, await asked.json()]).toEqual([405, { error: { code: "bad-verb", message: "send a piece with POST", path: "" } }]);
+    const huge = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: " ".repeat(1_000_001) });
+    expect(huge.status).toBe(413);
+    const broken = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: "{" });
+    expect([broken.status, ((await broken.json()) as { error: { code: string } }).error.code]).toEqual([422, "not-json"]);
   });
 
   test("every document forbids what it does not need", async () => {

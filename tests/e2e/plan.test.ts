@@ -56,7 +56,10 @@ describe("new piece to plan", () => {
     await page.getByLabel("Across the top").fill("16");
     await page.getByLabel("Height").fill("15");
     await page.getByLabel("Height").blur();
-    await page.waitForFunction((was) => document.querySelector("ol")?.textContent?.includes(was) === false, before);
+    await page.waitForFunction(
+      (was) => [...document.querySelectorAll("li p")].find((line) => line.textContent?.startsWith("Pour out"))?.textContent !== was,
+      before,
+    );
     expect(await poured.innerText()).not.toBe(before);
     await page.getByLabel("Height").fill("four hundred");
     await page.getByText("a number, please").waitFor();
@@ -77,11 +80,6 @@ describe("new piece to plan", () => {
     const usual = await wait.innerText();
     await page.getByLabel("Where you work").selectOption("cold");
     await page.waitForFunction((was) => !document.body.innerText.includes(was), usual);
-    await page
-      .getByText(/is too damp for|too cold/)
-      .first()
-      .waitFor({ timeout: 2000 })
-      .catch(() => undefined);
     expect(await wait.innerText()).not.toBe(usual);
   });
 });
@@ -152,10 +150,6 @@ describe("two tabs", () => {
     await page.getByLabel("Length").focus();
     await other.getByLabel("Name of the piece").fill("Harbour stone");
     await other.getByLabel("Name of the piece").press("Enter");
-    await other
-      .getByText("Harbour stone")
-      .waitFor({ state: "attached" })
-      .catch(() => undefined);
     await page.getByLabel("Length").fill("123");
     await page.getByLabel("Length").press("Enter");
     await page.waitForFunction(() => (document.querySelector('[aria-label="Name of the piece"]') as HTMLInputElement).value === "Harbour stone");

@@ -1,10 +1,9 @@
-import { useEffect, useState } from "react";
-import { data, Link, redirect, useFetcher, useRevalidator } from "react-router";
+import { useState } from "react";
+import { data, Link, redirect } from "react-router";
 import { Trash2 } from "lucide-react";
 import { pieceId, planId } from "#core/catalogue/ids";
 import { alikeZones } from "#core/coating/alike-zones";
 import { partsOfWork, stepNumbers } from "#core/coating/parts-of-work";
-import { changePiece } from "#core/coating/apply-changes";
 import type { Change } from "#core/coating/change";
 import type { Candidate } from "#core/coating/plan";
 import type { PieceRecord } from "#core/formats/records";
@@ -13,23 +12,16 @@ import { CoatSection } from "~/components/coat-section";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { zoneName, zoneNames } from "~/components/words";
 import { pieceById, removePiece, savePiece } from "~/store/pieces";
-import type { Saved } from "~/store/pieces";
 import { addEdits, clearEdits, planById, planFor } from "~/store/plans";
 import type { Route } from "./+types/route";
 import { Candidates } from "./candidates";
 import { FactsPanel } from "./facts-panel";
 import { Findings } from "./findings";
 import { Steps } from "./steps";
+import { useOtherTabs } from "./use-other-tabs";
 import { usePlan } from "./use-plan";
-
-type Ask =
-  | { readonly intent: "change"; readonly seen: PieceRecord; readonly changes: readonly Change[] }
-  | { readonly intent: "follow"; readonly candidateId: Candidate["id"]; readonly school: string }
-  | { readonly intent: "edit"; readonly candidateId: Candidate["id"]; readonly school: string; readonly edits: readonly Change[] }
-  | { readonly intent: "plain"; readonly planId: string }
-  | { readonly intent: "remove" };
-
-type Answer = Saved | { readonly kind: "done" };
+import { useSaving } from "./use-saving";
+import type { Answer, Ask } from "./use-saving";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const { notebook } = await import("~/store/open.client");
@@ -70,54 +62,6 @@ export async function clientAction({ request, params }: Route.ClientActionArgs):
       await done(removePiece(db, id));
       return redirect("/");
   }
-}
-
-/**
- * Saves through the route's action. What she did shows at once, before the notebook has answered; a clash is remembered
- * until she has decided.
- */
-function useSaving(kept: PieceRecord) {
-  const fetcher = useFetcher<Answer>();
-  const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
-  const [asked, setAsked] = useState<readonly Change[]>([]);
-  const [ahead, setAhead] = useState<{ readonly rev: number; readonly changes: readonly Change[] }>({ rev: 0, changes: [] });
-  const record = ahead.rev === kept.rev ? { ...kept, piece: changePiece(kept.piece, ahead.changes) } : kept;
-  const [dismissed, setDismissed] = useState<unknown>(null);
-  const clash = fetcher.data?.kind === "clash" && fetcher.data !== dismissed ? fetcher.data : null;
-  return {
-    record,
-    send,
-    clash,
-    saving: fetcher.state !== "idle",
-    save: (changes: readonly Change[], seen: PieceRecord) => {
-      setAsked(changes);
-      setAhead((before) => ({ rev: kept.rev, changes: before.rev === kept.rev ? [...before.changes, ...changes] : changes }));
-      send({ intent: "change", seen, changes });
-    },
-    takeTheirs: () => setDismissed(fetcher.data),
-    keepMine: () => send({ intent: "change", seen: clash?.theirs ?? record, changes: asked }),
-  };
-}
-
-/** Reloads what another tab has saved; says when this tab is too old to go on. */
-function useOtherTabs(): boolean {
-  const { revalidate } = useRevalidator();
-  const [old, setOld] = useState(false);
-  useEffect(() => {
-    let stop: (() => void) | null = null;
-    let gone = false;
-    void import("~/store/open.client").then(({ onOtherTab }) => {
-      if (!gone) stop = onOtherTab(() => void revalidate());
-    });
-    const newer = () => setOld(true);
-    window.addEventListener("notebook-newer", newer);
-    return () => {
-      gone = true;
-      stop?.();
-      window.removeEventListener("notebook-newer", newer);
-    };
-  }, [revalidate]);
-  return old;
 }
 
 export default function PiecePage({ loaderData }: Route.ComponentProps) {
