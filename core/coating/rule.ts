@@ -1,5 +1,5 @@
 import type { Provenance } from "../catalogue/provenance";
-import type { Severity } from "../catalogue/vocabulary";
+import type { Role, Severity } from "../catalogue/vocabulary";
 import type { Change } from "./change";
 import type { StackFacts, StepFact } from "./facts";
 
@@ -16,6 +16,8 @@ export interface Hit {
   /** The steps that are at fault together, whatever else is in the stack: lets the search skip every stack that has them all. Empty: it is
    * no step's fault, and every stack has it. */
   readonly culprits?: readonly StepFact[];
+  /** Roles whose absence is part of the fault: with a step of one of them it might not be. Read together with `culprits`. */
+  readonly missing?: readonly Role[];
   /** What decides is not known: said as a note with "if". */
   readonly unknown?: string;
 }

@@ -1,10 +1,11 @@
-import type { ProductId } from "../../catalogue/ids";
+import type { ProductId, StepId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts";
 import { findingOf } from "../judge";
 import type { Finding } from "../plan";
 import type { Rule } from "../rule";
 import { assemble } from "./assemble";
-import { cheapestFirst } from "./cheapest-first";
+import { cheapest } from "./branch-and-bound";
+import type { Conflict } from "./branch-and-bound";
 import { warmEnoughFor } from "./context";
 import type { ZoneContext } from "./context";
 import type { Option, Slot } from "./draft";
@@ -27,12 +28,6 @@ const MOST_STRAIN = 2.5;
 const WARN_WEIGHT = 4;
 
 export type ZoneResult = { readonly stack: StackFacts } | { readonly stack: null; readonly why: string; readonly code: string };
-
-/** Options that are at fault together, by slot: every combination that has them all shares the fault. */
-interface Conflict {
-  readonly stop: boolean;
-  readonly parts: readonly { readonly slot: number; readonly key: string }[];
-}
 
 interface Judged {
   readonly stack: StackFacts;
@@ -86,8 +81,7 @@ export class ZoneSearch {
   }
 
   /**
-   * The best stack by a measure: combinations from the cheapest on; a likely fault costs, a stop rules out. It ends when no
-   * dearer combination could be better than the best one met.
+   * The best stack by a measure: a likely fault costs, a stop rules out, and what was learnt of one combination spares others.
    *
    * @param owned products chosen for other zones already
    * @param forced slot name → option key: a school that is to be followed
@@ -104,25 +98,21 @@ export class ZoneSearch {
   private search(measure: MeasureName, owned: ReadonlySet<ProductId>, forced: ReadonlyMap<string, string>, most: number, anyWillDo: boolean): ZoneResult {
     const empty = this.slots.find((slot) => slot.options.length === 0);
     if (empty) return { stack: null, ...this.nothingFor(empty) };
-    const lists = this.slots.map((slot) => this.ranked(slot, measure, owned, forced.get(slot.name)));
-    let best: { readonly total: number; readonly stack: StackFacts } | null = null;
-    let walked = 0;
     const before = this.judged.size;
-    for (const { at, total } of cheapestFirst(lists.map((list) => list.map((entry) => entry.cost)))) {
-      walked += 1;
-      if ((best && total >= best.total) || walked > MOST_WALKED || this.judged.size - before > most) break;
-      const options = at.map((position, list) => lists[list]![position]!.option);
-      if (this.conflicts.some((conflict) => conflict.stop && conflict.parts.length === 0)) break;
-      const least = this.leastFault(options);
-      if (least === "stop" || (best && total + least >= best.total)) continue;
-      const { stack, stop, warns } = this.judge(options);
-      if (stop !== null) continue;
-      const weighed = total + warns * WARN_WEIGHT;
-      if (!best || weighed < best.total) best = { total: weighed, stack };
-      if (anyWillDo) break;
-    }
-    if (best) return { stack: best.stack };
-    return { stack: null, ...this.mainObstacle() };
+    let walked = 0;
+    let met = false;
+    const chosen = cheapest({
+      lists: this.slots.map((slot) => this.priced(slot, measure, owned, forced.get(slot.name))),
+      conflicts: this.conflicts,
+      faultCost: WARN_WEIGHT,
+      judge: (choices) => {
+        const { stop, warns } = this.judge(choices.map((choice) => choice.option));
+        met ||= stop === null;
+        return stop === null ? warns * WARN_WEIGHT : null;
+      },
+      enough: () => (walked += 1) > MOST_WALKED || this.judged.size - before > most || (anyWillDo && met),
+    });
+    return chosen ? { stack: this.judge(chosen.map((choice) => choice.option)).stack } : { stack: null, ...this.mainObstacle() };
   }
 
   /** Why a decision has no way left: the cold, if that is what took them. */
@@ -133,23 +123,10 @@ export class ZoneSearch {
     return rule ? { why: rule.why, code: rule.code } : { why: slot.unmet, code: "nothing-fits" };
   }
 
-  private ranked(slot: Slot, measure: MeasureName, owned: ReadonlySet<ProductId>, key: string | undefined) {
+  private priced(slot: Slot, measure: MeasureName, owned: ReadonlySet<ProductId>, key: string | undefined) {
     const open = key === undefined ? slot.options : slot.options.filter((option) => option.key === key);
     // The order of the catalogue breaks ties.
-    return open
-      .map((option, order) => ({ option, cost: weigh(costOf(option, this.context, slot.name, owned), measure) + order * 1e-3 }))
-      .sort((a, b) => a.cost - b.cost);
-  }
-
-  /** What learnt conflicts already say of a combination, before it is judged. */
-  private leastFault(options: readonly Option[]): "stop" | number {
-    let warns = 0;
-    for (const conflict of this.conflicts) {
-      if (!conflict.parts.every((part) => options[part.slot]!.key === part.key)) continue;
-      if (conflict.stop) return "stop";
-      warns += 1;
-    }
-    return Math.min(warns, 1) * WARN_WEIGHT;
+    return open.map((option, order) => ({ key: option.key, option, cost: weigh(costOf(option, this.context, slot.name, owned), measure) + order * 1e-3 }));
   }
 
   private judge(options: readonly Option[]): Judged {
@@ -160,15 +137,24 @@ export class ZoneSearch {
     const faults = faultsOf(stack, this.rules, this.avoidable);
     for (const fault of faults) {
       if (fault.severity === "stop") this.count(fault, stack);
-      const slots = fault.culprits && [...new Set(fault.culprits.map((culprit) => slotOf.get(culprit.step.id) ?? -1))].filter((slot) => slot >= 0);
+      const slots = fault.culprits && this.slotsOf(fault, slotOf);
       const always = fault.culprits?.length === 0;
       if (always || (slots && slots.length > 0))
-        this.conflicts.push({ stop: fault.severity === "stop", parts: (slots ?? []).map((slot) => ({ slot, key: options[slot]!.key })) });
+        this.conflicts.push({ code: fault.code, stop: fault.severity === "stop", parts: (slots ?? []).map((slot) => ({ slot, key: options[slot]!.key })) });
     }
     const stop = faults.find((fault) => fault.severity === "stop")?.code ?? null;
     const judged = { stack, stop, warns: stop ? 0 : faults.length };
     this.judged.set(key, judged);
     return judged;
+  }
+
+  /** The decisions a fault hangs on: those its culprits came from, and those that could have brought what is missing. */
+  private slotsOf(fault: Fault, slotOf: ReadonlyMap<StepId, number>): readonly number[] {
+    const blamed = fault.culprits?.map((culprit) => slotOf.get(culprit.step.id) ?? -1) ?? [];
+    const open = this.slots.flatMap((slot, index) =>
+      slot.options.some((option) => option.steps.some((step) => fault.missing.includes(step.role))) ? [index] : [],
+    );
+    return [...new Set([...blamed, ...open])].filter((slot) => slot >= 0);
   }
 
   private count(fault: Fault, stack: StackFacts): void {

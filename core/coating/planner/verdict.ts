@@ -1,3 +1,4 @@
+import type { Role } from "../../catalogue/vocabulary";
 import type { StackFacts, StepFact } from "../facts";
 import type { Hit, Rule } from "../rule";
 
@@ -5,6 +6,7 @@ export interface Fault {
   readonly code: string;
   readonly severity: "stop" | "warn";
   readonly culprits: readonly StepFact[] | null;
+  readonly missing: readonly Role[];
   readonly rule: Rule;
   readonly hit: Hit;
 }
@@ -26,7 +28,7 @@ export function faultsOf(stack: StackFacts, rules: readonly Rule[], avoidable: R
     for (const hit of rule.find(stack)) {
       const severity = hit.severity ?? rule.severity;
       if (hit.unknown !== undefined || (severity !== "stop" && severity !== "warn")) continue;
-      const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, rule, hit };
+      const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, missing: hit.missing ?? [], rule, hit };
       if (severity === "stop") return [fault];
       if (avoidable.has(rule.code)) warns.push(fault);
     }

@@ -235,6 +235,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
             .filter((fact) => fact.product!.traits.includes("fades-in-sun"))
             .map((fact) => ({
               at: fact,
+              culprits: [fact],
               change: asChange(
                 another(stack, fact, (product) => !product.traits.includes("fades-in-sun") && product.weatherproof),
                 (id) => swap(fact, id),

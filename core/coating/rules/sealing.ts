@@ -1,5 +1,6 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import type { Wear } from "../../catalogue/use";
+import type { Role } from "../../catalogue/vocabulary";
 import { DARK_BELOW, lightness } from "../../film/colour";
 import { MIN_PER_DAY } from "../../units/duration";
 import { addAfter, addBefore, aidStep, remove, set, setPiece, swap, waitFix } from "../fixes";
@@ -25,13 +26,17 @@ function unmetWears(stack: StackFacts): readonly Wear[] {
   if (!last) return [];
   if (isClear(last)) return stack.zone.wears.filter((wear) => last.product!.resists[wear] === undefined);
   const colours = films(stack).filter(isColour);
-  const alone = (product: ProductClass, wear: Wear) => {
-    // What stands washing up does so on glaze and glass; on a ground, the ground is the weak layer.
-    if (wear === "washing" && stack.material.surface !== "slick") return false;
-    return (isBaked(stack) && product.bakeable ? product.standsAloneBaked[wear] : product.standsAlone[wear]) !== undefined;
-  };
-  return stack.zone.wears.filter((wear) => !colours.every((fact) => alone(fact.product!, wear)));
+  return stack.zone.wears.filter((wear) => !colours.every((fact) => standsAlone(stack, fact.product!, wear)));
 }
+
+function standsAlone(stack: StackFacts, product: ProductClass, wear: Wear): boolean {
+  // What stands washing up does so on glaze and glass; on a ground, the ground is the weak layer.
+  if (wear === "washing" && stack.material.surface !== "slick") return false;
+  return (isBaked(stack) && product.bakeable ? product.standsAloneBaked[wear] : product.standsAlone[wear]) !== undefined;
+}
+
+/** Steps that could stand between a colour and its wear. */
+const CLEAR_ROLES: readonly Role[] = ["isolate", "lock", "seal", "heat-set", "fire"];
 
 /** A sealer for everything this zone meets; a spray where water would lift what is below. */
 function sealerFor(stack: StackFacts): ProductClass | null {
@@ -300,9 +305,15 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       if (!last || !wear || (stack.zone.template.exposure === "underside" && !isClear(last) && wear === "rub")) return [];
       if (wear === "weather" && isClear(last) && !last.product!.weatherproof) return [];
       const sealable = isClear(last) || !unmet.includes("washing");
+      const weak = isClear(last)
+        ? [last]
+        : films(stack)
+            .filter((fact) => isColour(fact) && !standsAlone(stack, fact.product!, wear))
+            .slice(0, 1);
       return [
         {
           at: last,
+          ...(isClear(last) && last.step.role !== "seal" ? {} : { culprits: weak, missing: isClear(last) ? [] : CLEAR_ROLES }),
           words: { wear: WEAR_WORDS[wear] },
           severity: unmet.includes("washing") ? ("stop" as const) : ("warn" as const),
           change: sealable ? sealOver(stack, last) : [],
@@ -320,7 +331,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       const last = lastFilm(stack);
       if (!last || stack.zone.template.exposure !== "underside" || isClear(last)) return [];
       const dark = films(stack).some((fact) => coversField(fact) && fact.step.colour !== undefined && lightness(fact.step.colour) < DARK_BELOW);
-      return dark && !last.product!.standsAlone.rub ? [{ at: last, change: sealOver(stack, last) }] : [];
+      return dark && !last.product!.standsAlone.rub ? [{ at: last, culprits: [last], missing: CLEAR_ROLES, change: sealOver(stack, last) }] : [];
     },
   },
   {

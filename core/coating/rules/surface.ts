@@ -351,6 +351,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         .slice(0, 1)
         .map((fact) => ({
           at: fact,
+          culprits: [fact],
+          missing: ["fill", "size", "prime", "base"] as const,
           change: asChange(
             suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
             (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
