@@ -6,7 +6,8 @@ const FOLDERS = {
   film: ["piece", "catalogue", "units"],
   drying: ["piece", "catalogue", "units"],
   coating: ["film", "drying", "piece", "catalogue", "units"],
-  formats: ["coating", "film", "drying", "piece", "catalogue", "units"],
+  schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
+  formats: ["schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

@@ -1,0 +1,96 @@
+import { TZDate } from "@date-fns/tz";
+import { MIN_PER_DAY } from "../units/duration";
+
+/** A stretch of one day in local time, "HH:MM" to "HH:MM"; `to` is later than `from`. */
+export interface DaySpan {
+  readonly from: string;
+  readonly to: string;
+}
+
+/** When her hands are free. `weekday` holds seven lists, Monday first; an exception replaces its day's list. */
+export interface FreeHours {
+  readonly weekday: readonly (readonly DaySpan[])[];
+  readonly exceptions: readonly { readonly date: string; readonly spans: readonly DaySpan[] }[];
+  /** IANA name, such as "Europe/London". */
+  readonly timeZone: string;
+}
+
+/** One stretch of free time; instants in ms. */
+export interface Sitting {
+  readonly from: number;
+  readonly to: number;
+}
+
+const EVENING: readonly DaySpan[] = [{ from: "19:00", to: "22:00" }];
+
+/** Weekday evenings and Saturdays: what a hobby usually gets [judgement of this project]. */
+export function usualHours(timeZone: string): FreeHours {
+  return { weekday: [EVENING, EVENING, EVENING, EVENING, EVENING, [{ from: "10:00", to: "17:00" }], []], exceptions: [], timeZone };
+}
+
+export const MS_PER_MIN = 60_000;
+const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
+
+/**
+ * The instant of a local date and time, ms. A time that the clocks skip over is read an hour later.
+ *
+ * @param date "YYYY-MM-DD"
+ * @param time "HH:MM"
+ * @example new Date(instantOf("2026-07-01", "12:00", "Europe/Paris")).toISOString() // "2026-07-01T10:00:00.000Z"
+ */
+export function instantOf(date: string, time: string, timeZone: string): number {
+  const [year, month, day] = date.split("-").map(Number) as [number, number, number];
+  const [hour, minute] = time.split(":").map(Number) as [number, number];
+  return new TZDate(year, month - 1, day, hour, minute, timeZone).getTime();
+}
+
+/** The local date of an instant, "YYYY-MM-DD". @example dateOf(0, "UTC") // "1970-01-01" */
+export function dateOf(instant: number, timeZone: string): string {
+  const local = new TZDate(instant, timeZone);
+  const two = (count: number) => String(count).padStart(2, "0");
+  return `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`;
+}
+
+/** The day after, or before. @example dayLater("2026-12-31", 1) // "2027-01-01" */
+export function dayLater(date: string, days: number): string {
+  return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/** 0 for Monday. */
+function weekdayOf(date: string): number {
+  return (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7;
+}
+
+function spansOf(hours: FreeHours, date: string): readonly DaySpan[] {
+  return hours.exceptions.find((one) => one.date === date)?.spans ?? hours.weekday[weekdayOf(date)] ?? [];
+}
+
+/** Furthest ahead that free time is looked for, days. */
+const HORIZON_DAYS = 800;
+
+/**
+ * Her free stretches from an instant on, in order. The first one may be cut short by that instant.
+ *
+ * @yields nothing when no hour is free within the horizon
+ */
+export function* sittingsFrom(hours: FreeHours, start: number): Generator<Sitting> {
+  let date = dateOf(start, hours.timeZone);
+  for (let day = 0; day < HORIZON_DAYS; day += 1, date = dayLater(date, 1)) {
+    const spans = [...spansOf(hours, date)].sort((a, b) => a.from.localeCompare(b.from));
+    for (const span of spans) {
+      const from = Math.max(start, instantOf(date, span.from, hours.timeZone));
+      const to = instantOf(date, span.to, hours.timeZone);
+      if (to > from) yield { from, to };
+    }
+  }
+}
+
+/** Length of the longest stretch of an ordinary week or an exception, minutes; 0 when there is none. */
+export function longestSittingMin(hours: FreeHours): number {
+  const minutes = (time: string) => {
+    const [hour, minute] = time.split(":").map(Number) as [number, number];
+    return hour * 60 + minute;
+  };
+  const spans = [...hours.weekday.flat(), ...hours.exceptions.flatMap((one) => one.spans)];
+  return Math.max(0, ...spans.map((span) => minutes(span.to) - minutes(span.from)));
+}

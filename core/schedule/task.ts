@@ -1,0 +1,43 @@
+import type { StepId } from "../catalogue/ids";
+import type { DryingStage, ZoneId } from "../catalogue/vocabulary";
+
+/** What has to have happened before, and how long ago. */
+export interface Edge {
+  readonly task: string;
+  /** Least wait after its end, minutes: usual and careful. */
+  readonly typicalMin: number;
+  readonly cautiousMin: number;
+  readonly until: DryingStage;
+  /** The recoat window shuts this long after its end, and opens again later; absent: it stays open. */
+  readonly closesMin?: number;
+  readonly reopensMin?: number;
+}
+
+/** One sitting's worth of hands-on work: one coat, or one half of it, or an act on the whole piece. */
+export interface Task {
+  readonly id: string;
+  readonly stepId: StepId;
+  readonly coat: number;
+  readonly half?: "first" | "second";
+  readonly zones: readonly ZoneId[];
+  readonly handsOnMin: number;
+  readonly after: readonly Edge[];
+}
+
+/** What comes after the last task: drying for handling, and cure; minutes after the end of `task`. */
+export interface Milestone {
+  readonly task: string;
+  readonly handle: { readonly typicalMin: number; readonly cautiousMin: number };
+  readonly cured: { readonly typicalMin: number; readonly cautiousMin: number };
+}
+
+export interface Work {
+  /** In working order: what comes first is done first when both could be. */
+  readonly tasks: readonly Task[];
+  readonly milestones: readonly Milestone[];
+}
+
+/** Names a task by its step, coat and half. @example taskId("top-base", 2, "first") // "top-base:2:first" */
+export function taskId(stepId: string, coat: number, half?: "first" | "second"): string {
+  return half ? `${stepId}:${coat}:${half}` : `${stepId}:${coat}`;
+}

@@ -1,0 +1,121 @@
+import type { Candidate, OrderedCoat, Step, ZoneSteps } from "../coating/plan";
+import type { Exposure } from "../catalogue/use";
+import type { ZoneId } from "../catalogue/vocabulary";
+import { taskId } from "./task";
+import type { Edge, Milestone, Task, Work } from "./task";
+
+type Draft = Omit<Task, "after" | "zones"> & { readonly after: Edge[]; readonly zones: ZoneId[] };
+
+/** A chain's steps without the cure, which nobody works at. */
+function worked(zone: ZoneSteps): readonly Step[] {
+  return zone.steps.filter((step) => step.role !== "cure");
+}
+
+function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge["until"]): Edge {
+  return { task, typicalMin: Math.ceil(typicalMin), cautiousMin: Math.ceil(Math.max(typicalMin, cautiousMin)), until };
+}
+
+/** Between two coats of one step: the next from when it takes one, within the window where there is one. */
+function betweenCoats(task: string, step: Step): Edge {
+  const { typical, cautious } = step;
+  const open = edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat");
+  const closes = typical?.recoatUntil;
+  return closes === undefined ? open : { ...open, closesMin: Math.max(open.cautiousMin, Math.floor(closes)), reopensMin: Math.ceil(typical!.dryThrough) };
+}
+
+/** The second half waits until the first can be held. */
+function betweenHalves(task: string, step: Step): Edge {
+  return edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch");
+}
+
+/** All tasks in working order, not yet tied together. */
+function drafts(candidate: Candidate): ReadonlyMap<string, Draft> {
+  const byStep = new Map(candidate.zones.flatMap((zone) => worked(zone).map((step) => [step.id, { step, zone: zone.zone }] as const)));
+  const zonesOf = (step: Step, own: ZoneId) =>
+    step.group === undefined ? [own] : candidate.zones.filter((zone) => zone.steps.some((one) => one.group === step.group)).map((zone) => zone.zone);
+  const counts = new Map<string, number>();
+  for (const { stepId } of candidate.order) counts.set(stepId, (counts.get(stepId) ?? 0) + 1);
+  const made = candidate.order.flatMap(({ stepId, coat, half }: OrderedCoat): Draft[] => {
+    const known = byStep.get(stepId);
+    if (!known) return [];
+    const { step, zone } = known;
+    const id = taskId(stepId, coat, half);
+    return [{ id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, after: [] }];
+  });
+  return new Map(made.map((draft) => [draft.id, draft]));
+}
+
+/** The tasks of one step, in order; a shared act is known by the first zone's step. */
+function tasksOfStep(step: Step, candidate: Candidate, all: ReadonlyMap<string, Draft>): readonly Draft[] {
+  const own = [...all.values()].filter((draft) => draft.stepId === step.id);
+  if (own.length > 0 || step.group === undefined) return own;
+  const twins = candidate.zones.flatMap((zone) => zone.steps.filter((one) => one.group === step.group)).map((one) => one.id);
+  return [...all.values()].filter((draft) => twins.includes(draft.stepId));
+}
+
+function tieCoats(step: Step, tasks: readonly Draft[]): void {
+  for (const [index, task] of tasks.entries()) {
+    const before = tasks[index - 1];
+    if (!before) continue;
+    const sameCoat = before.coat === task.coat;
+    task.after.push(sameCoat ? betweenHalves(before.id, step) : betweenCoats(before.id, step));
+    // A half takes its next coat over its own last one too.
+    const ownHalf = tasks[index - 2];
+    if (!sameCoat && task.half && ownHalf) task.after.push(betweenCoats(ownHalf.id, step));
+  }
+}
+
+/** Whether what a zone stands on is done before it is begun. */
+function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>): boolean {
+  return exposures.get(zone.zone) === "underside";
+}
+
+/**
+ * Turns a candidate into tasks tied by waits: coats of a step, steps of a zone, halves of an upright piece, what it stands
+ * on before the rest, shared acts once.
+ *
+ * @param exposures what each zone meets, so that undersides come first
+ */
+export function workOf(candidate: Candidate, exposures: ReadonlyMap<ZoneId, Exposure>): Work {
+  const all = drafts(candidate);
+  const milestones: Milestone[] = [];
+  const undersideEnds: Edge[] = [];
+  const tied = new Set<string>();
+  for (const zone of candidate.zones) {
+    const steps = worked(zone);
+    let previous: { readonly step: Step; readonly last: Draft } | null = null;
+    for (const step of steps) {
+      const tasks = tasksOfStep(step, candidate, all);
+      const first = tasks[0];
+      if (!first) continue;
+      if (!tied.has(first.id)) tieCoats(step, tasks);
+      tied.add(first.id);
+      const wait = step.waitBefore;
+      if (previous && previous.last !== first && !first.after.some((one) => one.task === previous!.last.id && one.typicalMin >= (wait?.min ?? 0)))
+        first.after.push(edge(previous.last.id, wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0, wait?.until ?? "dry-to-touch"));
+      previous = { step, last: tasks[tasks.length - 1]! };
+    }
+    if (!previous) continue;
+    const film = [...steps].reverse().find((step) => step.typical !== null);
+    const cure = zone.steps.find((step) => step.role === "cure")?.waitBefore;
+    const span = (typicalMin: number, cautiousMin: number) => ({ typicalMin, cautiousMin: Math.max(typicalMin, cautiousMin) });
+    const handle = span(film?.typical?.dryThrough ?? 0, film?.cautious?.dryThrough ?? 0);
+    milestones.push({
+      task: previous.last.id,
+      handle,
+      cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
+    });
+    if (isUnderside(zone, exposures)) {
+      const own = steps.filter((step) => step.group === undefined);
+      const last = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
+      if (last) undersideEnds.push(edge(last.id, film?.typical?.dryHard ?? 0, film?.cautious?.dryHard ?? 0, "dry-hard"));
+    }
+  }
+  for (const zone of candidate.zones) {
+    if (isUnderside(zone, exposures)) continue;
+    const begin = worked(zone).find((step) => step.group === undefined);
+    const first = begin ? tasksOfStep(begin, candidate, all)[0] : undefined;
+    first?.after.push(...undersideEnds);
+  }
+  return { tasks: [...all.values()], milestones };
+}
