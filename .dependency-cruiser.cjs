@@ -7,7 +7,8 @@ const FOLDERS = {
   drying: ["piece", "catalogue", "units"],
   coating: ["film", "drying", "piece", "catalogue", "units"],
   schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
-  formats: ["schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
+  logbook: ["schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
+  formats: ["logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

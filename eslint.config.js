@@ -42,6 +42,8 @@ export default tseslint.config(
     },
     rules: { "no-restricted-syntax": "off" },
   },
+  { files: ["scripts/service-worker.mjs"], languageOptions: { globals: { self: "readonly", caches: "readonly", Response: "readonly" } } },
+  { files: ["public/*.js"], languageOptions: { globals: { localStorage: "readonly", document: "readonly" } } },
   {
     files: ["core/**/*.ts"],
     ignores: ["**/*.test.ts", "core/cli.ts"],

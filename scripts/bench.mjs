@@ -1,12 +1,13 @@
 /** `npm run bench`: how fast the engine is, over a sweep of everything it knows, and how heavy the plan screen. Prints, judges nothing. */
 import { spawnSync } from "node:child_process";
 import { join } from "node:path";
-import { ensurePackages, ROOT, run } from "./ensure.mjs";
+import { build } from "./build.mjs";
+import { ensurePackages, ROOT } from "./ensure.mjs";
 
 ensurePackages();
 const measured = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-engine.ts")], { cwd: ROOT, stdio: "inherit" });
 if (measured.status !== 0) process.exit(measured.status ?? 1);
-if (run(process.execPath, [join(ROOT, "node_modules/@react-router/dev/bin.js"), "build"], { stdio: "ignore" }) !== 0) process.exit(1);
+if (build({ stdio: "ignore" }) !== 0) process.exit(1);
 
 process.env.NODE_ENV = "production";
 const { serve } = await import("../server/serve.mjs");

@@ -1,11 +1,13 @@
 /** `npm start`: sets up, builds, serves, says where. */
-import { ensurePackages, ROOT, run } from "./ensure.mjs";
-import { join } from "node:path";
+import { build } from "./build.mjs";
+import { ensurePackages } from "./ensure.mjs";
 
 ensurePackages();
 console.error("Building…");
-if (run(process.execPath, [join(ROOT, "node_modules/@react-router/dev/bin.js"), "build"]) !== 0) process.exit(1);
+if (build() !== 0) process.exit(1);
 process.env.NODE_ENV = "production";
+// A notebook that was never used opens with made-up pieces in it.
+process.env.NOOK_COAT_DEMO ??= "1";
 const { leaveWithParent, serve } = await import("../server/serve.mjs");
 leaveWithParent();
 const wanted = Number(process.env.PORT ?? 4173);

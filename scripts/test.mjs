@@ -4,6 +4,7 @@
  */
 import { mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import { build } from "./build.mjs";
 import { ensureChromium, ensurePackages, ROOT, run } from "./ensure.mjs";
 
 ensurePackages();
@@ -18,7 +19,7 @@ const CHECKS = [
   ["types", () => node(bin("typescript/bin/tsc"), "--noEmit")],
   ["lint", () => node(bin("eslint/bin/eslint.js"), ".", "--max-warnings", "0")],
   ["boundaries", () => node(bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "core", "app", "tests")],
-  ["build", () => node(bin("@react-router/dev/bin.js"), "build")],
+  ["build", () => build()],
 ];
 
 let failedChecks = 0;

@@ -31,8 +31,13 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
     response.setHeader("Referrer-Policy", "no-referrer");
     next();
   });
+  // The browser asks for it anew each time, so that a new version is found.
+  app.get("/sw.js", (_request, response, next) => {
+    response.setHeader("Cache-Control", "no-cache");
+    next();
+  });
   app.use("/assets", assets(`${CLIENT}/assets`, { immutable: true, maxAge: A_YEAR }));
-  app.use(assets(CLIENT, { index: false, maxAge: "1h" }));
+  app.use(assets(CLIENT, { index: false, maxAge: "1h", cacheControl: false }));
   app.use(createRequestHandler({ build, mode: "production" }));
   const listening = await new Promise((resolve, reject) => {
     const server = app.listen(port, host, (error) => (error ? reject(error) : resolve(server)));

@@ -1,5 +1,6 @@
 import type { Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { Step, Wait } from "#core/coating/plan";
+import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
 import { nameIn } from "./use-menu";
@@ -59,8 +60,12 @@ const ROLE_WORDS: Partial<Record<Role, string>> = {
 };
 const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
-/** A step in the painter's words: what she does. */
-export function stepTitle(step: Step, menu: Menu): string {
+/**
+ * A step in the painter's words: what she does.
+ *
+ * @param counted false leaves the number of coats out, where one coat of it is meant
+ */
+export function stepTitle(step: Step, menu: Menu, counted = true): string {
   const name = nameIn(menu.products, step.product);
   const lower = name.charAt(0).toLowerCase() + name.slice(1);
   switch (step.role) {
@@ -82,9 +87,10 @@ export function stepTitle(step: Step, menu: Menu): string {
       return step.product === "eraser" ? "Rub the guides out" : "Wipe the guides off, barely damp";
     case "decorate": {
       const technique = step.technique ? nameIn(menu.techniques, step.technique) : "Decorate";
-      return `${technique}: ${step.coats > 1 ? `${coatsOf(step.coats, "coat")} of ` : ""}${lower}`;
+      return `${technique}: ${counted && step.coats > 1 ? `${coatsOf(step.coats, "coat")} of ` : ""}${lower}`;
     }
     default:
+      if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
       return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(step.coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
   }
 }
@@ -106,4 +112,27 @@ export function waitText(wait: Wait): string {
   const until = UNTIL_WORDS[wait.until] ?? "";
   if (wait.set === "hers") return `Wait ${sayDuration(wait.min)} (set by you) ${until}`;
   return `Wait ${sayDurationRange(wait.min, wait.cautiousMin ?? wait.min)} ${until}`;
+}
+
+const DAYS_AHEAD_BY_NAME = 6;
+
+/** A day as a person says it: "today", "tomorrow", "Saturday", "Sat 5 Dec". */
+export function sayDay(instant: number, now: number): string {
+  const days = differenceInCalendarDays(instant, now);
+  if (days === 0) return "today";
+  if (days === 1) return "tomorrow";
+  if (days === -1) return "yesterday";
+  return days > 1 && days <= DAYS_AHEAD_BY_NAME ? format(instant, "EEEE") : format(instant, "EEE d MMM");
+}
+
+/** A time of day, with its day where that is not today. */
+export function sayClock(instant: number, now: number = Date.now()): string {
+  const time = format(instant, "HH:mm");
+  return differenceInCalendarDays(instant, now) === 0 ? time : `${sayDay(instant, now)} ${time}`;
+}
+
+/** Which coat of a step, or which half of it: "coat 2 of 2, the half you do not hold"; "" where there is only one. */
+export function coatWords(coat: number, half: "first" | "second" | undefined, of: number): string {
+  const said = [...(of > 1 ? [`coat ${coat} of ${of}`] : []), ...(half ? [half === "first" ? "the half you do not hold" : "the other half"] : [])];
+  return said.join(", ");
 }

@@ -1,15 +1,18 @@
-import { writeBundle } from "#core/formats/write-bundle";
+import { PART_NAMES, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle } from "#core/formats/write-bundle";
-import { pieceId, planId } from "#core/catalogue/ids";
+import { pieceId, planId, progressId } from "#core/catalogue/ids";
+import type { PieceRecord } from "#core/formats/records";
+import { act } from "./act";
+import type { Recorder } from "./act";
 import { freshId } from "./fresh-id";
 import type { Notebook } from "./notebook";
 
 /** Everything kept, as one file's document. */
 export async function exportAll(db: Notebook): Promise<Bundle> {
-  const transaction = db.transaction(["pieces", "plans"]);
-  const [pieces, plans] = await Promise.all([transaction.objectStore("pieces").getAll(), transaction.objectStore("plans").getAll()]);
+  const transaction = db.transaction([...PART_NAMES]);
+  const parts = await Promise.all(PART_NAMES.map(async (part) => [part, await transaction.objectStore(part).getAll()] as const));
   await transaction.done;
-  return writeBundle(pieces, plans);
+  return writeBundle(Object.fromEntries(parts));
 }
 
 export interface Imported {
@@ -20,51 +23,62 @@ export interface Imported {
   readonly beside: number;
 }
 
+async function putMissing(recorder: Recorder, bundle: Bundle, own: readonly string[]): Promise<void> {
+  for (const plan of bundle.plans.filter((one) => own.includes(one.id))) if (!(await recorder.get("plans", plan.id))) await recorder.put("plans", plan);
+  for (const done of bundle.progress.filter((one) => own.includes(one.planId)))
+    if (!(await recorder.get("progress", done.id))) await recorder.put("progress", done);
+}
+
+/** A piece of the file whose namesake here has changed: it comes in under ids of its own, with its plans and their work. */
+async function putBeside(recorder: Recorder, bundle: Bundle, record: PieceRecord): Promise<void> {
+  const id = pieceId(freshId());
+  const own = bundle.plans.filter((plan) => plan.pieceId === record.id);
+  const renamed = new Map(own.map((plan) => [plan.id, planId(freshId())]));
+  await recorder.put("pieces", {
+    ...record,
+    id,
+    planId: record.planId ? (renamed.get(record.planId) ?? null) : null,
+    piece: { ...record.piece, name: `${record.piece.name} (from file)`.slice(0, 120) },
+  });
+  for (const plan of own) await recorder.put("plans", { ...plan, id: renamed.get(plan.id)!, pieceId: id });
+  for (const done of bundle.progress)
+    if (renamed.has(done.planId)) await recorder.put("progress", { ...done, id: progressId(freshId()), planId: renamed.get(done.planId)! });
+}
+
 /**
- * Adds a checked bundle to what is kept, in one transaction: all of it or nothing.
+ * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. Her own hours and settings stay where
+ * she has any.
  *
  * @throws whatever the browser throws when it cannot write (a full disk); the notebook is then as it was
  */
-export async function importBundle(db: Notebook, bundle: Bundle): Promise<Imported> {
-  const transaction = db.transaction(["pieces", "plans"], "readwrite");
-  const pieces = transaction.objectStore("pieces");
-  const plans = transaction.objectStore("plans");
-  const counts = { added: 0, same: 0, beside: 0 };
-  try {
+export function importBundle(db: Notebook, bundle: Bundle, label = "bringing the file in"): Promise<Imported> {
+  return act(db, label, PART_NAMES, async (recorder) => {
+    const counts = { added: 0, same: 0, beside: 0 };
     for (const record of bundle.pieces) {
-      const own = bundle.plans.filter((plan) => plan.pieceId === record.id);
-      const here = await pieces.get(record.id);
+      const own = bundle.plans.filter((plan) => plan.pieceId === record.id).map((plan) => plan.id);
+      const here = await recorder.get("pieces", record.id);
       if (here && JSON.stringify(here) === JSON.stringify(record)) {
         counts.same += 1;
-        for (const plan of own) if (!(await plans.get(plan.id))) await plans.put(plan);
+        await putMissing(recorder, bundle, own);
       } else if (!here) {
         counts.added += 1;
-        await pieces.put(record);
-        for (const plan of own) await plans.put(plan);
+        await recorder.put("pieces", record);
+        await putMissing(recorder, bundle, own);
       } else {
         counts.beside += 1;
-        const id = pieceId(freshId());
-        const renamed = new Map(own.map((plan) => [plan.id, planId(freshId())]));
-        await pieces.put({
-          ...record,
-          id,
-          planId: record.planId ? (renamed.get(record.planId) ?? null) : null,
-          piece: { ...record.piece, name: `${record.piece.name} (from file)`.slice(0, 120) },
-        });
-        for (const plan of own) await plans.put({ ...plan, id: renamed.get(plan.id)!, pieceId: id });
+        await putBeside(recorder, bundle, record);
       }
     }
-    await transaction.done;
+    for (const room of bundle.rooms) if (!(await recorder.get("rooms", room.id))) await recorder.put("rooms", room);
+    for (const hours of bundle.hours) if (!(await recorder.get("hours", hours.id))) await recorder.put("hours", hours);
+    for (const settings of bundle.settings) if (!(await recorder.get("settings", settings.id))) await recorder.put("settings", settings);
     return counts;
-  } catch (error) {
-    transaction.abort();
-    await transaction.done.catch(() => undefined);
-    throw error;
-  }
+  });
 }
 
-/** Empties the notebook, all or nothing. */
-export async function wipeAll(db: Notebook): Promise<void> {
-  const transaction = db.transaction(["pieces", "plans"], "readwrite");
-  await Promise.all([transaction.objectStore("pieces").clear(), transaction.objectStore("plans").clear(), transaction.done]);
+/** Empties the notebook, all or nothing; it can be taken back. */
+export function wipeAll(db: Notebook): Promise<void> {
+  return act(db, "emptying the notebook", PART_NAMES, async (recorder) => {
+    for (const part of PART_NAMES) for (const record of await recorder.all(part)) await recorder.remove(part, record.id);
+  });
 }

@@ -1,7 +1,7 @@
 import type { IDBPDatabase, IDBPTransaction } from "idb";
-import type { NotebookSchema } from "./schema";
+import type { NotebookSchema, StoreName } from "./schema";
 
-type Upgrade = IDBPTransaction<NotebookSchema, ("pieces" | "plans")[], "versionchange">;
+type Upgrade = IDBPTransaction<NotebookSchema, StoreName[], "versionchange">;
 
 export interface Migration {
   /** The version it leads to; versions follow one another without gaps and are never edited once released. */
@@ -29,6 +29,14 @@ export const MIGRATIONS: readonly Migration[] = [
         const { rev = 1, planId = null, ...record } = cursor.value as Partial<typeof cursor.value> & Pick<typeof cursor.value, "id" | "piece">;
         await cursor.update({ ...record, rev, planId });
       }
+    },
+  },
+  {
+    to: 3,
+    does: "what was done at the bench, rooms, free hours and settings",
+    up: (db) => {
+      db.createObjectStore("progress", { keyPath: "id" }).createIndex("byPlan", "planId");
+      for (const store of ["rooms", "hours", "settings"] as const) db.createObjectStore(store, { keyPath: "id" });
     },
   },
 ];

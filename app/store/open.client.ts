@@ -1,3 +1,4 @@
+import { onAct } from "./act";
 import { openNotebook } from "./notebook";
 import type { Notebook } from "./notebook";
 
@@ -26,3 +27,5 @@ export function onOtherTab(listen: () => void): () => void {
   channel.onmessage = listen;
   return () => channel.close();
 }
+
+onAct(announceChange);

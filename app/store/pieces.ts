@@ -2,9 +2,10 @@ import { changePiece } from "#core/coating/apply-changes";
 import { changesBetween, clashes } from "#core/coating/merge-changes";
 import type { Change } from "#core/coating/change";
 import { pieceId } from "#core/catalogue/ids";
-import type { PieceId, PlanId } from "#core/catalogue/ids";
+import type { PieceId } from "#core/catalogue/ids";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
 import type { Piece } from "#core/piece/piece";
+import { act } from "./act";
 import { freshId } from "./fresh-id";
 import type { Notebook } from "./notebook";
 
@@ -14,10 +15,12 @@ export type Saved =
   | { readonly kind: "clash"; readonly paths: readonly string[]; readonly theirs: PieceRecord }
   | { readonly kind: "gone" };
 
-export async function addPiece(db: Notebook, piece: Piece): Promise<PieceRecord> {
-  const record: PieceRecord = { id: pieceId(freshId()), rev: 1, piece, planId: null };
-  await db.add("pieces", record);
-  return record;
+export function addPiece(db: Notebook, piece: Piece): Promise<PieceRecord> {
+  return act(db, `the new piece ${piece.name}`, ["pieces"], async (recorder) => {
+    const record: PieceRecord = { id: pieceId(freshId()), rev: 1, piece, planId: null };
+    await recorder.put("pieces", record);
+    return record;
+  });
 }
 
 export function allPieces(db: Notebook): Promise<PieceRecord[]> {
@@ -35,40 +38,39 @@ export function pieceById(db: Notebook, id: PieceId): Promise<PieceRecord | unde
  * @param seen the record her screen was made from
  * @param changes her `setPiece` changes to it
  */
-export async function savePiece(db: Notebook, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
-  const transaction = db.transaction("pieces", "readwrite");
-  const current = await transaction.store.get(seen.id);
-  if (!current) {
-    await transaction.done;
-    return { kind: "gone" };
-  }
-  const mine = changesBetween(seen.piece, changePiece(seen.piece, changes));
-  const paths = clashes(mine, changesBetween(seen.piece, current.piece));
-  if (paths.length > 0) {
-    await transaction.done;
-    return { kind: "clash", paths, theirs: current };
-  }
-  const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, mine) };
-  await transaction.store.put(record);
-  await transaction.done;
-  return { kind: "saved", record };
+export function savePiece(db: Notebook, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
+  return act(db, `the change to ${seen.piece.name}`, ["pieces"], async (recorder): Promise<Saved> => {
+    const current = await recorder.get("pieces", seen.id);
+    if (!current) return { kind: "gone" };
+    const mine = changesBetween(seen.piece, changePiece(seen.piece, changes));
+    const paths = clashes(mine, changesBetween(seen.piece, current.piece));
+    if (paths.length > 0) return { kind: "clash", paths, theirs: current };
+    const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, mine) };
+    await recorder.put("pieces", record);
+    return { kind: "saved", record };
+  });
 }
 
-/** Follows a plan from now on. */
-export async function followPlan(db: Notebook, id: PieceId, planId: PlanId | null): Promise<void> {
-  const transaction = db.transaction("pieces", "readwrite");
-  const current = await transaction.store.get(id);
-  if (current && current.planId !== planId) await transaction.store.put({ ...current, rev: current.rev + 1, planId });
-  await transaction.done;
+/** Says when a piece is begun and needed; an empty date is taken away. */
+export function setDates(db: Notebook, id: PieceId, dates: { readonly start?: string; readonly due?: string }): Promise<void> {
+  return act(db, "the dates", ["pieces"], async (recorder) => {
+    const current = await recorder.get("pieces", id);
+    if (!current) return;
+    const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
+    await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });
+  });
 }
 
-/** Removes a piece and its plans, all or nothing; what is returned puts it back. */
-export async function removePiece(db: Notebook, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
-  const transaction = db.transaction(["pieces", "plans"], "readwrite");
-  const piece = await transaction.objectStore("pieces").get(id);
-  const plans = await transaction.objectStore("plans").index("byPiece").getAll(id);
-  await transaction.objectStore("pieces").delete(id);
-  for (const plan of plans) await transaction.objectStore("plans").delete(plan.id);
-  await transaction.done;
-  return piece ? { piece, plans } : null;
+/** Removes a piece with its plans and what was done on them, all or nothing. */
+export function removePiece(db: Notebook, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
+  return act(db, "removing the piece", ["pieces", "plans", "progress"], async (recorder) => {
+    const piece = await recorder.get("pieces", id);
+    const plans = await recorder.plansOf(id);
+    for (const plan of plans) {
+      for (const done of await recorder.progressOf(plan.id)) await recorder.remove("progress", done.id);
+      await recorder.remove("plans", plan.id);
+    }
+    if (piece) await recorder.remove("pieces", id);
+    return piece ? { piece, plans } : null;
+  });
 }

@@ -3,39 +3,44 @@ import type { CandidateId, PieceId, PlanId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
 import { ENGINE_VERSION } from "#core/formats/records";
 import type { PlanRecord } from "#core/formats/records";
+import { act } from "./act";
+import type { Recorder } from "./act";
 import { freshId } from "./fresh-id";
 import type { Notebook } from "./notebook";
-import { followPlan } from "./pieces";
 
 export async function planById(db: Notebook, id: PlanId | null): Promise<PlanRecord | null> {
   return id === null ? null : ((await db.get("plans", id)) ?? null);
 }
 
-/** The kept plan of a piece for a candidate, made when she first follows it. Her changes stay with each. */
-export async function planFor(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
-  const transaction = db.transaction("plans", "readwrite");
-  const kept = (await transaction.store.index("byPiece").getAll(piece)).find((plan) => plan.candidateId === candidateId);
+/** Finds or makes the kept plan of a piece for a candidate, and has the piece follow it. */
+export async function followedPlan(recorder: Recorder, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
+  const kept = (await recorder.plansOf(piece)).find((plan) => plan.candidateId === candidateId);
   const plan = kept ?? { id: planId(freshId()), pieceId: piece, rev: 1, school, candidateId, edits: [], pinned: [], engineVersion: ENGINE_VERSION };
-  if (!kept) await transaction.store.put(plan);
-  await transaction.done;
-  await followPlan(db, piece, plan.id);
+  if (!kept) await recorder.put("plans", plan);
+  const current = await recorder.get("pieces", piece);
+  if (current && current.planId !== plan.id) await recorder.put("pieces", { ...current, rev: current.rev + 1, planId: plan.id });
   return plan;
 }
 
-/** Adds her changes to a plan's own; what another tab added stays. */
-export async function addEdits(db: Notebook, id: PlanId, edits: readonly Change[]): Promise<PlanRecord | null> {
-  const transaction = db.transaction("plans", "readwrite");
-  const current = await transaction.store.get(id);
-  const next = current && { ...current, rev: current.rev + 1, edits: [...current.edits, ...edits] };
-  if (next) await transaction.store.put(next);
-  await transaction.done;
-  return next ?? null;
+/** The kept plan of a piece for a candidate, made when she first follows it. Her changes stay with each. */
+export function planFor(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
+  return act(db, "the choice of plan", ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, candidateId, school));
 }
 
-/** Takes back her last changes to a plan, as many as were made in one go. */
-export async function clearEdits(db: Notebook, id: PlanId): Promise<void> {
-  const transaction = db.transaction("plans", "readwrite");
-  const current = await transaction.store.get(id);
-  if (current) await transaction.store.put({ ...current, rev: current.rev + 1, edits: [] });
-  await transaction.done;
+/** Adds her changes to the plan she follows, which is kept from then on; what another tab added stays. */
+export function editPlan(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string, edits: readonly Change[]): Promise<PlanRecord> {
+  return act(db, "the change to the plan", ["plans", "pieces"], async (recorder) => {
+    const plan = await followedPlan(recorder, piece, candidateId, school);
+    const next = { ...plan, rev: plan.rev + 1, edits: [...plan.edits, ...edits] };
+    await recorder.put("plans", next);
+    return next;
+  });
+}
+
+/** Takes her changes to a plan back, all of them. */
+export function clearEdits(db: Notebook, id: PlanId): Promise<void> {
+  return act(db, "going back to the plan as it was", ["plans"], async (recorder) => {
+    const current = await recorder.get("plans", id);
+    if (current) await recorder.put("plans", { ...current, rev: current.rev + 1, edits: [] });
+  });
 }

@@ -1,6 +1,6 @@
 /** The notebook, against an IndexedDB that behaves as the browser's. */
 import "fake-indexeddb/auto";
-import { beforeEach, describe, expect, jest, test } from "@jest/globals";
+import { afterEach, beforeEach, describe, expect, jest, test } from "@jest/globals";
 import { openDB } from "idb";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
@@ -14,7 +14,11 @@ import { MIGRATIONS, NOTEBOOK_VERSION } from "./migrations";
 import { openNotebook } from "./notebook";
 import type { Notebook } from "./notebook";
 import { addPiece, allPieces, pieceById, removePiece, savePiece } from "./pieces";
-import { addEdits, clearEdits, planById, planFor } from "./plans";
+import { clearEdits, editPlan, planById, planFor } from "./plans";
+import { onAct, takeBack } from "./act";
+import type { Act } from "./act";
+import { hoursIn, saveHours, saveSettings, settingsIn } from "./preferences";
+import { markDone, markUndone, progressOf } from "./progress";
 
 let db: Notebook;
 let count = 0;
@@ -61,7 +65,7 @@ describe("plans", () => {
   test("her changes stay with each plan, and following another loses none", async () => {
     const piece = await addPiece(db, pebble());
     const first = await planFor(db, piece.id, candidateId("one"), "gesso below");
-    await addEdits(db, first.id, [{ op: "remove", stepId: "top.seal.1" as never }]);
+    await editPlan(db, piece.id, candidateId("one"), "gesso below", [{ op: "remove", stepId: "top.seal.1" as never }]);
     await planFor(db, piece.id, candidateId("two"), "no ground");
     const back = await planFor(db, piece.id, candidateId("one"), "gesso below");
     expect(back).toMatchObject({ id: first.id, rev: 2, edits: [{ op: "remove" }] });
@@ -76,6 +80,64 @@ describe("plans", () => {
     const removed = await removePiece(db, piece.id);
     expect(removed?.plans).toHaveLength(1);
     expect(await db.count("plans")).toBe(0);
+  });
+});
+
+describe("undo", () => {
+  let acts: Act[] = [];
+  let stop = () => {};
+  beforeEach(() => {
+    acts = [];
+    stop = onAct((one) => acts.push(one));
+  });
+  afterEach(() => stop());
+  const last = () => acts[acts.length - 1]!;
+
+  test("a removed piece comes back with its plans and its work, and goes again", async () => {
+    const piece = await addPiece(db, pebble());
+    await markDone(db, piece.id, candidateId("one"), "", [{ stepId: "top.base.1" as never, coat: 1 }], "2026-11-24T19:00:00.000Z");
+    const before = await exportAll(db);
+    await removePiece(db, piece.id);
+    const again = (await takeBack(db, last()))!;
+    expect(JSON.parse(JSON.stringify(await exportAll(db), (key, value) => (key === "rev" ? 0 : value)))).toEqual(
+      JSON.parse(JSON.stringify(before, (key, value) => (key === "rev" ? 0 : value))),
+    );
+    expect(await takeBack(db, again)).not.toBeNull();
+    expect(await allPieces(db)).toEqual([]);
+  });
+
+  test("an undone change keeps what another tab changed since, and is refused where both touched the same", async () => {
+    const piece = await addPiece(db, pebble({ name: "Was" }));
+    const { record } = (await savePiece(db, piece, [set("name", "Is")])) as { record: typeof piece };
+    const renamed = last();
+    await savePiece(db, record, [set("count", 4)]);
+    expect(await takeBack(db, renamed)).not.toBeNull();
+    expect((await pieceById(db, piece.id))?.piece).toMatchObject({ name: "Was", count: 4 });
+    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Third")]);
+    const third = last();
+    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Fourth")]);
+    expect(await takeBack(db, third)).toBeNull();
+    expect((await pieceById(db, piece.id))?.piece.name).toBe("Fourth");
+  });
+
+  test("emptying the notebook can be taken back; settings and hours too", async () => {
+    await addPiece(db, pebble());
+    await saveSettings(db, { units: "in" });
+    const hours = await hoursIn(db, "UTC");
+    await saveHours(db, { ...hours, weekday: hours.weekday.map(() => []) });
+    await wipeAll(db);
+    expect([await allPieces(db), (await settingsIn(db)).units]).toEqual([[], "mm"]);
+    await takeBack(db, last());
+    expect([(await allPieces(db)).length, (await settingsIn(db)).units, (await hoursIn(db, "UTC")).weekday.flat()]).toEqual([1, "in", []]);
+  });
+
+  test("what is marked as done is kept with the plan, and taken back coat by coat", async () => {
+    const piece = await addPiece(db, pebble());
+    const coats = [1, 2].map((coat) => ({ stepId: "top.base.1" as never, coat }));
+    const plan = await markDone(db, piece.id, candidateId("one"), "", coats, "2026-11-24T19:00:00.000Z");
+    expect((await pieceById(db, piece.id))?.planId).toBe(plan);
+    await markUndone(db, plan, [coats[1]!]);
+    expect((await progressOf(db, plan)).map((one) => one.coat)).toEqual([1]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { expect, test } from "@jest/globals";
-import type { PlanView } from "#core/coating/plan-with-edits";
+import type { Keeping, PlanView } from "#core/coating/plan-with-edits";
+import type { Piece } from "#core/piece/piece";
 import { pebble } from "../../tests/reference/bench";
 import { latestWins } from "./plan-worker-api";
 
@@ -9,7 +10,7 @@ const keeping = { candidateId: null, school: "", edits: [] };
 function slowWorker() {
   const open: { name: string; answer: () => void; fail: () => void }[] = [];
   const ask = latestWins(
-    (piece) =>
+    (piece: Piece, _keeping: Keeping) =>
       new Promise<PlanView>((resolve, reject) => {
         open.push({ name: piece.name, answer: () => resolve({ set: { piece } } as unknown as PlanView), fail: () => reject(new Error("broken")) });
       }),

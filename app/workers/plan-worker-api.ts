@@ -1,16 +1,26 @@
+import type { StepId } from "#core/catalogue/ids";
+import type { Explanation } from "#core/coating/explain";
 import type { Keeping, PlanView } from "#core/coating/plan-with-edits";
 import type { Piece } from "#core/piece/piece";
+import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
+import type { Work } from "#core/schedule/task";
+
+/** A plan as it is shown, with its tasks. */
+export interface PlannedView extends PlanView {
+  readonly work: Work | null;
+}
 
 /** What the plan worker answers; the whole protocol. */
 export interface PlanWorkerApi {
-  planView: (piece: Piece, keeping: Keeping) => PlanView;
+  planView: (piece: Piece, keeping: Keeping) => PlannedView;
+  dates: (piece: Piece, keeping: Keeping, wanted: Wanted) => DatedPlan | null;
+  explain: (piece: Piece, keeping: Keeping, stepId: StepId) => Explanation | null;
 }
 
 /** One question to the worker, with its answer's way back. */
-interface Question {
-  readonly piece: Piece;
-  readonly keeping: Keeping;
-  readonly answer: (view: PlanView | null) => void;
+interface Question<Asked extends readonly unknown[], Answer> {
+  readonly asked: Asked;
+  readonly answer: (answer: Answer | null) => void;
   readonly fail: (error: unknown) => void;
 }
 
@@ -19,14 +29,14 @@ interface Question {
  *
  * @param ask the worker's own call
  */
-export function latestWins(ask: (piece: Piece, keeping: Keeping) => Promise<PlanView>): (piece: Piece, keeping: Keeping) => Promise<PlanView | null> {
+export function latestWins<Asked extends readonly unknown[], Answer>(ask: (...asked: Asked) => Promise<Answer>): (...asked: Asked) => Promise<Answer | null> {
   let running = false;
-  let waiting: Question | null = null;
-  async function run(question: Question): Promise<void> {
+  let waiting: Question<Asked, Answer> | null = null;
+  async function run(question: Question<Asked, Answer>): Promise<void> {
     running = true;
     try {
-      const view = await ask(question.piece, question.keeping);
-      question.answer(waiting ? null : view);
+      const answer = await ask(...question.asked);
+      question.answer(waiting ? null : answer);
     } catch (error) {
       question.fail(error);
     }
@@ -35,9 +45,9 @@ export function latestWins(ask: (piece: Piece, keeping: Keeping) => Promise<Plan
     waiting = null;
     if (next) void run(next);
   }
-  return (piece, keeping) =>
+  return (...asked) =>
     new Promise((answer, fail) => {
-      const question: Question = { piece, keeping, answer, fail };
+      const question = { asked, answer, fail };
       if (!running) void run(question);
       else {
         waiting?.answer(null);

@@ -11,6 +11,8 @@ export type StepId = Branded<"step">;
 export type CandidateId = Branded<"candidate">;
 export type PieceId = Branded<"piece-record">;
 export type PlanId = Branded<"plan-record">;
+export type ProgressId = Branded<"progress-record">;
+export type RoomId = Branded<"room-record">;
 
 export const materialId = (text: string): MaterialId => text as MaterialId;
 export const useId = (text: string): UseId => text as UseId;
@@ -19,6 +21,8 @@ export const stepId = (text: string): StepId => text as StepId;
 export const candidateId = (text: string): CandidateId => text as CandidateId;
 export const pieceId = (text: string): PieceId => text as PieceId;
 export const planId = (text: string): PlanId => text as PlanId;
+export const progressId = (text: string): ProgressId => text as ProgressId;
+export const roomId = (text: string): RoomId => text as RoomId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";
 

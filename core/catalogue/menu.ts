@@ -1,4 +1,6 @@
 import type { Catalogue } from "./catalogue";
+import type { SurfaceName } from "./object-kind";
+import type { ZoneId } from "./vocabulary";
 
 /** What the screens need of the catalogue to name things and to offer choices; the engine keeps the rest. */
 export interface Menu {
@@ -11,9 +13,21 @@ export interface Menu {
     readonly asks: readonly string[];
     readonly slick: boolean;
   }[];
-  readonly uses: readonly { readonly id: string; readonly name: string; readonly care: readonly string[] }[];
+  readonly uses: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly care: readonly string[];
+    readonly outdoors: boolean;
+    readonly lipMm: number;
+  }[];
   readonly techniques: readonly { readonly id: string; readonly name: string }[];
-  readonly objects: readonly { readonly id: string; readonly name: string; readonly forms: readonly string[]; readonly parts: readonly string[] }[];
+  readonly objects: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly forms: readonly string[];
+    readonly parts: readonly string[];
+    readonly zones: readonly { readonly zone: ZoneId; readonly surface: SurfaceName }[];
+  }[];
   readonly conditions: readonly { readonly id: string; readonly name: string }[];
   readonly products: readonly { readonly id: string; readonly name: string; readonly means: string; readonly jobs: readonly string[]; readonly aid: boolean }[];
 }
@@ -30,13 +44,14 @@ export function menuOf(catalogue: Catalogue): Menu {
       asks: one.asks,
       slick: one.surface === "slick",
     })),
-    uses: [...catalogue.uses.values()].map(({ id, name, care }) => ({ id, name, care })),
+    uses: [...catalogue.uses.values()].map(({ id, name, care, outdoors, lipBandMm }) => ({ id, name, care, outdoors, lipMm: lipBandMm?.value ?? 0 })),
     techniques: [...catalogue.techniques.values()].map(({ id, name }) => ({ id, name })),
     objects: [...catalogue.objects.values()].map((one) => ({
       id: one.id,
       name: one.name,
       forms: one.forms,
       parts: one.zones.flatMap((zone) => zone.part ?? []),
+      zones: one.zones.map(({ zone, surface }) => ({ zone, surface })),
     })),
     conditions: [...catalogue.conditions.values()].map(({ id, name }) => ({ id, name })),
     products: [

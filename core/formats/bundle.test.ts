@@ -2,7 +2,9 @@ import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { readBundle } from "./bundle";
 import { writeBundle } from "./write-bundle";
-import type { PieceRecord, PlanRecord } from "./records";
+import { USUAL_SETTINGS } from "./records";
+import type { PieceRecord, PlanRecord, ProgressRecord, RoomRecord } from "./records";
+import { usualHours } from "../schedule/free-hours";
 import { pebble } from "../../tests/reference/bench";
 
 const record = (id: string, more: object = {}) => ({ id, rev: 3, piece: pebble({ name: `Stone ${id}` }), planId: null, ...more }) as unknown as PieceRecord;
@@ -18,7 +20,24 @@ const plan = (id: string, pieceId: string, more: object = {}) =>
     engineVersion: 1,
     ...more,
   }) as unknown as PlanRecord;
-const bundle = writeBundle([record("aaaaaaaa1", { planId: "pppppppp1" }), record("bbbbbbbb2")], [plan("pppppppp1", "aaaaaaaa1")]);
+const done = {
+  id: "gggggggg1",
+  rev: 1,
+  planId: "pppppppp1",
+  stepId: "top.base.1",
+  coat: 1,
+  kind: "done",
+  at: "2026-11-24T19:30:00.000Z",
+} as unknown as ProgressRecord;
+const shed = { id: "rrrrrrrr1", rev: 1, name: "Back room", room: { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" } } as unknown as RoomRecord;
+const bundle = writeBundle({
+  pieces: [record("aaaaaaaa1", { planId: "pppppppp1", dates: { start: "2026-11-25", due: "2026-12-24" } }), record("bbbbbbbb2")],
+  plans: [plan("pppppppp1", "aaaaaaaa1")],
+  progress: [done],
+  rooms: [shed],
+  hours: [{ id: "hours", rev: 1, hours: usualHours("Europe/London") }],
+  settings: [{ ...USUAL_SETTINGS, rev: 1 }],
+});
 const read = (document: unknown) => readBundle(JSON.stringify(document), CATALOGUE);
 const problem = (document: unknown) => {
   const result = read(document);
@@ -28,14 +47,11 @@ const problem = (document: unknown) => {
 describe("a bundle", () => {
   test("comes back as it went", () => expect(read(bundle)).toEqual({ ok: true, value: bundle }));
   test("is the same file for the same notebook, whatever the order", () =>
-    expect(JSON.stringify(writeBundle([record("bbbbbbbb2"), record("aaaaaaaa1")], []))).toBe(
-      JSON.stringify(writeBundle([record("aaaaaaaa1"), record("bbbbbbbb2")], [])),
+    expect(JSON.stringify(writeBundle({ pieces: [record("bbbbbbbb2"), record("aaaaaaaa1")] }))).toBe(
+      JSON.stringify(writeBundle({ pieces: [record("aaaaaaaa1"), record("bbbbbbbb2")] })),
     ));
   test("may lack parts, and may name later ones empty", () =>
-    expect(read({ format: "nook-coat/bundle", version: 1, shelf: [] })).toEqual({
-      ok: true,
-      value: { format: "nook-coat/bundle", version: 1, pieces: [], plans: [] },
-    }));
+    expect(read({ format: "nook-coat/bundle", version: 1, shelf: [] })).toEqual({ ok: true, value: writeBundle({}) }));
   test("may begin with the mark some editors write", () => expect(readBundle(`\uFEFF${JSON.stringify(bundle)}`, CATALOGUE).ok).toBe(true));
 });
 
@@ -50,6 +66,13 @@ describe("what is not taken, and where it says so", () => {
     ["a part this Nook Coat could not keep", { ...bundle, shelf: [{ id: 1 }] }, "bad-value", "shelf"],
     ["a piece that is none", { ...bundle, pieces: [{ ...first, piece: { ...first!.piece, uses: ["flying"] } }] }, "unknown-id", "pieces.0.piece.uses.0"],
     ["two pieces of one id", { ...bundle, pieces: [first, { ...second, id: first!.id }] }, "bad-value", "pieces.1"],
+    ["work done on a plan that is not there", { ...bundle, plans: [] }, "unknown-id", "progress.0.planId"],
+    [
+      "an hour that no clock shows",
+      { ...bundle, hours: [{ id: "hours", rev: 1, hours: { ...usualHours("UTC"), weekday: [[{ from: "25:00", to: "26:00" }], [], [], [], [], [], []] } }] },
+      "bad-value",
+      "hours.0.hours.weekday.0.0.from",
+    ],
     ["a plan without its piece", { ...bundle, pieces: [second] }, "unknown-id", "plans.0.pieceId"],
     ["a change that is none", { ...bundle, plans: [plan("pppppppp1", "aaaaaaaa1", { edits: [{ op: "explode" }] })] }, "bad-value", "plans.0.edits.0"],
     [

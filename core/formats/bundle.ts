@@ -1,6 +1,6 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
-import { ZONES } from "../catalogue/vocabulary";
+import { AIRFLOWS, ZONES } from "../catalogue/vocabulary";
 import { checkShape } from "./check-shape";
 import { STEP_KEYS } from "./parse-check";
 import { parsePiece } from "./parse-piece";
@@ -10,7 +10,7 @@ import { BUNDLE_FORMAT, BUNDLE_VERSION, writeBundle } from "./write-bundle";
 import type { Bundle } from "./write-bundle";
 
 /** Parts of the format whose work has not arrived: a file that has something in them is refused, so that none of it is lost. */
-const LATER_PARTS = ["progress", "shelf", "recipes", "rooms", "hours"] as const;
+const LATER_PARTS = ["shelf", "recipes"] as const;
 
 const recordId = Joi.string().pattern(/^[0-9a-z]{8,40}$/, "record id");
 const rev = Joi.number().integer().min(1);
@@ -49,11 +49,67 @@ const change = Joi.alternatives(
   Joi.object({ op: Joi.string().valid("setPiece").required(), path: Joi.string().required(), value: Joi.any() }),
 ).match("one");
 
+const date = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, "date as YYYY-MM-DD");
+const time = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, "time as HH:MM");
+const daySpans = Joi.array()
+  .items(Joi.object({ from: time.required(), to: time.required() }))
+  .max(12);
+const progress = Joi.object({
+  id: recordId.required(),
+  rev: rev.required(),
+  planId: recordId.required(),
+  stepId: Joi.string().max(80).required(),
+  coat: Joi.number().integer().min(1).max(40).required(),
+  half: Joi.string().valid("first", "second"),
+  kind: Joi.string().valid("started", "done", "tacky", "ruined").required(),
+  at: Joi.string().isoDate().required(),
+});
+const room = Joi.object({
+  id: recordId.required(),
+  rev: rev.required(),
+  name: Joi.string().trim().min(1).max(60).required(),
+  room: Joi.object({
+    temperatureC: Joi.number().min(-20).max(60).required(),
+    relativeHumidity: Joi.number().min(0).max(1).required(),
+    airflow: Joi.string()
+      .valid(...AIRFLOWS)
+      .required(),
+  }).required(),
+});
+const hours = Joi.object({
+  id: Joi.string().valid("hours").required(),
+  rev: rev.required(),
+  hours: Joi.object({
+    weekday: Joi.array().items(daySpans).length(7).required(),
+    exceptions: Joi.array()
+      .items(Joi.object({ date: date.required(), spans: daySpans.required() }))
+      .max(2000)
+      .required(),
+    timeZone: Joi.string().max(60).required(),
+  }).required(),
+});
+const settings = Joi.object({
+  id: Joi.string().valid("settings").required(),
+  rev: rev.required(),
+  units: Joi.string().valid("mm", "in").required(),
+  theme: Joi.string().valid("system", "light", "dim").required(),
+  sounds: Joi.boolean().required(),
+  signature: Joi.string().allow("").max(80).required(),
+});
+
 const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
   version: Joi.number().valid(BUNDLE_VERSION).required(),
   pieces: Joi.array()
-    .items(Joi.object({ id: recordId.required(), rev: rev.required(), piece: Joi.object().unknown().required(), planId: recordId.allow(null).required() }))
+    .items(
+      Joi.object({
+        id: recordId.required(),
+        rev: rev.required(),
+        piece: Joi.object().unknown().required(),
+        planId: recordId.allow(null).required(),
+        dates: Joi.object({ start: date, due: date }),
+      }),
+    )
     .unique("id")
     .default([]),
   plans: Joi.array()
@@ -71,6 +127,10 @@ const BUNDLE_SCHEMA = Joi.object({
     )
     .unique("id")
     .default([]),
+  progress: Joi.array().items(progress).unique("id").default([]),
+  rooms: Joi.array().items(room).unique("id").default([]),
+  hours: Joi.array().items(hours).max(1).default([]),
+  settings: Joi.array().items(settings).max(1).default([]),
   ...Object.fromEntries(LATER_PARTS.map((part) => [part, Joi.array().max(0)])),
 });
 
@@ -107,5 +167,8 @@ export function readBundle(text: string, catalogue: Catalogue): Parsed<Bundle> {
   const known = new Set(pieces.map((record) => record.id));
   const stray = plans.findIndex((plan) => !known.has(plan.pieceId));
   if (stray >= 0) return bad("unknown-id", `plans.${stray}.pieceId`, "this plan belongs to a piece that is not in the file");
-  return good(writeBundle(pieces, plans));
+  const planned = new Set(plans.map((record) => record.id));
+  const lost = (shape.value.progress ?? []).findIndex((one) => !planned.has(one.planId));
+  if (lost >= 0) return bad("unknown-id", `progress.${lost}.planId`, "this belongs to a plan that is not in the file");
+  return good(writeBundle(shape.value));
 }

@@ -1,6 +1,8 @@
-import type { CandidateId, PieceId, PlanId, StepId } from "../catalogue/ids";
+import type { CandidateId, PieceId, PlanId, ProgressId, RoomId, StepId } from "../catalogue/ids";
 import type { Change } from "../coating/change";
-import type { Piece } from "../piece/piece";
+import type { Piece, Room } from "../piece/piece";
+import type { FreeHours } from "../schedule/free-hours";
+import type { LengthUnit } from "../units/length";
 
 /** Changes when the same piece may get another plan; kept plans say which engine they were chosen with. */
 export const ENGINE_VERSION = 1;
@@ -12,6 +14,8 @@ export interface PieceRecord {
   readonly piece: Piece;
   /** The plan she follows; null for the engine's first. */
   readonly planId: PlanId | null;
+  /** When she means to begin, and when it is needed: "YYYY-MM-DD". */
+  readonly dates?: { readonly start?: string; readonly due?: string };
 }
 
 /** A plan she follows: a choice and her changes, never numbers. */
@@ -25,3 +29,44 @@ export interface PlanRecord {
   readonly pinned: readonly StepId[];
   readonly engineVersion: number;
 }
+
+/** Something that happened at the bench; only ever added. A countdown is never kept: it follows from these. */
+export interface ProgressRecord {
+  readonly id: ProgressId;
+  readonly rev: number;
+  readonly planId: PlanId;
+  readonly stepId: StepId;
+  readonly coat: number;
+  readonly half?: "first" | "second";
+  readonly kind: "started" | "done" | "tacky" | "ruined";
+  /** Instant, ISO 8601. */
+  readonly at: string;
+}
+
+/** A place she works in. */
+export interface RoomRecord {
+  readonly id: RoomId;
+  readonly rev: number;
+  readonly name: string;
+  readonly room: Room;
+}
+
+/** There is one: her free hours. */
+export interface HoursRecord {
+  readonly id: "hours";
+  readonly rev: number;
+  readonly hours: FreeHours;
+}
+
+/** There is one: how she wants the app to be. */
+export interface SettingsRecord {
+  readonly id: "settings";
+  readonly rev: number;
+  readonly units: LengthUnit;
+  readonly theme: "system" | "light" | "dim";
+  readonly sounds: boolean;
+  /** How she signs; "" when she has not said. */
+  readonly signature: string;
+}
+
+export const USUAL_SETTINGS: SettingsRecord = { id: "settings", rev: 0, units: "mm", theme: "system", sounds: false, signature: "" };

@@ -1,18 +1,42 @@
-import type { PieceRecord, PlanRecord } from "./records";
+import type { HoursRecord, PieceRecord, PlanRecord, ProgressRecord, RoomRecord, SettingsRecord } from "./records";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
 export const BUNDLE_VERSION = 1;
 
-/** Everything kept, as one file. Parts that nothing writes yet stay empty. */
-export interface Bundle {
-  readonly format: typeof BUNDLE_FORMAT;
-  readonly version: typeof BUNDLE_VERSION;
+/** The records of a notebook, by what they are. */
+export interface NotebookParts {
   readonly pieces: readonly PieceRecord[];
   readonly plans: readonly PlanRecord[];
+  readonly progress: readonly ProgressRecord[];
+  readonly rooms: readonly RoomRecord[];
+  /** None or one. */
+  readonly hours: readonly HoursRecord[];
+  readonly settings: readonly SettingsRecord[];
 }
 
-/** Writes everything kept as one document; records are sorted by id, so the same store writes the same file. */
-export function writeBundle(pieces: readonly PieceRecord[], plans: readonly PlanRecord[]): Bundle {
-  const byId = <R extends { readonly id: string }>(records: readonly R[]) => [...records].sort((a, b) => (a.id < b.id ? -1 : 1));
-  return { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, pieces: byId(pieces), plans: byId(plans) };
+/** Everything kept, as one file. Parts that nothing writes yet stay away. */
+export interface Bundle extends NotebookParts {
+  readonly format: typeof BUNDLE_FORMAT;
+  readonly version: typeof BUNDLE_VERSION;
+}
+
+/** The parts of a notebook, in the order of a file. */
+export const PART_NAMES = ["pieces", "plans", "progress", "rooms", "hours", "settings"] as const satisfies readonly (keyof NotebookParts)[];
+
+function byId<R extends { readonly id: string }>(records: readonly R[] = []): readonly R[] {
+  return [...records].sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+/** Writes what is kept as one document; records are sorted by id, so the same store writes the same file. */
+export function writeBundle(parts: Partial<NotebookParts>): Bundle {
+  return {
+    format: BUNDLE_FORMAT,
+    version: BUNDLE_VERSION,
+    pieces: byId(parts.pieces),
+    plans: byId(parts.plans),
+    progress: byId(parts.progress),
+    rooms: byId(parts.rooms),
+    hours: byId(parts.hours),
+    settings: byId(parts.settings),
+  };
 }

@@ -1,11 +1,12 @@
 /** A painter at the real screens: opens pages, watches what the browser complains about. */
 import { afterAll, afterEach, beforeAll, expect } from "@jest/globals";
 import AxeBuilder from "@axe-core/playwright";
+import { spawn } from "node:child_process";
 import { chromium } from "playwright-core";
 import type { Browser, BrowserContext, Download, Page } from "playwright-core";
 
 export const URL_BASE = process.env.NOOK_COAT_URL!;
-const SLOW_MS = 15_000;
+const SLOW_MS = Number(process.env.SLOW_MS ?? 15_000);
 
 let browser: Browser;
 const contexts: BrowserContext[] = [];
@@ -33,6 +34,11 @@ function watch(page: Page): Page {
   });
   page.on("pageerror", (error) => complaints.push(`page error: ${error.message}`));
   return page;
+}
+
+/** Complaints a test expects any number of (a server it took away). */
+export function allowComplaints(pattern: RegExp): void {
+  for (const one of complaints.splice(0)) if (!pattern.test(one)) complaints.push(one);
 }
 
 /** Complaints a test expects (a 404 it asked for). */
@@ -74,10 +80,19 @@ export async function plan(page: Page, facts: { material: string; uses: readonly
   await open(page, "/pieces/new");
   await page.getByRole("radio", { name: facts.material }).check({ force: true });
   for (const use of facts.uses) await page.getByLabel(use, { exact: true }).check();
-  for (const technique of facts.techniques ?? []) await page.getByLabel(technique, { exact: true }).check();
+  for (const technique of facts.techniques ?? []) await page.getByRole("checkbox", { name: technique, exact: true }).check({ force: true });
   await page.getByRole("button", { name: "Make the coat plan" }).click();
   await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
   await planReady(page);
+}
+
+/** A server of a test's own, so that it can be taken away. */
+export async function ownServer(env: Record<string, string> = {}): Promise<{ url: string; stop: () => Promise<void> }> {
+  const script = "const { serve } = await import('./server/serve.mjs'); console.log((await serve({ port: 0 })).url)";
+  const child = spawn(process.execPath, ["--input-type=module", "-e", script], { env: { ...process.env, NODE_ENV: "production", ...env } });
+  const url = await new Promise<string>((resolve) => child.stdout.once("data", (chunk) => resolve(String(chunk).trim())));
+  const stop = () => new Promise<void>((resolve) => (child.once("exit", () => resolve()), child.kill("SIGKILL")));
+  return { url, stop };
 }
 
 /** The text of a file she saved. */

@@ -6,7 +6,7 @@ import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planRead
 watchEveryPage();
 
 async function saved(page: Page): Promise<string> {
-  await open(page, "/keep");
+  await open(page, "/settings");
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
   expect(download.suggestedFilename()).toMatch(/^nook-coat-\d{4}-\d\d-\d\d\.json$/);
   return await contentOf(download);
@@ -23,7 +23,8 @@ describe("files", () => {
   test("save, empty, bring in: the same notebook again, plan and all", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Glazed ceramic", uses: ["To drink from"], techniques: ["Dots"] });
-    await page.getByText("With a bake at 180 °C", { exact: true }).click();
+    await page.getByRole("tab", { name: /ways to do it/ }).click();
+    await page.locator("fieldset").getByText("With a bake at 180 °C", { exact: true }).click();
     await page.getByRole("heading", { name: "With a bake at 180 °C" }).waitFor();
     const address = page.url();
     const before = await saved(page);
@@ -50,7 +51,7 @@ describe("files", () => {
       [before.replace('"version": 1', '"version": 7'), /version 7.*version 1/],
       [JSON.stringify(document), /pieces\.0\.piece\.form\.heightMm/],
     ] as const) {
-      await open(page, "/keep");
+      await open(page, "/settings");
       const status = await bringIn(page, text);
       expect(status).toMatch(said);
       expect(status).toContain("nothing of yours was changed");
@@ -77,7 +78,7 @@ describe("the notebook's list", () => {
     await axeClean(page);
     await page.getByText("Tea mug for Tern Point").click();
     await planReady(page);
-    await page.getByRole("button", { name: "Remove" }).click();
+    await page.getByRole("button", { name: "Remove", exact: true }).click();
     await page.waitForURL(`${URL_BASE}/`);
     await names.first().waitFor();
     expect(await names.allInnerTexts()).toEqual(["Smooth pebble"]);
@@ -123,16 +124,35 @@ describe("by keyboard only", () => {
     await page.getByText("1 change of yours is in this plan.").waitFor();
   });
 
-  test("a band of the section leads to its step", async () => {
+  test("the bands of the section are walked with the arrows and opened, and D marks a coat as done", async () => {
     const { page } = await newNotebook();
-    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
-    await page
-      .getByRole("link", { name: /^Step \d+, .*: Base colour/ })
-      .first()
-      .focus();
+    await plan(page, { material: "Terracotta", uses: ["On show indoors"], techniques: ["Dots"] });
+    const band = (name: RegExp) => page.getByRole("button", { name }).first();
+    await band(/^Step 1, .*: Brush off dry/).focus();
+    for (const key of ["ArrowUp", "ArrowUp", "ArrowUp"]) await page.keyboard.press(key);
+    const here = () => page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? "");
+    expect(await here()).toMatch(/: Base colour/);
+    await page.keyboard.press("ArrowRight");
+    expect(await here()).toMatch(/^Step \d+, (?!Outside)/);
+    await page.keyboard.press("ArrowLeft");
+    await page.keyboard.press("ArrowDown");
     await page.keyboard.press("Enter");
-    expect(new URL(page.url()).hash).toMatch(/^#step-top\.base\.1$/);
-    expect(await page.evaluate(() => document.querySelector(":target h4")?.textContent)).toMatch(/Base colour/);
+    const panel = page.getByRole("region", { name: /Prime: one coat of/ });
+    await panel.getByText("What else would do").waitFor();
+    await panel.getByText("If you leave it out").waitFor();
+    await page.keyboard.press("d");
+    await panel
+      .getByText("1 of")
+      .or(panel.getByRole("button", { name: /^Not done after all/ }))
+      .first()
+      .waitFor();
+    await page.reload();
+    await planReady(page);
+    await page
+      .getByText(/Leave it alone|Now:/)
+      .first()
+      .waitFor();
+    await axeClean(page);
   });
 });
 

@@ -12,7 +12,7 @@ describe("first visit", () => {
       await open(page, "/");
       await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
       await axeClean(page);
-      for (const path of ["/pieces/new", "/keep"]) {
+      for (const path of ["/pieces/new", "/settings"]) {
         await open(page, path);
         await axeClean(page);
         expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
@@ -42,7 +42,7 @@ describe("new piece to plan", () => {
         .getByText(/Wait \d/)
         .first()
         .waitFor();
-      expect(await page.getByRole("link", { name: /^Step \d+, / }).count()).toBeGreaterThan(5);
+      expect(await page.getByRole("button", { name: /^Step \d+, / }).count()).toBeGreaterThan(5);
       await axeClean(page);
     }
   });
@@ -68,14 +68,14 @@ describe("new piece to plan", () => {
     await page.getByLabel("Height").press("Escape");
     await page.reload();
     await planReady(page);
-    expect(await page.getByLabel("Height").inputValue()).toBe("381");
+    expect(await page.getByLabel("Height").inputValue()).toBe("15");
   });
 
   test("conditions and rooms sharpen it: salts are soaked out, a cold shed takes longer", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"] });
     await page.getByLabel("White salts on it").check();
-    await page.getByText("Soak in fresh water, changed twice").first().waitFor();
+    await page.locator("ol li").getByText("Soak in fresh water, changed twice").first().waitFor();
     const wait = page.getByText(/Wait .* until it takes the next coat/).first();
     const usual = await wait.innerText();
     await page.getByLabel("Where you work").selectOption("cold");
@@ -88,7 +88,8 @@ describe("choosing and changing", () => {
   test("another way to do it is followed and kept over a reload", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["On show indoors"], techniques: ["Dots"] });
-    await page.getByText("With an isolation coat", { exact: true }).click();
+    await page.getByRole("tab", { name: /ways to do it/ }).click();
+    await page.locator("fieldset").getByText("With an isolation coat", { exact: true }).click();
     await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
     await page.reload();
     await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
@@ -127,7 +128,7 @@ describe("choosing and changing", () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Hardwood", uses: ["A tray for cups and plates"], techniques: ["Lettering"] });
     const shown = await stepTitles(page);
-    await open(page, "/keep");
+    await open(page, "/settings");
     const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
     const { piece } = JSON.parse(await contentOf(download)).pieces[0];
     const served = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: JSON.stringify(piece) });

@@ -1,8 +1,11 @@
-import { useState } from "react";
+import { useId, useState } from "react";
+import type { ReactNode } from "react";
 import { Form, redirect } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pieceFrom } from "#core/piece/new-piece";
 import type { ThreeFacts } from "#core/piece/new-piece";
+import { Texture } from "~/components/coat-section/textures";
+import { TechniqueGlyph } from "~/components/glyphs";
 import { useMenu } from "~/components/use-menu";
 import { addPiece } from "~/store/pieces";
 import type { Route } from "./+types/route";
@@ -14,10 +17,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const techniques = form.getAll("technique").map(String);
   const missing = { material: material === undefined, use: uses.length === 0 };
   if (missing.material || missing.use) return { missing };
-  const { notebook, announceChange } = await import("~/store/open.client");
+  const { notebook } = await import("~/store/open.client");
   const piece = pieceFrom({ material, uses, techniques } as unknown as ThreeFacts, CATALOGUE);
   const record = await addPiece(await notebook(), piece);
-  announceChange();
   return redirect(`/pieces/${record.id}`);
 }
 
@@ -29,23 +31,44 @@ function Missing({ text }: { text: string }) {
   );
 }
 
+/** A chip of a material as it is when cut: its colour and its texture. */
+function Cut({ colour, texture }: { colour: string; texture: string }) {
+  const at = useId().replace(/[^a-z0-9]/gi, "");
+  return (
+    <svg width="52" height="44" viewBox="0 0 52 44" aria-hidden className="shrink-0">
+      <defs>
+        <Texture id={at} texture={texture} colour={colour} />
+      </defs>
+      <path d="M2 8h48v30q-6-5-12 0t-12 0-12 0-12 0z" fill={`url(#${at})`} stroke="var(--ink)" strokeWidth="1.5" />
+    </svg>
+  );
+}
+
+function Fact({ number, legend, children }: { number: number; legend: string; children: ReactNode }) {
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="px-2 font-display text-xl">
+        <span className="text-act">{number}</span> {legend}
+      </legend>
+      {children}
+    </fieldset>
+  );
+}
+
 export default function NewPiece({ actionData }: Route.ComponentProps) {
   const menu = useMenu();
   const [material, setMaterial] = useState<string | null>(null);
   return (
-    <Form method="post" className="grid gap-6" noValidate>
+    <Form method="post" className="grid gap-5" noValidate>
       <title>New piece – Nook Coat</title>
       <h1 className="text-3xl">A new piece, from three facts</h1>
-      <div className="grid gap-6 lg:grid-cols-3">
-        <fieldset className="rounded-xl border-2 border-line bg-sheet p-4">
-          <legend className="px-2 font-display text-xl">What is it made of?</legend>
+      <div className="grid items-start gap-5 lg:grid-cols-3">
+        <Fact number={1} legend="What is it made of?">
           <div className="grid gap-2">
             {menu.materials.map((one) => (
               <label key={one.id} className="chip justify-start">
                 <input type="radio" name="material" value={one.id} checked={material === one.id} onChange={() => setMaterial(one.id)} className="sr-only" />
-                <svg width="28" height="28" aria-hidden>
-                  <rect x="1" y="1" width="26" height="26" rx="6" fill={one.colour} stroke="var(--ink)" />
-                </svg>
+                <Cut colour={one.colour} texture={one.texture} />
                 <span>
                   {one.name}
                   <span className="block text-sm font-normal text-soft">{one.means}</span>
@@ -54,9 +77,8 @@ export default function NewPiece({ actionData }: Route.ComponentProps) {
             ))}
           </div>
           {actionData?.missing.material && <Missing text="Pick what it is made of." />}
-        </fieldset>
-        <fieldset className="rounded-xl border-2 border-line bg-sheet p-4">
-          <legend className="px-2 font-display text-xl">What is it for?</legend>
+        </Fact>
+        <Fact number={2} legend="What is it for?">
           <div className="flex flex-wrap gap-2">
             {menu.uses.map((one) => (
               <label key={one.id} className="chip">
@@ -66,24 +88,25 @@ export default function NewPiece({ actionData }: Route.ComponentProps) {
             ))}
           </div>
           {actionData?.missing.use && <Missing text="Pick at least one use." />}
-        </fieldset>
-        <fieldset className="rounded-xl border-2 border-line bg-sheet p-4">
-          <legend className="px-2 font-display text-xl">How will you decorate it?</legend>
-          <div className="flex flex-wrap gap-2">
+        </Fact>
+        <Fact number={3} legend="How will you decorate it?">
+          <div className="grid grid-cols-2 gap-2">
             {menu.techniques.map((one) => (
-              <label key={one.id} className="chip">
-                <input type="checkbox" name="technique" value={one.id} className="accent-ready" />
+              <label key={one.id} className="chip justify-start leading-tight">
+                <input type="checkbox" name="technique" value={one.id} className="sr-only" />
+                <TechniqueGlyph id={one.id} />
                 {one.name}
               </label>
             ))}
           </div>
           <p className="mt-3 text-soft">None is fine too: a plain, well-coated piece.</p>
-        </fieldset>
+        </Fact>
       </div>
-      <div className="sticky bottom-0 border-t-2 border-line bg-paper py-3">
+      <div className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
         <button type="submit" className="button button-act text-lg">
           Make the coat plan
         </button>
+        <span className="ml-4 text-soft max-sm:hidden">Sizes, colours and the rest come after, where they matter.</span>
       </div>
     </Form>
   );

@@ -1,30 +1,152 @@
-import type { Candidate } from "#core/coating/plan";
+import { useState } from "react";
+import { comparePlans } from "#core/coating/compare";
+import type { ComparedRow } from "#core/coating/compare";
+import type { Candidate, Step } from "#core/coating/plan";
+import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
+import { Choice } from "~/components/fields";
+import { stepTitle, waitText, zoneNames } from "~/components/words";
 
 const DAY_MIN = 24 * 60;
+const WEAR_STEP = 0.3;
+const DAYS_STEP = 0.5;
+const MINUTES_STEP = 15;
 
-/** The ways to do it, as a choice: what each is, how soon, how long at the bench. */
-export function Candidates({ candidates, chosen, choose }: { candidates: readonly Candidate[]; chosen: string; choose: (candidate: Candidate) => void }) {
-  if (candidates.length < 2) return null;
+/** What a plan trades against the one she follows, in the words of what she would notice. */
+function trades(one: Candidate, against: Candidate): string {
+  const less = (pick: (candidate: Candidate) => number, step: number) => pick(against) - pick(one) > step;
+  const more = (pick: (candidate: Candidate) => number, step: number) => pick(one) - pick(against) > step;
+  const said = [
+    more((c) => c.scores.durability, WEAR_STEP) ? "wears longer" : less((c) => c.scores.durability, WEAR_STEP) ? "wears less long" : "",
+    less((c) => c.scores.readyDays, DAYS_STEP) ? "ready sooner" : more((c) => c.scores.readyDays, DAYS_STEP) ? "ready later" : "",
+    less((c) => c.scores.handsOnMin, MINUTES_STEP) ? "less time at the bench" : more((c) => c.scores.handsOnMin, MINUTES_STEP) ? "more time at the bench" : "",
+    less((c) => c.scores.products, 0) ? "fewer things to buy" : more((c) => c.scores.products, 0) ? "more to buy" : "",
+    less((c) => c.scores.harshness, 0) ? "gentler to breathe and handle" : more((c) => c.scores.harshness, 0) ? "needs more care: fumes, heat or resin" : "",
+  ].filter(Boolean);
+  return said.length > 0 ? said.join(", ") : "much the same, another way of working";
+}
+
+function Cell({ step, menu, note }: { step: Step | null; menu: Menu; note: string }) {
   return (
-    <fieldset className="m-0 p-0">
-      <legend className="mb-2 font-display text-xl">{candidates.length} ways to do it</legend>
-      <div className="grid gap-2 sm:grid-cols-2 xl:grid-cols-3">
-        {candidates.map((one) => (
-          <label key={one.id} className="chip flex-col items-start gap-0 py-2">
-            <input type="radio" name="candidate" className="sr-only" checked={one.id === chosen} onChange={() => choose(one)} />
-            <span className="font-bold">
-              {one.id === chosen && <span aria-hidden>✓ </span>}
-              {one.title}
-            </span>
-            <span className="text-sm font-normal text-soft">{one.school}</span>
-            <span className="text-sm font-normal">
-              {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
-              {sayDuration(one.scores.readyDays * DAY_MIN)}
-            </span>
-          </label>
+    <td className={`border-t border-line p-2 align-top ${note ? "bg-note-tint font-semibold" : ""}`}>
+      {step ? (
+        <>
+          {stepTitle(step, menu)}
+          {note && <span className="block text-sm font-normal text-soft">{note}</span>}
+        </>
+      ) : (
+        <span className="text-soft">–</span>
+      )}
+    </td>
+  );
+}
+
+const DIFFERENCE_WORDS: Record<ComparedRow["differs"][number], string> = {
+  coats: "other number of coats",
+  sheen: "other sheen",
+  product: "another product",
+  heat: "other heat",
+  wait: "another wait before it",
+};
+
+function noteOf(row: ComparedRow, side: "left" | "right"): string {
+  const step = row[side];
+  if (!step) return "";
+  if (!row.left || !row.right) return "only here";
+  return row.differs.map((one) => (one === "wait" && step.waitBefore ? waitText(step.waitBefore).toLowerCase() : DIFFERENCE_WORDS[one])).join(", ");
+}
+
+/** Two plans side by side; what differs is marked and said. */
+function Comparison({ left, right, menu }: { left: Candidate; right: Candidate; menu: Menu }) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">
+          {left.title} beside {right.title}
+        </caption>
+        <thead>
+          <tr className="text-left">
+            <th scope="col" className="w-1/2 p-2">
+              {left.title}
+            </th>
+            <th scope="col" className="p-2">
+              {right.title}
+            </th>
+          </tr>
+        </thead>
+        {comparePlans(left, right).map(({ zones, rows }) => (
+          <tbody key={zones.join("+")}>
+            <tr>
+              <th scope="rowgroup" colSpan={2} className="border-t-2 border-ink p-2 text-left font-display font-normal">
+                {zoneNames(zones)}
+              </th>
+            </tr>
+            {rows.every((row) => row.left && row.right && row.differs.length === 0) && (
+              <tr>
+                <td colSpan={2} className="border-t border-line p-2 text-soft">
+                  the same in both
+                </td>
+              </tr>
+            )}
+            {rows.some((row) => !row.left || !row.right || row.differs.length > 0) &&
+              rows.map((row, index) => (
+                <tr key={index}>
+                  <Cell step={row.left} menu={menu} note={noteOf(row, "left")} />
+                  <Cell step={row.right} menu={menu} note={noteOf(row, "right")} />
+                </tr>
+              ))}
+          </tbody>
         ))}
-      </div>
-    </fieldset>
+      </table>
+    </div>
+  );
+}
+
+interface Props {
+  readonly candidates: readonly Candidate[];
+  readonly shown: Candidate;
+  readonly menu: Menu;
+  readonly choose: (candidate: Candidate) => void;
+}
+
+/** The ways to do it: what each is, what it trades, and any two side by side. */
+export function Candidates({ candidates, shown, menu, choose }: Props) {
+  const [otherId, setOtherId] = useState<string>("");
+  const others = candidates.filter((one) => one.id !== shown.id);
+  const other = others.find((one) => one.id === otherId) ?? null;
+  return (
+    <div className="grid gap-4">
+      <fieldset className="m-0 p-0">
+        <legend className="sr-only">{candidates.length} ways to do it</legend>
+        <div className="grid gap-2 sm:grid-cols-2">
+          {candidates.map((one) => (
+            <label key={one.id} className="chip flex-col items-start gap-0 py-2">
+              <input type="radio" name="candidate" className="sr-only" checked={one.id === shown.id} onChange={() => choose(one)} />
+              <span className="font-bold">
+                {one.id === shown.id && <span aria-hidden>✓ </span>}
+                {one.title}
+              </span>
+              <span className="font-normal text-soft">{one.school}</span>
+              <span className="font-normal">
+                {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
+                {sayDuration(one.scores.readyDays * DAY_MIN)}
+              </span>
+              {one.id !== shown.id && <span className="font-normal text-ready">Against yours: {trades(one, shown)}.</span>}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      {others.length > 0 && (
+        <div className="max-w-sm">
+          <Choice
+            label="Compare yours with"
+            value={other?.id ?? ""}
+            choices={[{ id: "", name: "choose one" }, ...others.map((one) => ({ id: one.id, name: one.title }))]}
+            onChange={setOtherId}
+          />
+        </div>
+      )}
+      {other && <Comparison left={shown} right={other} menu={menu} />}
+    </div>
   );
 }

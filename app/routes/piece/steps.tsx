@@ -1,14 +1,18 @@
-import { Clock } from "lucide-react";
+import { Check, Clock, Droplet, Hourglass } from "lucide-react";
+import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
 import type { Step } from "#core/coating/plan";
+import type { StepState } from "#core/logbook/coat-states";
 import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
+import { ColourChip } from "~/components/colour-chip";
 import { stepTitle, waitText } from "~/components/words";
 
 const MAX_COATS = 12;
 
-function Figures({ step }: { step: Step }) {
+/** The numbers behind a step, one level deeper. */
+export function Figures({ step }: { step: Step }) {
   const rows = [
     step.jarMl === null ? null : ["From the jar", `${step.jarMl.toFixed(1)} ml`],
     step.wetMicrons === null ? null : ["Wet film", `${Math.round(step.wetMicrons)} µm a coat`],
@@ -33,7 +37,8 @@ function Figures({ step }: { step: Step }) {
   );
 }
 
-function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: (changes: readonly Change[]) => void }) {
+/** Her own hand in the plan: a coat more or fewer, or the step left out. */
+export function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: (changes: readonly Change[]) => void }) {
   const set = (coats: number) => apply([{ op: "set", stepId: step.id, field: "coats", value: coats }]);
   return (
     <div className="flex flex-wrap gap-2 print:hidden">
@@ -54,22 +59,41 @@ function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: 
   );
 }
 
-/** The steps of one part of the work, in order and with reasons. */
-export function Steps({
-  title: heading,
-  steps,
-  menu,
-  numbers,
-  apply,
-}: {
-  title: string;
-  steps: readonly Step[];
-  menu: Menu;
-  numbers: ReadonlyMap<string, number>;
-  apply: (changes: readonly Change[]) => void;
-}) {
+function StateMark({ state }: { state: StepState | undefined }) {
+  if (!state || state.state === "to-come") return null;
+  const {
+    icon: Icon,
+    word,
+    tone,
+  } = {
+    done: { icon: Check, word: "done", tone: "text-ready" },
+    wet: { icon: Droplet, word: "wet", tone: "text-ready" },
+    waiting: { icon: Hourglass, word: "leave it alone", tone: "text-soft" },
+    ready: { icon: Clock, word: "now", tone: "text-act" },
+  }[state.state];
   return (
-    <section className="mt-6" aria-label={`Steps: ${heading}`}>
+    <span className={`inline-flex items-center gap-1 text-sm font-semibold ${tone}`}>
+      <Icon aria-hidden size={16} /> {state.done > 0 && state.done < state.of ? `${state.done} of ${state.of} done` : word}
+    </span>
+  );
+}
+
+interface Props {
+  readonly title: string;
+  readonly steps: readonly Step[];
+  readonly menu: Menu;
+  readonly numbers: ReadonlyMap<string, number>;
+  readonly states: ReadonlyMap<StepId, StepState>;
+  readonly begun: boolean;
+  readonly selected: StepId | null;
+  readonly select: (step: StepId) => void;
+  readonly apply: (changes: readonly Change[]) => void;
+}
+
+/** The steps of one part of the work, in order and with reasons. */
+export function Steps({ title: heading, steps, menu, numbers, states, begun, selected, select, apply }: Props) {
+  return (
+    <section className="mt-5" aria-label={`Steps: ${heading}`}>
       <h3 className="text-xl">{heading}</h3>
       <ol className="mt-2 grid gap-2">
         {steps.map((step) => {
@@ -78,8 +102,7 @@ export function Steps({
             <li
               key={step.id}
               id={`step-${step.id}`}
-              tabIndex={-1}
-              className="rounded-lg border border-line bg-sheet p-3 target:border-act target:shadow-[inset_0_0_0_2px_var(--act)]"
+              className={`rounded-lg border bg-sheet p-3 ${step.id === selected ? "border-ready shadow-[inset_0_0_0_2px_var(--ready)]" : "border-line"}`}
             >
               {step.waitBefore && (
                 <p className="mb-1 flex items-center gap-2 font-semibold text-ready">
@@ -88,14 +111,17 @@ export function Steps({
               )}
               <div className="flex flex-wrap items-start justify-between gap-2">
                 <h4 className="font-text text-lg font-semibold">
-                  <span className="mr-2 inline-block min-w-6 text-soft">{numbers.get(step.id)}</span>
-                  {title}
+                  <button type="button" className="text-left" onClick={() => select(step.id)}>
+                    <span className="mr-2 inline-block min-w-6 text-soft">{numbers.get(step.id)}</span>
+                    {title}
+                  </button>
                   {step.colour && (
-                    <svg width="20" height="20" role="img" aria-label={`colour ${step.colour}`} className="ml-2 inline align-text-bottom">
-                      <rect x="1" y="1" width="18" height="18" rx="4" fill={step.colour} stroke="var(--ink)" />
-                    </svg>
+                    <span className="ml-2">
+                      <ColourChip colour={step.colour} sheen={step.sheen} size={20} />
+                    </span>
                   )}
                 </h4>
+                {begun && <StateMark state={states.get(step.id)} />}
                 <OwnChanges step={step} title={title} apply={apply} />
               </div>
               {step.because.map(({ requirement, text }) => (

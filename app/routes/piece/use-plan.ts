@@ -1,33 +1,56 @@
-import { useEffect, useState } from "react";
-import type { PlanView } from "#core/coating/plan-with-edits";
+import { useEffect, useMemo, useState } from "react";
+import type { Keeping } from "#core/coating/plan-with-edits";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
+import type { PlannedView } from "~/workers/plan-worker-api";
 
 export interface Planned {
-  readonly view: PlanView | null;
+  readonly view: PlannedView | null;
+  readonly keeping: Keeping;
   /** The view shown is of an older state; the new one is on its way. */
   readonly busy: boolean;
   readonly failed: string | null;
+  /** Steps of the view that the one before did not have, or had otherwise. */
+  readonly fresh: ReadonlySet<string>;
 }
 
 interface Answered {
-  readonly view: PlanView | null;
+  readonly view: PlannedView | null;
   readonly failed: string | null;
+  readonly fresh: ReadonlySet<string>;
   /** What it is the answer to. */
   readonly piece: PieceRecord["piece"] | null;
   readonly plan: PlanRecord | null;
 }
 
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** Steps by what a painter would see of them. */
+function looks(view: PlannedView | null): ReadonlyMap<string, string> {
+  const steps = view?.shown?.zones.flatMap((zone) => zone.steps) ?? [];
+  return new Map(steps.map((step) => [step.id as string, JSON.stringify([step.product, step.coats, step.colour, step.sheen, step.technique])]));
+}
+
+function newIn(before: PlannedView | null, after: PlannedView): ReadonlySet<string> {
+  if (!before?.shown) return NOTHING;
+  const old = looks(before);
+  return new Set([...looks(after)].filter(([id, look]) => old.get(id) !== look).map(([id]) => id));
+}
+
+export function keepingOf(plan: PlanRecord | null): Keeping {
+  return { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] };
+}
+
 /** Plans in the worker whenever piece or plan change; the last view stays up meanwhile, so nothing flickers. */
 export function usePlan(record: PieceRecord, plan: PlanRecord | null): Planned {
-  const [answered, setAnswered] = useState<Answered>({ view: null, failed: null, piece: null, plan: null });
+  const [answered, setAnswered] = useState<Answered>({ view: null, failed: null, fresh: NOTHING, piece: null, plan: null });
   const { piece } = record;
+  const keeping = useMemo(() => keepingOf(plan), [plan]);
   useEffect(() => {
     let current = true;
-    const keeping = { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] };
     void import("~/workers/planner.client")
       .then(({ planView }) => planView(piece, keeping))
       .then((view) => {
-        if (current && view) setAnswered({ view, failed: null, piece, plan });
+        if (current && view) setAnswered((before) => ({ view, failed: null, fresh: newIn(before.view, view), piece, plan }));
       })
       .catch((error: unknown) => {
         const failed = error instanceof Error ? error.message : "the plan could not be worked out";
@@ -36,6 +59,6 @@ export function usePlan(record: PieceRecord, plan: PlanRecord | null): Planned {
     return () => {
       current = false;
     };
-  }, [piece, plan]);
-  return { view: answered.view, failed: answered.failed, busy: answered.piece !== piece || answered.plan !== plan };
+  }, [piece, plan, keeping]);
+  return { view: answered.view, keeping, failed: answered.failed, fresh: answered.fresh, busy: answered.piece !== piece || answered.plan !== plan };
 }

@@ -5,6 +5,7 @@ import type { Change } from "#core/coating/change";
 import type { Candidate } from "#core/coating/plan";
 import type { PieceRecord } from "#core/formats/records";
 import type { Saved } from "~/store/pieces";
+import type { Coat } from "~/store/progress";
 
 /** What the piece's screen may ask of its action. */
 export type Ask =
@@ -12,6 +13,9 @@ export type Ask =
   | { readonly intent: "follow"; readonly candidateId: Candidate["id"]; readonly school: string }
   | { readonly intent: "edit"; readonly candidateId: Candidate["id"]; readonly school: string; readonly edits: readonly Change[] }
   | { readonly intent: "plain"; readonly planId: string }
+  | { readonly intent: "done"; readonly candidateId: Candidate["id"]; readonly school: string; readonly coats: readonly Coat[]; readonly at: string }
+  | { readonly intent: "undone"; readonly planId: string; readonly coats: readonly Coat[] }
+  | { readonly intent: "dates"; readonly dates: { readonly start?: string; readonly due?: string } }
   | { readonly intent: "remove" };
 
 export type Answer = Saved | { readonly kind: "done" };

@@ -1,0 +1,155 @@
+import { Dialog } from "radix-ui";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import type { ReactNode } from "react";
+import { Link, NavLink, useLocation, useNavigate } from "react-router";
+import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
+import { isTyping, SHORTCUTS } from "./shortcuts";
+import { useWorkshop } from "./workshop";
+
+const Palette = lazy(() => import("./palette").then((module) => ({ default: module.Palette })));
+
+const PLACES = [
+  { to: "/", label: "Pieces" },
+  { to: "/settings", label: "Settings" },
+] as const;
+
+function useKeys(open: (what: "palette" | "shortcuts") => void): void {
+  const { step } = useWorkshop();
+  const navigate = useNavigate();
+  const going = useRef(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const command = event.ctrlKey || event.metaKey;
+      const key = event.key.toLowerCase();
+      if (command && key === "k") {
+        event.preventDefault();
+        open("palette");
+        return;
+      }
+      if (isTyping(event.target) || event.altKey || document.querySelector("[role=dialog],[role=alertdialog]")) return;
+      if (command && key === "z") {
+        event.preventDefault();
+        step(event.shiftKey ? "redo" : "undo");
+      }
+      if (command) return;
+      if (going.current && key === "p") void navigate("/");
+      if (going.current && key === "s") void navigate("/settings");
+      if (!going.current && key === "n") void navigate("/pieces/new");
+      if (event.key === "?") open("shortcuts");
+      going.current = key === "g";
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [navigate, open, step]);
+}
+
+/** A new page takes the focus, so that it is read from its top; what moved within one page stays. */
+function useFocusOnPage(): void {
+  const { pathname } = useLocation();
+  const first = useRef(pathname);
+  useEffect(() => {
+    if (first.current === pathname) return;
+    first.current = pathname;
+    document.getElementById("page")?.focus({ preventScroll: true });
+  }, [pathname]);
+}
+
+function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
+        <Dialog.Content className="note fixed left-1/2 top-1/2 z-20 w-[min(92vw,32rem)] -translate-x-1/2 -translate-y-1/2 p-5" aria-describedby={undefined}>
+          <Dialog.Title className="text-2xl">Keys</Dialog.Title>
+          <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+            {SHORTCUTS.map(({ keys, does }) => (
+              <div key={keys} className="contents">
+                <dt>
+                  <kbd className="rounded border border-soft px-2 py-0.5 font-text">{keys}</kbd>
+                </dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <Dialog.Close className="button mt-4">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
+  const { history, step } = useWorkshop();
+  return (
+    <header className="border-b-2 border-ink bg-sheet print:hidden">
+      <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-4 py-1 sm:gap-x-6">
+        <Link to="/" className="font-display text-xl text-ink no-underline">
+          Nook Coat
+        </Link>
+        <nav aria-label="Places" className="flex gap-1">
+          {PLACES.map(({ to, label }) => (
+            <NavLink key={to} to={to} end className="tab">
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex sm:gap-1">
+          <button
+            type="button"
+            className="tool"
+            disabled={!history.undo}
+            title={history.undo ? `Take back ${history.undo}` : "Nothing to take back"}
+            aria-label={history.undo ? `Take back ${history.undo}` : "Take back"}
+            onClick={() => step("undo")}
+          >
+            <Undo2 aria-hidden size={20} />
+          </button>
+          <button
+            type="button"
+            className="tool"
+            disabled={!history.redo}
+            title={history.redo ? `Do again: ${history.redo}` : "Nothing to do again"}
+            aria-label={history.redo ? `Do again ${history.redo}` : "Do again"}
+            onClick={() => step("redo")}
+          >
+            <Redo2 aria-hidden size={20} />
+          </button>
+          <button type="button" className="tool max-sm:hidden" aria-label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")}>
+            <Search aria-hidden size={20} />
+          </button>
+          <button type="button" className="tool max-sm:hidden" aria-label="Keys" title="Keys (?)" onClick={() => open("shortcuts")}>
+            <Keyboard aria-hidden size={20} />
+          </button>
+        </div>
+      </div>
+    </header>
+  );
+}
+
+/** The frame of every screen: places, undo, the palette, the keys, and a voice for screen readers. */
+export function Shell({ children }: { children: ReactNode }) {
+  const { said } = useWorkshop();
+  const [showing, setShowing] = useState<"palette" | "shortcuts" | null>(null);
+  useKeys(setShowing);
+  useFocusOnPage();
+  return (
+    <>
+      <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">
+        Skip to the page
+      </a>
+      <Header open={setShowing} />
+      <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+        {children}
+      </main>
+      <p role="status" aria-live="polite" className="sr-only" data-voice>
+        {said}
+      </p>
+      <Shortcuts open={showing === "shortcuts"} onOpenChange={(open) => setShowing(open ? "shortcuts" : null)} />
+      {showing === "palette" && (
+        <Suspense fallback={null}>
+          <Palette close={() => setShowing(null)} showKeys={() => setShowing("shortcuts")} />
+        </Suspense>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+/** Every shortcut, in one list: the key handler and the help read it. */
+export const SHORTCUTS = [
+  { keys: "Ctrl K", does: "Find a piece, a place or a thing to do" },
+  { keys: "?", does: "This list" },
+  { keys: "N", does: "A new piece" },
+  { keys: "G then P", does: "Go to the pieces" },
+  { keys: "G then S", does: "Go to the settings" },
+  { keys: "Ctrl Z", does: "Take back what was done last" },
+  { keys: "Ctrl Shift Z", does: "Do it again" },
+  { keys: "Arrow keys", does: "Walk the bands of a coat section" },
+  { keys: "Enter", does: "Open a band: step, reasons, what else would do" },
+  { keys: "D", does: "On an open band: mark its next coat as done" },
+] as const;
+
+/** Where letters are meant as text. */
+export function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest("input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]") !== null;
+}

@@ -1,0 +1,122 @@
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import type { ReactNode } from "react";
+import { useRevalidator } from "react-router";
+import type * as HistoryClient from "~/store/history.client";
+import { USUAL_SETTINGS } from "#core/formats/records";
+import type { RoomRecord, SettingsRecord } from "#core/formats/records";
+import { usualHours } from "#core/schedule/free-hours";
+import type { FreeHours } from "#core/schedule/free-hours";
+
+interface HistoryState {
+  readonly undo: string | null;
+  readonly redo: string | null;
+}
+
+export interface Workshop {
+  readonly settings: SettingsRecord;
+  readonly rooms: readonly RoomRecord[];
+  readonly hours: FreeHours;
+  readonly history: HistoryState;
+  readonly step: (direction: "undo" | "redo") => void;
+  /** Says something to whoever listens rather than looks. */
+  readonly announce: (text: string) => void;
+  readonly said: string;
+}
+
+const NOTHING: HistoryState = { undo: null, redo: null };
+const Context = createContext<Workshop | null>(null);
+
+type HistoryModule = typeof HistoryClient;
+
+function useHistory(): { readonly history: HistoryState; readonly module: HistoryModule | null } {
+  const [module, setModule] = useState<HistoryModule | null>(null);
+  useEffect(() => void import("~/store/history.client").then(setModule), []);
+  const watch = useCallback((watcher: () => void) => module?.watchHistory(watcher) ?? (() => {}), [module]);
+  const history = useSyncExternalStore(
+    watch,
+    () => module?.historyState() ?? NOTHING,
+    () => NOTHING,
+  );
+  return { history, module };
+}
+
+/** Her time zone, as the browser tells it. */
+export function timeZoneHere(): string {
+  return Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
+interface Preferences {
+  readonly settings: SettingsRecord;
+  readonly rooms: readonly RoomRecord[];
+  readonly hours: FreeHours;
+}
+
+/** Her settings, rooms and hours, read anew whenever anything is done here or in another tab. */
+function usePreferences(history: HistoryState): Preferences {
+  const [preferences, setPreferences] = useState<Preferences>({ settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC") });
+  const [heard, setHeard] = useState(0);
+  useEffect(() => {
+    let stop: (() => void) | null = null;
+    let gone = false;
+    void import("~/store/open.client").then(({ onOtherTab }) => {
+      if (!gone) stop = onOtherTab(() => setHeard((count) => count + 1));
+    });
+    return () => {
+      gone = true;
+      stop?.();
+    };
+  }, []);
+  useEffect(() => {
+    let current = true;
+    void (async () => {
+      const [{ notebook }, { settingsIn, roomsIn, hoursIn }] = await Promise.all([import("~/store/open.client"), import("~/store/preferences")]);
+      const db = await notebook();
+      const [settings, rooms, hours] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere())]);
+      if (current) setPreferences({ settings, rooms, hours });
+    })().catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [history, heard]);
+  return preferences;
+}
+
+/** The theme stands on the document, and beside it in storage, so that the next page opens in it at once. */
+function useTheme(theme: SettingsRecord["theme"], known: boolean): void {
+  useEffect(() => {
+    if (!known) return;
+    document.documentElement.dataset.theme = theme;
+    try {
+      localStorage.setItem("nook-coat-theme", theme);
+    } catch {
+      // A browser that keeps nothing opens in the system's theme.
+    }
+  }, [theme, known]);
+}
+
+/** What every screen shares: settings, undo, a voice. */
+export function WorkshopProvider({ children }: { children: ReactNode }) {
+  const { history, module } = useHistory();
+  const { revalidate } = useRevalidator();
+  const preferences = usePreferences(history);
+  const [said, setSaid] = useState("");
+  useTheme(preferences.settings.theme, preferences.settings.rev > 0);
+  const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
+  const step = useCallback(
+    (direction: "undo" | "redo") => {
+      void module?.step(direction).then((text) => {
+        if (text) announce(text);
+        void revalidate();
+      });
+    },
+    [module, announce, revalidate],
+  );
+  const workshop = useMemo(() => ({ ...preferences, history, step, announce, said }), [preferences, history, step, announce, said]);
+  return <Context value={workshop}>{children}</Context>;
+}
+
+export function useWorkshop(): Workshop {
+  const workshop = useContext(Context);
+  if (!workshop) throw new Error("this screen stands outside the workshop");
+  return workshop;
+}

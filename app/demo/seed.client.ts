@@ -1,0 +1,120 @@
+import { planId, progressId, roomId } from "#core/catalogue/ids";
+import type { PieceRecord, PlanRecord, ProgressRecord } from "#core/formats/records";
+import { ENGINE_VERSION } from "#core/formats/records";
+import { writeBundle } from "#core/formats/write-bundle";
+import { dateWork } from "#core/schedule/date-work";
+import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
+import { act } from "~/store/act";
+import { importBundle } from "~/store/bundles";
+import type { Notebook } from "~/store/notebook";
+import { TERN_POINT } from "./tern-point";
+import type { DemoPiece } from "./tern-point";
+
+const VISITED = "nook-coat-visited";
+const DAY_MS = 86_400_000;
+const MIN_MS = 60_000;
+
+function remembered(): boolean {
+  try {
+    const known = localStorage.getItem(VISITED) !== null;
+    localStorage.setItem(VISITED, "1");
+    return known;
+  } catch {
+    return true;
+  }
+}
+
+interface Made {
+  readonly record: PieceRecord;
+  readonly plan: PlanRecord | null;
+  readonly progress: readonly ProgressRecord[];
+}
+
+/** Begun some days ago and worked at in the usual hours: what would be done by now is done. */
+async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece, now: number): Promise<Made> {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const dates = dueInDays === undefined ? {} : { dates: { due: dayLater(dateOf(now, zone), dueInDays) } };
+  const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
+  if (begunDaysAgo === null) return { record, plan: null, progress: [] };
+  const { planOneOfMany } = await import("~/workers/planner.client");
+  const view = await planOneOfMany(piece, { candidateId: null, school: "", edits: [] });
+  const worked = view.work && dateWork(view.work, usualHours(zone), now - begunDaysAgo * DAY_MS);
+  if (!view.shown || !worked) return { record, plan: null, progress: [] };
+  const plan: PlanRecord = {
+    id: planId(`${id}plan`),
+    pieceId: id,
+    rev: 1,
+    school: view.shown.school,
+    candidateId: view.shown.id,
+    edits: [],
+    pinned: [],
+    engineVersion: ENGINE_VERSION,
+  };
+  const endOf = (task: string) => Math.max(...worked.items.filter((item) => item.task.id === task).map((item) => item.to));
+  const tasks = [...new Set(worked.items.map((item) => item.task.id))];
+  const ended = tasks.filter((task) => endOf(task) <= now).sort((a, b) => endOf(a) - endOf(b));
+  const finished = ended.length > 0 || lastMinutesAgo === undefined ? ended : tasks.slice(0, 1);
+  const progress = finished.map((task, index): ProgressRecord => {
+    const { stepId, coat, half } = worked.items.find((item) => item.task.id === task)!.task;
+    const at = lastMinutesAgo !== undefined && index === finished.length - 1 ? now - lastMinutesAgo * MIN_MS : endOf(task);
+    return {
+      id: progressId(`${id}done${String(index).padStart(3, "0")}`),
+      rev: 1,
+      planId: plan.id,
+      stepId,
+      coat,
+      ...(half ? { half } : {}),
+      kind: "done",
+      at: new Date(at).toISOString(),
+    };
+  });
+  return { record: { ...record, planId: plan.id }, plan, progress };
+}
+
+/** Lays the Tern Point pieces beside whatever is there; hers stay as they are. */
+export async function openTernPoint(db: Notebook): Promise<void> {
+  const now = Date.now();
+  const all = await Promise.all(TERN_POINT.map((one) => made(one, now)));
+  const bundle = writeBundle({
+    pieces: all.map((one) => one.record),
+    plans: all.flatMap((one) => one.plan ?? []),
+    progress: all.flatMap((one) => one.progress),
+    rooms: [
+      { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
+    ],
+  });
+  const here = new Set(await db.getAllKeys("pieces"));
+  const fresh = { ...bundle, pieces: bundle.pieces.filter((record) => !here.has(record.id)) };
+  await importBundle(db, fresh, "opening the Tern Point notebook");
+}
+
+function isOfTernPoint(id: string): boolean {
+  return id.startsWith("ternpoint");
+}
+
+export async function hasTernPoint(db: Notebook): Promise<boolean> {
+  return (await db.getAllKeys("pieces")).some(isOfTernPoint);
+}
+
+/** Takes every Tern Point piece out again, with plans and work, in one go. */
+export function closeTernPoint(db: Notebook): Promise<void> {
+  return act(db, "removing the Tern Point notebook", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
+    for (const { id } of await recorder.all("pieces")) {
+      if (!isOfTernPoint(id)) continue;
+      for (const plan of await recorder.plansOf(id)) {
+        for (const done of await recorder.progressOf(plan.id)) await recorder.remove("progress", done.id);
+        await recorder.remove("plans", plan.id);
+      }
+      await recorder.remove("pieces", id);
+    }
+    for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
+  });
+}
+
+/** A notebook that has never been used is shown with Tern Point in it, where the server says so; once, and never over anything. */
+export async function seedOnce(db: Notebook): Promise<void> {
+  const known = remembered();
+  if (known || document.documentElement.dataset.demo === undefined) return;
+  if ((await db.count("pieces")) > 0 || (await db.count("settings")) > 0) return;
+  await openTernPoint(db);
+}

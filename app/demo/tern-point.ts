@@ -1,0 +1,174 @@
+import type { MaterialId, PieceId, UseId } from "#core/catalogue/ids";
+import { pieceId } from "#core/catalogue/ids";
+import type { Piece } from "#core/piece/piece";
+
+/** A made-up piece and how far it has come. */
+export interface DemoPiece {
+  readonly id: PieceId;
+  readonly piece: Piece;
+  /** Begun this many days ago in the usual free hours; null: not begun. */
+  readonly begunDaysAgo: number | null;
+  /** The last act was this many minutes ago, so that something is wet. */
+  readonly lastMinutesAgo?: number;
+  /** Needed this many days from now. */
+  readonly dueInDays?: number;
+}
+
+type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };
+
+const COOL = { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } as const;
+const NAVY = "#1f3a4d";
+const CREAM = "#f4efe2";
+const SIGNAL = "#c8402f";
+const AMBER = "#d9822b";
+const SEA = "#3f7f7a";
+
+function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
+  const { material, uses, ...rest } = stated;
+  const piece: Piece = {
+    format: "nook-coat/piece",
+    version: 1,
+    room: COOL,
+    ...rest,
+    material: material as MaterialId,
+    uses: uses as readonly string[] as readonly UseId[],
+  };
+  return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece, ...how };
+}
+
+/** Tern Point, an invented lighthouse tea room that opens again in spring; everything here is made up. */
+export const TERN_POINT: readonly DemoPiece[] = [
+  demo(
+    1,
+    {
+      name: "Signal-band door wedges",
+      material: "stone-smooth",
+      object: "stone",
+      form: { kind: "pebble", lengthMm: 120, widthMm: 85, thicknessMm: 48 },
+      uses: ["handled"],
+      conditions: ["beach-found"],
+      decoration: { techniques: ["bands"], baseColour: CREAM, colours: [SIGNAL, NAVY] },
+      count: 6,
+    },
+    { begunDaysAgo: 6 },
+  ),
+  demo(
+    2,
+    {
+      name: "Terrace herb pot",
+      material: "terracotta",
+      object: "pot",
+      form: { kind: "frustum", topDiameterMm: 203, bottomDiameterMm: 140, heightMm: 190 },
+      parts: ["saucer"],
+      uses: ["planter", "outdoor-exposed"],
+      conditions: ["dusty"],
+      decoration: { techniques: ["bands", "dots"], baseColour: NAVY, colours: [CREAM, AMBER] },
+      count: 4,
+    },
+    { begunDaysAgo: 4, dueInDays: 75 },
+  ),
+  demo(
+    3,
+    {
+      name: "Old terrace pot, white salts",
+      material: "terracotta",
+      object: "pot",
+      form: { kind: "frustum", topDiameterMm: 260, bottomDiameterMm: 170, heightMm: 240 },
+      uses: ["planter", "outdoor-exposed"],
+      conditions: ["efflorescence", "previously-painted"],
+      decoration: { techniques: ["freehand-brush"], baseColour: SEA, colours: [CREAM] },
+    },
+    { begunDaysAgo: null },
+  ),
+  demo(
+    4,
+    {
+      name: "Storm lantern jar",
+      material: "glass",
+      object: "jar",
+      form: { kind: "cylinder", diameterMm: 95, heightMm: 140 },
+      uses: ["candle"],
+      decoration: { techniques: ["freehand-brush"], baseColour: null, colours: [NAVY] },
+      count: 8,
+    },
+    { begunDaysAgo: 2 },
+  ),
+  demo(
+    5,
+    {
+      name: "Tea mug, tern in flight",
+      material: "ceramic-glazed",
+      object: "mug",
+      form: { kind: "cylinder", diameterMm: 84, heightMm: 96 },
+      parts: ["handle"],
+      uses: ["drinkware", "gift-or-sale"],
+      decoration: { techniques: ["freehand-brush", "dots"], baseColour: null, colours: [NAVY, SIGNAL] },
+      wishes: { route: "bake" },
+    },
+    { begunDaysAgo: 1, lastMinutesAgo: 12 },
+  ),
+  demo(
+    6,
+    {
+      name: "Oak serving tray",
+      material: "wood-hardwood",
+      object: "tray",
+      form: { kind: "box", lengthMm: 420, widthMm: 290, heightMm: 45 },
+      uses: ["serving-tray"],
+      decoration: { techniques: ["outline", "freehand-brush"], baseColour: CREAM, colours: [NAVY, AMBER] },
+    },
+    { begunDaysAgo: 3, lastMinutesAgo: 40 },
+  ),
+  demo(
+    7,
+    {
+      name: "Tide clock face",
+      material: "wood-hardwood",
+      object: "clock",
+      form: { kind: "disc", diameterMm: 260, thicknessMm: 12 },
+      uses: ["indoor-display"],
+      decoration: { techniques: ["lettering", "dots"], baseColour: NAVY, colours: [CREAM, AMBER] },
+    },
+    { begunDaysAgo: null, dueInDays: 40 },
+  ),
+  demo(
+    8,
+    {
+      name: "Landing stone by the steps",
+      material: "stone-rough",
+      object: "stone",
+      form: { kind: "pebble", lengthMm: 260, widthMm: 190, thicknessMm: 120 },
+      uses: ["outdoor-exposed"],
+      conditions: ["bumpy"],
+      decoration: { techniques: ["lettering"], baseColour: NAVY, colours: [CREAM] },
+    },
+    { begunDaysAgo: null },
+  ),
+  demo(
+    9,
+    {
+      name: "Opening-night goblets",
+      material: "glass",
+      object: "goblet",
+      form: { kind: "goblet", bowlDiameterMm: 82, bowlHeightMm: 105, stemHeightMm: 80, footDiameterMm: 72 },
+      uses: ["drinkware"],
+      decoration: { techniques: ["dots"], baseColour: null, colours: [AMBER] },
+      count: 12,
+    },
+    { begunDaysAgo: 12 },
+  ),
+  demo(
+    10,
+    {
+      name: "Window pebbles for sale",
+      material: "stone-smooth",
+      object: "stone",
+      form: { kind: "pebble", lengthMm: 62, widthMm: 48, thicknessMm: 24 },
+      uses: ["gift-or-sale"],
+      decoration: { techniques: ["dots"], baseColour: SEA, colours: [CREAM, AMBER] },
+      finish: "gloss",
+      count: 20,
+    },
+    { begunDaysAgo: 30 },
+  ),
+];

@@ -1,0 +1,217 @@
+import { useEffect, useState } from "react";
+import { ArrowLeft, ArrowRight, Check, RotateCcw } from "lucide-react";
+import type { Explanation, Substitute } from "#core/coating/explain";
+import type { Keeping } from "#core/coating/plan-with-edits";
+import type { Step } from "#core/coating/plan";
+import type { StepState } from "#core/logbook/coat-states";
+import type { Piece } from "#core/piece/piece";
+import type { Task } from "#core/schedule/task";
+import type { Menu } from "#core/catalogue/menu";
+import { sayDuration } from "#core/units/duration";
+import { ColourChip } from "~/components/colour-chip";
+import { nameIn } from "~/components/use-menu";
+import { coatWords, sayClock, stepTitle, waitText, zoneNames } from "~/components/words";
+import { coatOf } from "./plan-doer";
+import type { PlanDoer } from "./plan-doer";
+import { Figures, OwnChanges } from "./steps";
+
+interface Props {
+  readonly piece: Piece;
+  readonly keeping: Keeping;
+  readonly step: Step;
+  readonly number: number | undefined;
+  readonly tasks: readonly Task[];
+  readonly done: ReadonlyMap<string, number>;
+  readonly state: StepState | undefined;
+  readonly menu: Menu;
+  readonly doer: PlanDoer;
+  readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
+  readonly select: (step: Step["id"]) => void;
+  /** Beside a narrow section its parts stand one under another. */
+  readonly narrow: boolean;
+}
+
+/** Asks the worker what a step is good for, whenever another one is opened. */
+function useExplanation(piece: Piece, keeping: Keeping, step: Step): Explanation | null {
+  const [answered, setAnswered] = useState<Explanation | null>(null);
+  useEffect(() => {
+    let current = true;
+    void import("~/workers/planner.client")
+      .then(({ explain }) => explain(piece, keeping, step.id))
+      .then((answer) => {
+        if (current && answer) setAnswered(answer);
+      })
+      .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [piece, keeping, step.id]);
+  return answered?.stepId === step.id ? answered : null;
+}
+
+const NOTICEABLE_WEAR = 0.3;
+const NOTICEABLE_DAYS = 0.5;
+
+/** What a substitute brings, in a few words. */
+function bringing(one: Substitute, step: Step): string {
+  const said = [
+    ...(one.coats !== step.coats ? [`${one.coats} coats instead of ${step.coats}`] : []),
+    ...(one.durability > NOTICEABLE_WEAR ? ["wears longer"] : one.durability < -NOTICEABLE_WEAR ? ["wears less long"] : []),
+    ...(one.readyDays > NOTICEABLE_DAYS
+      ? [`${sayDuration(one.readyDays * 1440)} later`]
+      : one.readyDays < -NOTICEABLE_DAYS
+        ? [`${sayDuration(-one.readyDays * 1440)} sooner`]
+        : []),
+    ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
+  ];
+  return said.length > 0 ? said.join("; ") : "much the same";
+}
+
+function Alternatives({ explanation, step, menu, doer }: { explanation: Explanation | null; step: Step; menu: Menu; doer: PlanDoer }) {
+  if (!explanation) return <p className="text-soft">Trying what else would do…</p>;
+  const { leftOut, substitutes } = explanation;
+  return (
+    <div className="grid gap-3">
+      <div>
+        <h4 className="font-text font-semibold">If you leave it out</h4>
+        {leftOut.faults.length > 0 ? (
+          <ul>
+            {leftOut.faults.map((fault) => (
+              <li key={`${fault.code}-${fault.zone}`}>
+                {fault.message}: {fault.why}.
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <p>{leftOut.durability < -NOTICEABLE_WEAR ? "Nothing fails, but it will not wear as long." : "No fault follows that Nook Coat knows of."}</p>
+        )}
+      </div>
+      {substitutes.length > 0 && (
+        <div>
+          <h4 className="font-text font-semibold">What else would do</h4>
+          <ul className="grid gap-1">
+            {substitutes.map((one) => (
+              <li key={one.product} className="flex flex-wrap items-baseline gap-x-2">
+                <button
+                  type="button"
+                  className="chip min-h-[36px]"
+                  aria-label={`Use ${nameIn(menu.products, one.product)} instead`}
+                  onClick={() => doer.apply(one.change)}
+                >
+                  {nameIn(menu.products, one.product)}
+                </button>
+                <span className="text-soft">{bringing(one, step)}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const STANDING: Record<StepState["state"], (state: StepState) => string> = {
+  done: () => "Done.",
+  wet: (state) => `Wet: do not touch it until about ${sayClock(state.until ?? 0)}.`,
+  ready: () => "It may be done now.",
+  waiting: (state) =>
+    `Leave it alone until about ${sayClock(state.until ?? 0)}${state.untilCareful && state.untilCareful - (state.until ?? 0) > 600_000 ? `; ${sayClock(state.untilCareful)} is safer` : ""}.`,
+  "to-come": () => "Other work comes first.",
+};
+
+/** Marks the next coat as done, or takes the last one back. */
+function Doing({
+  tasks,
+  done,
+  doer,
+  title,
+  ready,
+}: {
+  tasks: readonly Task[];
+  done: ReadonlyMap<string, number>;
+  doer: PlanDoer;
+  title: string;
+  ready: boolean;
+}) {
+  const next = tasks.find((task) => !done.has(task.id));
+  const last = [...tasks].reverse().find((task) => done.has(task.id));
+  const coats = Math.max(...tasks.map((task) => task.coat));
+  const several = new Set(tasks.map((task) => task.stepId)).size > 1;
+  const which = next ? [coatWords(next.coat, next.half, coats), several ? zoneNames(next.zones).toLowerCase() : ""].filter(Boolean).join(", ") : "";
+  return (
+    <>
+      {next && (
+        <button
+          type="button"
+          className={`button ${ready ? "button-act" : ""}`}
+          data-do="done"
+          aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
+          onClick={() => doer.markDone([coatOf(next)])}
+        >
+          <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
+        </button>
+      )}
+      {last && (
+        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => doer.markUndone([coatOf(last)])}>
+          <RotateCcw aria-hidden size={18} /> Not done
+        </button>
+      )}
+    </>
+  );
+}
+
+/** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
+export function StepPanel({ piece, keeping, step, number, tasks, done, state, menu, doer, neighbours, select, narrow }: Props) {
+  const title = stepTitle(step, menu);
+  const explanation = useExplanation(piece, keeping, step);
+  return (
+    <section aria-label={`Step ${number}: ${title}`} className={`note p-4 ${narrow ? "" : "mt-3"}`} data-panel>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div>
+          <h3 className="text-xl">
+            <span className="mr-2 text-soft">{number}</span>
+            {title} {step.colour && <ColourChip colour={step.colour} sheen={step.sheen} />}
+          </h3>
+          {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {tasks.length > 0 && <Doing tasks={tasks} done={done} doer={doer} title={title} ready={state?.state === "ready"} />}
+          <button
+            type="button"
+            className="tool"
+            disabled={!neighbours.before}
+            aria-label="The step before"
+            onClick={() => neighbours.before && select(neighbours.before.id)}
+          >
+            <ArrowLeft aria-hidden size={20} />
+          </button>
+          <button
+            type="button"
+            className="tool"
+            disabled={!neighbours.after}
+            aria-label="The step after"
+            onClick={() => neighbours.after && select(neighbours.after.id)}
+          >
+            <ArrowRight aria-hidden size={20} />
+          </button>
+        </div>
+      </div>
+      <div className={`mt-3 grid gap-4 ${narrow ? "" : "md:grid-cols-2"}`}>
+        <div className="grid content-start gap-1">
+          {step.waitBefore && <p className="font-semibold text-ready">{waitText(step.waitBefore)}, then begin.</p>}
+          {step.because.map(({ requirement, text }) => (
+            <p key={requirement}>Because {text}.</p>
+          ))}
+          {step.checks.map((check) => (
+            <p key={check}>
+              <Check aria-hidden size={18} className="inline text-ready" /> {check}
+            </p>
+          ))}
+          <Figures step={step} />
+          <OwnChanges step={step} title={title} apply={doer.apply} />
+        </div>
+        <Alternatives explanation={explanation} step={step} menu={menu} doer={doer} />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,64 @@
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { StepId } from "#core/catalogue/ids";
+import type { ProgressRecord } from "#core/formats/records";
+import { coatStates } from "#core/logbook/coat-states";
+import type { StepState } from "#core/logbook/coat-states";
+import { doneTasks } from "#core/logbook/done-tasks";
+import { useWorkshop } from "~/components/workshop";
+import type { PlannedView } from "~/workers/plan-worker-api";
+
+const TICK_MS = 15_000;
+
+/** The time, told again every so often. */
+export function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), TICK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+/** Two soft notes; browsers that may not sound stay silent. */
+function chime(): void {
+  try {
+    const audio = new AudioContext();
+    for (const [index, frequency] of [523, 659].entries()) {
+      const note = audio.createOscillator();
+      const loud = audio.createGain();
+      note.frequency.value = frequency;
+      loud.gain.setValueAtTime(0.12, audio.currentTime + index * 0.25);
+      loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + index * 0.25 + 0.6);
+      note.connect(loud).connect(audio.destination);
+      note.start(audio.currentTime + index * 0.25);
+      note.stop(audio.currentTime + index * 0.25 + 0.6);
+    }
+  } catch {
+    // No sound here.
+  }
+}
+
+export interface Standing {
+  readonly states: ReadonlyMap<StepId, StepState>;
+  /** Something has been done already. */
+  readonly begun: boolean;
+  readonly done: ReadonlyMap<string, number>;
+  readonly now: number;
+}
+
+/** Where the work stands; says aloud, and sounds if she wants it, when a wait has ended. */
+export function useStates(view: PlannedView | null, progress: readonly ProgressRecord[]): Standing {
+  const now = useNow();
+  const { settings, announce } = useWorkshop();
+  const done = useMemo(() => doneTasks(progress), [progress]);
+  const states = useMemo(() => (view?.shown && view.work ? coatStates(view.shown, view.work, done, now) : new Map<StepId, StepState>()), [view, done, now]);
+  const before = useRef<ReadonlyMap<StepId, StepState>>(new Map());
+  useEffect(() => {
+    const ended = [...states].some(([id, state]) => state.state === "ready" && before.current.get(id)?.state === "waiting");
+    before.current = states;
+    if (!ended) return;
+    announce("A wait has ended: the next coat may go on");
+    if (settings.sounds) chime();
+  }, [states, announce, settings.sounds]);
+  return { states, begun: done.size > 0, done, now };
+}

@@ -1,0 +1,138 @@
+import { AlertDialog } from "radix-ui";
+import { useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import { Download, Trash2, Upload } from "lucide-react";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { Problem } from "#core/formats/problem";
+import type { Imported } from "~/store/bundles";
+
+type Outcome = { kind: "imported"; counts: Imported } | { kind: "problem"; problem: Problem } | { kind: "failed"; message: string } | { kind: "wiped" };
+
+async function saveFile(): Promise<void> {
+  const [{ notebook }, { exportAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
+  const bundle = await exportAll(await notebook());
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([`${JSON.stringify(bundle, null, 2)}\n`], { type: "application/json" }));
+  link.download = `nook-coat-${new Date().toISOString().slice(0, 10)}.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+async function bringIn(text: string): Promise<Outcome> {
+  const [{ notebook }, { importBundle }, { readBundle }] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/store/bundles"),
+    import("#core/formats/bundle"),
+  ]);
+  const bundle = readBundle(text, CATALOGUE);
+  if (!bundle.ok) return { kind: "problem", problem: bundle.problem };
+  try {
+    return { kind: "imported", counts: await importBundle(await notebook(), bundle.value) };
+  } catch (error) {
+    return { kind: "failed", message: error instanceof Error ? error.message : "the browser could not write" };
+  }
+}
+
+async function wipe(): Promise<Outcome> {
+  const [{ notebook }, { wipeAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
+  await wipeAll(await notebook());
+  return { kind: "wiped" };
+}
+
+function Said({ outcome }: { outcome: Outcome }) {
+  const tone = outcome.kind === "problem" || outcome.kind === "failed" ? "bg-stop-tint text-stop" : "bg-note-tint text-ink";
+  return (
+    <div role="status" className={`mt-3 rounded-lg p-3 ${tone}`}>
+      {outcome.kind === "imported" && (
+        <p>
+          {outcome.counts.added} {outcome.counts.added === 1 ? "piece" : "pieces"} brought in
+          {outcome.counts.same > 0 && `, ${outcome.counts.same} already here`}
+          {outcome.counts.beside > 0 && `, ${outcome.counts.beside} put beside your own, which had changed since`}.
+        </p>
+      )}
+      {outcome.kind === "wiped" && <p>The notebook is empty now. Taking it back (Ctrl Z) brings everything again.</p>}
+      {outcome.kind === "problem" && (
+        <>
+          <p className="font-bold">This file was not taken, and nothing of yours was changed.</p>
+          <p>
+            {outcome.problem.message}
+            {outcome.problem.path !== "" && (
+              <>
+                {" "}
+                (at <code>{outcome.problem.path}</code>)
+              </>
+            )}
+            .
+          </p>
+        </>
+      )}
+      {outcome.kind === "failed" && <p className="font-bold">It could not be written, and nothing of yours was changed: {outcome.message}.</p>}
+    </div>
+  );
+}
+
+/** Saving, bringing in, emptying. */
+export function Files({ pieces }: { pieces: number }) {
+  const picker = useRef<HTMLInputElement>(null);
+  const { revalidate } = useRevalidator();
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const after = (work: Promise<Outcome>) => void work.then((said) => (setOutcome(said), revalidate()));
+  return (
+    <>
+      <p className="mb-2">
+        Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}. A file keeps it
+        safe, and carries it to another; a file brought in is added, and overwrites nothing.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="button button-act" onClick={() => void saveFile()}>
+          <Download aria-hidden size={20} /> Save the notebook
+        </button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="Notebook file"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = "";
+            if (file) after(file.text().then(bringIn));
+          }}
+        />
+        <button type="button" className="button" onClick={() => picker.current?.click()}>
+          <Upload aria-hidden size={20} /> Bring a file in
+        </button>
+        <AlertDialog.Root>
+          <AlertDialog.Trigger className="button">
+            <Trash2 aria-hidden size={20} /> Empty the notebook
+          </AlertDialog.Trigger>
+          <AlertDialog.Portal>
+            <AlertDialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
+            <AlertDialog.Content className="note fixed left-1/2 top-1/2 z-20 w-[min(92vw,30rem)] -translate-x-1/2 -translate-y-1/2 p-5">
+              <AlertDialog.Title className="text-2xl">Empty the notebook?</AlertDialog.Title>
+              <AlertDialog.Description className="mt-2">
+                {pieces === 0
+                  ? "Your settings, rooms and hours"
+                  : pieces === 1
+                    ? "Your piece, its plan, and your settings"
+                    : `All ${pieces} pieces, their plans, and your settings`}{" "}
+                go from this browser. Save them to a file first if you may want them again.
+              </AlertDialog.Description>
+              <div className="mt-4 flex flex-wrap gap-2">
+                <button type="button" className="button" onClick={() => void saveFile()}>
+                  Save to a file first
+                </button>
+                <AlertDialog.Action className="button button-act" onClick={() => after(wipe())}>
+                  Empty it
+                </AlertDialog.Action>
+                <AlertDialog.Cancel className="button">Leave it</AlertDialog.Cancel>
+              </div>
+            </AlertDialog.Content>
+          </AlertDialog.Portal>
+        </AlertDialog.Root>
+      </div>
+      {outcome && <Said outcome={outcome} />}
+    </>
+  );
+}

@@ -1,0 +1,124 @@
+import { useState } from "react";
+import { Plus, Trash2 } from "lucide-react";
+import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
+
+const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
+const FIRST: DaySpan = { from: "19:00", to: "22:00" };
+
+function Span({ day, span, change, remove }: { day: string; span: DaySpan; change: (span: DaySpan) => void; remove: () => void }) {
+  const [draft, setDraft] = useState<DaySpan | null>(null);
+  const shown = draft ?? span;
+  const wrong = shown.to <= shown.from;
+  const commit = () => {
+    if (draft && !wrong) change(draft);
+    if (!wrong) setDraft(null);
+  };
+  return (
+    <span className="flex flex-wrap items-center gap-2">
+      <input
+        type="time"
+        aria-label={`${day}, from`}
+        className="field w-32"
+        value={shown.from}
+        onChange={(event) => setDraft({ ...shown, from: event.target.value })}
+        onBlur={commit}
+      />
+      <span>to</span>
+      <input
+        type="time"
+        aria-label={`${day}, to`}
+        className="field w-32"
+        value={shown.to}
+        aria-invalid={wrong}
+        onChange={(event) => setDraft({ ...shown, to: event.target.value })}
+        onBlur={commit}
+      />
+      <button type="button" className="tool" aria-label={`${day}: not ${span.from} to ${span.to}`} onClick={remove}>
+        <Trash2 aria-hidden size={18} />
+      </button>
+      {wrong && (
+        <span role="alert" className="text-stop">
+          it ends before it begins
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** Her week, and days that are otherwise. */
+export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => void }) {
+  const setDay = (day: number, spans: readonly DaySpan[]) => save({ ...hours, weekday: hours.weekday.map((old, index) => (index === day ? spans : old)) });
+  const [away, setAway] = useState("");
+  return (
+    <div className="grid gap-2">
+      {DAYS.map((name, day) => {
+        const spans = hours.weekday[day] ?? [];
+        return (
+          <div key={name} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2 border-b border-dashed border-line pb-1">
+            <span>{name}</span>
+            <span className="grid gap-1">
+              {spans.length === 0 && <span className="text-soft">not free</span>}
+              {spans.map((span, index) => (
+                <Span
+                  key={`${index}-${span.from}-${span.to}`}
+                  day={name}
+                  span={span}
+                  change={(next) =>
+                    setDay(
+                      day,
+                      spans.map((old, at) => (at === index ? next : old)),
+                    )
+                  }
+                  remove={() =>
+                    setDay(
+                      day,
+                      spans.filter((_old, at) => at !== index),
+                    )
+                  }
+                />
+              ))}
+            </span>
+            <button type="button" className="tool" aria-label={`${name}: add a free stretch`} onClick={() => setDay(day, [...spans, FIRST])}>
+              <Plus aria-hidden size={18} />
+            </button>
+          </div>
+        );
+      })}
+      <div className="mt-2">
+        <p className="font-semibold">Days you are away</p>
+        <ul>
+          {hours.exceptions.map((one) => (
+            <li key={one.date} className="flex items-center gap-2">
+              {one.date}
+              <button
+                type="button"
+                className="tool"
+                aria-label={`Not away on ${one.date}`}
+                onClick={() => save({ ...hours, exceptions: hours.exceptions.filter((other) => other !== one) })}
+              >
+                <Trash2 aria-hidden size={18} />
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="flex items-end gap-2">
+          <label>
+            <span className="block">A day</span>
+            <input type="date" className="field" value={away} onChange={(event) => setAway(event.target.value)} />
+          </label>
+          <button
+            type="button"
+            className="button"
+            disabled={away === ""}
+            onClick={() => {
+              save({ ...hours, exceptions: [...hours.exceptions.filter((one) => one.date !== away), { date: away, spans: [] }] });
+              setAway("");
+            }}
+          >
+            Away that day
+          </button>
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,302 @@
+import { useState, useSyncExternalStore } from "react";
+import type { ReactNode } from "react";
+import { useFetcher } from "react-router";
+import { Plus, Trash2 } from "lucide-react";
+import { roomId } from "#core/catalogue/ids";
+import type { SettingsRecord } from "#core/formats/records";
+import type { Room } from "#core/piece/piece";
+import type { FreeHours } from "#core/schedule/free-hours";
+import { Choice } from "~/components/fields";
+import { useWorkshop } from "~/components/workshop";
+import { addRoom, removeRoom, saveHours, saveSettings } from "~/store/preferences";
+import type { Route } from "./+types/route";
+import { Files } from "./files";
+import { Hours } from "./hours";
+
+type Ask =
+  | { readonly intent: "settings"; readonly change: Partial<Omit<SettingsRecord, "id" | "rev">> }
+  | { readonly intent: "hours"; readonly hours: FreeHours }
+  | { readonly intent: "add-room"; readonly name: string; readonly room: Room }
+  | { readonly intent: "remove-room"; readonly id: string }
+  | { readonly intent: "open-demo" | "close-demo" };
+
+export async function clientLoader() {
+  const [{ notebook }, { hasTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  const db = await notebook();
+  const [pieces, ternPoint] = await Promise.all([db.count("pieces"), hasTernPoint(db)]);
+  return { pieces, ternPoint };
+}
+clientLoader.hydrate = true as const;
+
+export function HydrateFallback() {
+  return <p>Opening your notebook…</p>;
+}
+
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const ask = (await request.json()) as Ask;
+  const [{ notebook }, { openTernPoint, closeTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  const db = await notebook();
+  switch (ask.intent) {
+    case "settings":
+      await saveSettings(db, ask.change);
+      break;
+    case "hours":
+      await saveHours(db, ask.hours);
+      break;
+    case "add-room":
+      await addRoom(db, ask.name, ask.room);
+      break;
+    case "remove-room":
+      await removeRoom(db, roomId(ask.id));
+      break;
+    case "open-demo":
+      await openTernPoint(db);
+      break;
+    case "close-demo":
+      await closeTernPoint(db);
+      break;
+  }
+  return null;
+}
+
+function Box({ id, title, children }: { id?: string; title: string; children: ReactNode }) {
+  return (
+    <section id={id} className="sheet p-4">
+      <h2 className="mb-2 text-xl">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Radios({
+  legend,
+  name,
+  value,
+  choices,
+  onChange,
+}: {
+  legend: string;
+  name: string;
+  value: string;
+  choices: readonly { readonly id: string; readonly name: string }[];
+  onChange: (id: string) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1">{legend}</legend>
+      <div className="flex flex-wrap gap-2">
+        {choices.map((one) => (
+          <label key={one.id} className="chip">
+            <input type="radio" name={name} className="accent-ready" checked={value === one.id} onChange={() => onChange(one.id)} />
+            {one.name}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+const AIR = [
+  { id: "still", name: "still air" },
+  { id: "drafty", name: "a draught" },
+  { id: "fan", name: "a fan" },
+];
+
+/** How damp, in words; the figure is what is worked with. */
+const DAMP = [
+  { id: "0.4", name: "dry (40 %)" },
+  { id: "0.55", name: "ordinary (55 %)" },
+  { id: "0.65", name: "damp (65 %)" },
+  { id: "0.75", name: "very damp (75 %)" },
+  { id: "0.85", name: "wet (85 %)" },
+];
+
+function Rooms({ send }: { send: (ask: Ask) => void }) {
+  const { rooms } = useWorkshop();
+  const [draft, setDraft] = useState({ name: "", temperature: "20", damp: "0.55", air: "still" });
+  const temperatureC = Number(draft.temperature.replace(",", "."));
+  const wrong =
+    draft.name.trim() === ""
+      ? "give it a name"
+      : draft.temperature.trim() === "" || !Number.isFinite(temperatureC) || temperatureC < -20 || temperatureC > 60
+        ? "a temperature between −20 and 60 °C"
+        : null;
+  const [tried, setTried] = useState(false);
+  const add = () => {
+    setTried(wrong !== null);
+    if (wrong) return;
+    send({
+      intent: "add-room",
+      name: draft.name.trim().slice(0, 60),
+      room: { temperatureC, relativeHumidity: Number(draft.damp), airflow: draft.air as Room["airflow"] },
+    });
+    setDraft({ ...draft, name: "" });
+  };
+  return (
+    <Box id="rooms" title="Your rooms">
+      {rooms.length > 0 && (
+        <ul className="mb-3 grid gap-1">
+          {rooms.map((one) => (
+            <li key={one.id} className="flex items-center justify-between gap-3">
+              <span>
+                {one.name}: {one.room.temperatureC} °C, {Math.round(one.room.relativeHumidity * 100)} % damp,{" "}
+                {AIR.find((air) => air.id === one.room.airflow)?.name}
+              </span>
+              <button type="button" className="tool" aria-label={`Remove the room ${one.name}`} onClick={() => send({ intent: "remove-room", id: one.id })}>
+                <Trash2 aria-hidden size={18} />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <form
+        className="grid gap-2 sm:grid-cols-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add();
+        }}
+      >
+        <label>
+          <span className="block">Name of a room</span>
+          <input className="field" maxLength={60} value={draft.name} onChange={(event) => setDraft({ ...draft, name: event.target.value })} />
+        </label>
+        <label>
+          <span className="block">Temperature, °C</span>
+          <input
+            className="field"
+            inputMode="decimal"
+            value={draft.temperature}
+            onChange={(event) => setDraft({ ...draft, temperature: event.target.value })}
+          />
+        </label>
+        <Choice label="Its air is" value={draft.damp} choices={DAMP} onChange={(damp) => setDraft({ ...draft, damp })} />
+        <Choice label="It has" value={draft.air} choices={AIR} onChange={(air) => setDraft({ ...draft, air })} />
+        <p>
+          <button type="submit" className="button">
+            <Plus aria-hidden size={18} /> Add the room
+          </button>
+        </p>
+        {tried && wrong && (
+          <p role="alert" className="self-center font-semibold text-stop">
+            {wrong}
+          </p>
+        )}
+      </form>
+    </Box>
+  );
+}
+
+/** The name she signs with: saved when she leaves the field. */
+function Signature({ value, save }: { value: string; save: (signature: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  return (
+    <label className="block">
+      <span className="block">How you sign</span>
+      <input
+        className="field"
+        maxLength={80}
+        value={draft ?? value}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={() => {
+          if (draft !== null && draft.trim() !== value) save(draft.trim());
+          setDraft(null);
+        }}
+      />
+    </label>
+  );
+}
+
+/** What this browser, here, can and cannot do. */
+function Device() {
+  const secure = useSyncExternalStore<boolean | null>(
+    () => () => {},
+    () => window.isSecureContext,
+    () => null,
+  );
+  if (secure === null) return null;
+  return (
+    <Box title="On this device">
+      {secure ? (
+        <p>After this visit Nook Coat opens without the network too. Your browser's menu can install it like an app.</p>
+      ) : (
+        <p>
+          This page is open over plain http, so your browser does not let it work without its server, be installed, or keep the screen awake. Everything else
+          works; keep the computer that serves it running.
+        </p>
+      )}
+    </Box>
+  );
+}
+
+export default function Settings({ loaderData }: Route.ComponentProps) {
+  const { settings, hours } = useWorkshop();
+  const fetcher = useFetcher();
+  const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
+  const set = (change: Partial<Omit<SettingsRecord, "id" | "rev">>) => send({ intent: "settings", change });
+  return (
+    <>
+      <title>Settings – Nook Coat</title>
+      <h1 className="text-3xl">Settings</h1>
+      <div className="mt-4 grid items-start gap-5 lg:grid-cols-2">
+        <div className="grid gap-5">
+          <Box title="How you measure and sign">
+            <div className="grid gap-3">
+              <Radios
+                legend="Lengths in"
+                name="units"
+                value={settings.units}
+                choices={[
+                  { id: "mm", name: "millimetres" },
+                  { id: "in", name: "inches" },
+                ]}
+                onChange={(units) => set({ units: units as SettingsRecord["units"] })}
+              />
+              <Signature value={settings.signature} save={(signature) => set({ signature })} />
+            </div>
+          </Box>
+          <Box title="Look and sound">
+            <div className="grid gap-3">
+              <Radios
+                legend="Pages"
+                name="theme"
+                value={settings.theme}
+                choices={[
+                  { id: "system", name: "as the device" },
+                  { id: "light", name: "light" },
+                  { id: "dim", name: "dim, for the evening" },
+                ]}
+                onChange={(theme) => set({ theme: theme as SettingsRecord["theme"] })}
+              />
+              <label className="chip w-fit">
+                <input type="checkbox" className="accent-ready" checked={settings.sounds} onChange={() => set({ sounds: !settings.sounds })} />
+                Sound two soft notes when a wait has ended
+              </label>
+            </div>
+          </Box>
+          <Rooms send={send} />
+          <Device />
+        </div>
+        <div className="grid gap-5">
+          <Box id="hours" title="When your hands are free">
+            <Hours hours={hours} save={(next) => send({ intent: "hours", hours: next })} />
+          </Box>
+          <Box id="files" title="Your notebook as a file">
+            <Files pieces={loaderData.pieces} />
+          </Box>
+          <Box title="Tern Point, to look around in">
+            <p className="mb-2">Made-up pieces of a lighthouse tea room, in all stages of work. They lie beside your own and never over them.</p>
+            {loaderData.ternPoint ? (
+              <button type="button" className="button" onClick={() => send({ intent: "close-demo" })}>
+                <Trash2 aria-hidden size={18} /> Remove the Tern Point notebook
+              </button>
+            ) : (
+              <button type="button" className="button" onClick={() => send({ intent: "open-demo" })}>
+                Open the Tern Point notebook
+              </button>
+            )}
+          </Box>
+        </div>
+      </div>
+    </>
+  );
+}

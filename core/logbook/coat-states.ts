@@ -1,0 +1,65 @@
+import type { StepId } from "../catalogue/ids";
+import type { Candidate } from "../coating/plan";
+import { MS_PER_MIN } from "../schedule/free-hours";
+import type { Edge, Work } from "../schedule/task";
+
+/**
+ * Where a step stands: `wet`: done, not yet dry to the touch; `ready`: may be done now; `waiting`: what is under it dries until
+ * `until`; `to-come`: other work comes first.
+ */
+export type CoatState = "done" | "wet" | "ready" | "waiting" | "to-come";
+
+export interface StepState {
+  readonly state: CoatState;
+  /** Coats, or halves of coats, done so far, and in all. */
+  readonly done: number;
+  readonly of: number;
+  /** Instant, ms, at which the state changes by itself; null when only her hands change it. */
+  readonly until: number | null;
+  /** The careful painter's end of the same wait. */
+  readonly untilCareful: number | null;
+}
+
+function openAt(edges: readonly Edge[], done: ReadonlyMap<string, number>, careful: boolean): number | null {
+  let at = 0;
+  for (const edge of edges) {
+    const end = done.get(edge.task);
+    if (end === undefined) return null;
+    at = Math.max(at, end + (careful ? edge.cautiousMin : edge.typicalMin) * MS_PER_MIN);
+  }
+  return at;
+}
+
+/**
+ * Where every step of a plan stands at an instant.
+ *
+ * @param done tasks done, by id: when each ended, ms
+ * @param now instant, ms
+ * @returns a state for every step that somebody works at; shared acts carry the same state in every zone
+ */
+export function coatStates(candidate: Candidate, work: Work, done: ReadonlyMap<string, number>, now: number): ReadonlyMap<StepId, StepState> {
+  const states = new Map<StepId, StepState>();
+  const steps = candidate.zones.flatMap((zone) => zone.steps);
+  for (const step of steps) {
+    const twins = step.group === undefined ? [step.id] : steps.filter((one) => one.group === step.group).map((one) => one.id);
+    const tasks = work.tasks.filter((task) => twins.includes(task.stepId));
+    if (tasks.length === 0) continue;
+    const ends = tasks.flatMap((task) => done.get(task.id) ?? []);
+    const count = { done: ends.length, of: tasks.length };
+    const next = tasks.find((task) => !done.has(task.id));
+    if (!next) {
+      const dry = Math.max(...ends) + (step.typical?.touchDry ?? 0) * MS_PER_MIN;
+      const careful = Math.max(...ends) + (step.cautious?.touchDry ?? 0) * MS_PER_MIN;
+      states.set(
+        step.id,
+        dry > now ? { ...count, state: "wet", until: dry, untilCareful: careful } : { ...count, state: "done", until: null, untilCareful: null },
+      );
+      continue;
+    }
+    const at = openAt(next.after, done, false);
+    if (at === null) states.set(step.id, { ...count, state: "to-come", until: null, untilCareful: null });
+    else if (at > now) states.set(step.id, { ...count, state: "waiting", until: at, untilCareful: openAt(next.after, done, true) });
+    else states.set(step.id, { ...count, state: "ready", until: null, untilCareful: null });
+  }
+  return states;
+}

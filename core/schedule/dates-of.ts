@@ -1,0 +1,43 @@
+import type { Catalogue } from "../catalogue/catalogue";
+import { pieceFacts } from "../coating/facts";
+import type { Candidate } from "../coating/plan";
+import { completePiece } from "../piece/complete-piece";
+import type { Piece } from "../piece/piece";
+import { dateWork, latestStart } from "./date-work";
+import type { Dates } from "./date-work";
+import type { FreeHours } from "./free-hours";
+import type { Work } from "./task";
+import { workOf } from "./work-of";
+
+export interface Wanted {
+  readonly hours: FreeHours;
+  /** Instant, ms: not before. */
+  readonly start: number;
+  /** Instant, ms, by which it is needed; null when there is no hurry. */
+  readonly due: number | null;
+  readonly done: ReadonlyMap<string, number>;
+}
+
+export interface DatedPlan {
+  /** Null when she has no free hour. */
+  readonly usual: Dates | null;
+  readonly careful: Dates | null;
+  /** Latest sittings to begin in and still be handled, or fully hard, by the date; null where even now is too late. */
+  readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
+}
+
+/** The tasks of a piece's plan. */
+export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue): Work {
+  const { zones } = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
+  return workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])));
+}
+
+/** Dates a plan: as usual, as a careful painter waits, and the latest start for a date. */
+export function datesOf(work: Work, { hours, start, due, done }: Wanted): DatedPlan {
+  const last = (goal: "handle" | "cured") => (due === null ? null : (latestStart(work, hours, start, due, goal, { done })?.start ?? null));
+  return {
+    usual: dateWork(work, hours, start, { done }),
+    careful: dateWork(work, hours, start, { done, careful: true }),
+    latest: due === null ? null : { handle: last("handle"), cured: last("cured") },
+  };
+}

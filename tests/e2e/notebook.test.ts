@@ -1,0 +1,236 @@
+/** The notebook as a workshop: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
+import { describe, expect, test } from "@jest/globals";
+import { extractText } from "unpdf";
+import { allowComplaints, axeClean, newNotebook, open, ownServer, plan, planReady, watchEveryPage } from "./bench";
+
+watchEveryPage();
+
+const DOTTED_PEBBLE = { material: "Smooth pebble", uses: ["Picked up and handled"], techniques: ["Dots"] };
+
+describe("from three facts to a dated, printed plan", () => {
+  test("a start, a day it is needed, the sittings in between; then paper with the steps on it", async () => {
+    const { page } = await newNotebook({ timezoneId: "Europe/London" });
+    await page.clock.setFixedTime(new Date("2026-11-24T12:00:00Z"));
+    await plan(page, DOTTED_PEBBLE);
+    await page.getByRole("tab", { name: "Dates" }).click();
+    await page.getByLabel("Start on").fill("2026-11-25");
+    await page.getByText("25 November").waitFor();
+    const first = page.getByRole("tabpanel").locator("ol > li").first();
+    expect(await first.innerText()).toMatch(/Tomorrow|tomorrow/);
+    expect(await first.innerText()).toMatch(/19:00–19:\d\d/);
+    await page.getByLabel("Needed on").fill("2027-03-01");
+    await page.getByText(/Begin by .* at the latest, and it is fully hard in time/).waitFor();
+    await page.getByLabel("Needed on").fill("2026-12-08");
+    await page.getByText(/It cannot be fully hard by then\. Begin by/).waitFor();
+    await page.getByLabel("Needed on").fill("2026-11-26");
+    await page.getByText(/It cannot be ready by then with your free hours/).waitFor();
+    await axeClean(page);
+    await page.reload();
+    await planReady(page);
+    await page.getByRole("tab", { name: "Dates" }).click();
+    expect(await page.getByLabel("Start on").inputValue()).toBe("2026-11-25");
+    await page.getByRole("link", { name: "Bench sheet" }).click();
+    await page.getByRole("heading", { name: "Have ready" }).waitFor();
+    await axeClean(page);
+    const sheet = await extractText(new Uint8Array(await page.pdf()), { mergePages: true });
+    expect(sheet.text).toMatch(/Prime: one coat of gesso/);
+    expect(sheet.text).toMatch(/Wait 1–\d days/);
+    expect(sheet.text).not.toMatch(/Settings|Back to the plan/);
+    await page.getByRole("link", { name: "Back to the plan" }).click();
+    await page.getByRole("link", { name: "Care card" }).click();
+    await page.getByText(/fully hard from/).waitFor();
+    await axeClean(page);
+    const card = await extractText(new Uint8Array(await page.pdf()), { mergePages: true });
+    expect(card.text).toMatch(/How to keep it[\s\S]*barely damp cloth[\s\S]*fully hard from \d+ \w+ 20\d\d/);
+  });
+
+  test("free hours are hers: none at all is said, a day away is kept free", async () => {
+    const { page } = await newNotebook({ timezoneId: "Europe/London" });
+    await plan(page, DOTTED_PEBBLE);
+    const address = page.url();
+    await open(page, "/settings");
+    for (const day of ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"]) {
+      await page.getByRole("button", { name: new RegExp(`^${day}: not `) }).click();
+      await page.getByRole("button", { name: new RegExp(`^${day}: not `) }).waitFor({ state: "detached" });
+    }
+    await page.goto(address);
+    await planReady(page);
+    await page.getByRole("tab", { name: "Dates" }).click();
+    await page.getByText("You have no free hour in the settings").waitFor();
+  });
+});
+
+describe("taking back", () => {
+  test("a change, a plan, a removal: each is taken back and done again, by button and by key", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    await page.getByLabel("How many").selectOption("12");
+    await page.getByText("; 12 of them").waitFor();
+    await page.locator("#page").focus();
+    await page.keyboard.press("Control+z");
+    await page.getByText("; 12 of them").waitFor({ state: "detached" });
+    await page.keyboard.press("Control+Shift+Z");
+    await page.getByText("; 12 of them").waitFor();
+    await page.getByRole("button", { name: "Remove", exact: true }).click();
+    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+    await page.getByRole("button", { name: "Take back removing the piece" }).click();
+    await page.locator("main li").getByText("Smooth pebble with dots").waitFor();
+    expect(await page.locator("[data-voice]").innerText()).toMatch(/Taken back: removing the piece/);
+    await page.getByRole("button", { name: "Do again removing the piece" }).click();
+    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+  });
+});
+
+describe("choosing", () => {
+  test("two ways side by side: what differs is marked in words", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    await page.getByRole("tab", { name: /ways to do it/ }).click();
+    await page.getByLabel("Compare yours with").selectOption({ label: "With an isolation coat" });
+    const only = page.locator("td", { hasText: "only here" });
+    await only.first().waitFor();
+    expect(await only.allInnerTexts()).toEqual([expect.stringContaining("Isolate: two coats of acrylic varnish")]);
+    await axeClean(page);
+  });
+
+  test("another product in an opened band, with what it brings; the section shows the change", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Seal/ })
+      .first()
+      .click();
+    await page.getByRole("button", { name: "Use Outdoor varnish instead" }).click();
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Seal: two coats of satin outdoor varnish/ })
+      .first()
+      .waitFor();
+    await page
+      .getByText("1 change of yours")
+      .or(page.getByText(/changes of yours are in this plan/))
+      .first()
+      .waitFor();
+  });
+
+  test("a question by the section is answered with one tap, and what was assumed leads to where it is said", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
+    await page.getByRole("button", { name: "Will it stand outside?" }).click();
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Seal: .*outdoor varnish/ })
+      .first()
+      .waitFor();
+    await page.getByRole("button", { name: "a satin finish" }).click();
+    expect(await page.evaluate(() => document.activeElement?.closest("label")?.textContent)).toContain("Finish");
+  });
+});
+
+describe("everywhere", () => {
+  test("the palette finds a piece, a place, a thing to do; the keys are listed; themes are kept", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    await page.keyboard.press("Control+k");
+    await page.getByPlaceholder("A piece, a place, a thing to do").fill("sett");
+    await axeClean(page);
+    await page.keyboard.press("Enter");
+    await page.getByRole("heading", { name: "Settings" }).waitFor();
+    await page.locator("#page").focus();
+    await page.keyboard.press("?");
+    await page.getByRole("dialog", { name: "Keys" }).waitFor();
+    await axeClean(page);
+    await page.keyboard.press("Escape");
+    await page.getByLabel("dim, for the evening").check();
+    await page.waitForFunction(() => document.documentElement.dataset.theme === "dim");
+    await axeClean(page);
+    await page.reload();
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe("dim");
+    await page.keyboard.press("Control+k");
+    await page.getByPlaceholder("A piece, a place, a thing to do").fill("pebble with");
+    await page.keyboard.press("Enter");
+    await planReady(page);
+    await axeClean(page);
+  });
+
+  test("her own room can be chosen for a piece; a room without a name is not taken", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    const address = page.url();
+    await open(page, "/settings");
+    await page.getByRole("button", { name: "Add the room" }).click();
+    await page.getByText("give it a name").waitFor();
+    await page.getByLabel("Name of a room").fill("Loft");
+    await page.getByLabel("Temperature, °C").fill("13");
+    await page.getByRole("button", { name: "Add the room" }).click();
+    await page.getByText(/^Loft: 13 °C/).waitFor();
+    await page.goto(address);
+    await planReady(page);
+    await page.getByLabel("Where you work").selectOption({ label: "Loft" });
+    await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
+    await page.reload();
+    await planReady(page);
+    expect(await page.getByLabel("Where you work").evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.text)).toBe("Loft");
+  });
+});
+
+describe("without its server", () => {
+  test("a reload, a page never seen, a new piece and a saved file all work", async () => {
+    const server = await ownServer();
+    const { page } = await newNotebook();
+    await page.goto(server.url);
+    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.waitForFunction(async () => (await caches.keys()).length > 0 && navigator.serviceWorker.controller !== null);
+    await server.stop();
+    await page.reload();
+    await page.getByRole("link", { name: "Plan your first piece" }).click();
+    await page.getByRole("radio", { name: "Terracotta" }).check({ force: true });
+    await page.getByLabel("A planter with wet soil", { exact: true }).check();
+    await page.getByRole("button", { name: "Make the coat plan" }).click();
+    await planReady(page);
+    await page.reload();
+    await planReady(page);
+    await page.goto(`${page.url()}/sheet`);
+    await page.getByRole("heading", { name: "Have ready" }).waitFor();
+    await page.goto(`${server.url}/settings`);
+    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+    expect(download.suggestedFilename()).toMatch(/^nook-coat-/);
+    allowComplaints(/ERR_CONNECTION_REFUSED|Failed to load resource/);
+  });
+});
+
+describe("Tern Point", () => {
+  test("a notebook never used opens with it, once; it is removed in one go and can be had again", async () => {
+    const server = await ownServer({ NOOK_COAT_DEMO: "1" });
+    const { page } = await newNotebook();
+    await page.goto(server.url);
+    await page.getByText("Terrace herb pot").first().waitFor();
+    expect(await page.locator("main li .font-display").count()).toBeGreaterThanOrEqual(9);
+    await page
+      .getByText(/^Now:|Leave everything alone/)
+      .first()
+      .waitFor();
+    await page.getByText("All coats on, hardening").first().waitFor();
+    await axeClean(page);
+    await page.goto(`${server.url}/settings`);
+    await page.getByRole("button", { name: "Remove the Tern Point notebook" }).click();
+    await page.getByRole("button", { name: "Open the Tern Point notebook" }).waitFor();
+    await page.goto(server.url);
+    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+    await page.getByRole("button", { name: "Open the Tern Point notebook" }).click();
+    await page.getByText("Tide clock face").first().waitFor();
+    await server.stop();
+    allowComplaints(/ERR_CONNECTION_REFUSED|Failed to load resource/);
+  });
+
+  test("it never lies over her own: it is put beside, and its removal leaves hers", async () => {
+    const { page } = await newNotebook();
+    await plan(page, DOTTED_PEBBLE);
+    await open(page, "/settings");
+    await page.getByRole("button", { name: "Open the Tern Point notebook" }).click();
+    await page.getByRole("button", { name: "Remove the Tern Point notebook" }).click();
+    await page.getByRole("button", { name: "Open the Tern Point notebook" }).waitFor();
+    await page.getByRole("link", { name: "Pieces", exact: true }).click();
+    await page.locator("main li .font-display").first().waitFor();
+    expect(await page.locator("main li .font-display").allInnerTexts()).toEqual(["Smooth pebble with dots"]);
+  });
+});

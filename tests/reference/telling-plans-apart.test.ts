@@ -1,0 +1,98 @@
+/** What the screens say of plans beyond their steps: where the work stands, what a step is good for, how two plans differ. */
+import { describe, expect, test } from "@jest/globals";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { applyChanges } from "#core/coating/apply-changes";
+import { checkSteps } from "#core/coating/check-steps";
+import { comparePlans } from "#core/coating/compare";
+import { explainStep } from "#core/coating/explain";
+import { choiceOf } from "#core/coating/plan-with-edits";
+import { planPiece } from "#core/coating/planner/plan-piece";
+import { coatStates } from "#core/logbook/coat-states";
+import { doneTasks } from "#core/logbook/done-tasks";
+import { workFor } from "#core/schedule/dates-of";
+import { firstPlan, mug, pebble, stepsOf } from "./bench";
+
+const MIN = 60_000;
+const NOON = Date.parse("2026-11-24T12:00:00Z");
+const dotted = pebble({ uses: ["handled"], decoration: { techniques: ["dots"] } });
+const plan = firstPlan(dotted);
+const step = (role: string) => stepsOf(plan, "top").find((one) => one.role === role)!;
+
+describe("where the work stands", () => {
+  const work = workFor(dotted, plan, CATALOGUE);
+  const cleaned = { stepId: step("clean").id, coat: 1, kind: "done", at: new Date(NOON).toISOString() };
+  const at = (minutes: number, more: readonly (typeof cleaned)[] = []) => coatStates(plan, work, doneTasks([cleaned, ...more]), NOON + minutes * MIN);
+
+  test("nothing done: the first step is ready, the rest is to come", () => {
+    const states = coatStates(plan, work, new Map(), NOON);
+    expect([states.get(step("clean").id)?.state, states.get(step("prime").id)?.state]).toEqual(["ready", "to-come"]);
+  });
+  test("washed: the primer waits until the stone is dry, then it is ready", () => {
+    const wait = step("prime").waitBefore!;
+    expect(at(1).get(step("prime").id)).toMatchObject({ state: "waiting", until: NOON + wait.min * MIN, untilCareful: NOON + wait.cautiousMin! * MIN });
+    expect(at(wait.min).get(step("prime").id)?.state).toBe("ready");
+  });
+  test("primed: wet until it is dry to the touch", () => {
+    const primed = { ...cleaned, stepId: step("prime").id, at: new Date(NOON + 3000 * MIN).toISOString() };
+    const touch = step("prime").typical!.touchDry;
+    expect(at(3000 + touch / 2, [primed]).get(step("prime").id)?.state).toBe("wet");
+    expect(at(3000 + touch + 1, [primed]).get(step("prime").id)?.state).toBe("done");
+  });
+  test("one coat of two is counted; a ruined coat is not done", () => {
+    const coat = { ...cleaned, stepId: step("base").id, at: new Date(NOON + 3000 * MIN).toISOString() };
+    expect(at(4000, [coat]).get(step("base").id)).toMatchObject({ done: 1, of: 2 });
+    expect(at(4000, [coat, { ...coat, kind: "ruined", at: new Date(NOON + 3001 * MIN).toISOString() }]).get(step("base").id)).toMatchObject({ done: 0, of: 2 });
+  });
+});
+
+describe("what a step is good for", () => {
+  test("a seal left out leaves hands to wear the colour; nothing at all is wrong without a cure that is only waited for", () => {
+    const seal = explainStep(dotted, plan, step("seal").id, CATALOGUE)!;
+    expect(seal.leftOut.faults.map((one) => one.code)).toContain("unsealed-wear");
+    expect(seal.leftOut.durability).toBeLessThan(0);
+  });
+  test("every substitute it names does the step's work without a stop, and says what it brings", () => {
+    for (const role of ["prime", "base", "decorate", "seal"]) {
+      const { substitutes } = explainStep(dotted, plan, step(role).id, CATALOGUE)!;
+      expect(substitutes.length).toBeGreaterThan(0);
+      for (const one of substitutes) {
+        const zones = applyChanges(
+          plan.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) })),
+          one.change,
+        ).zones;
+        const stops = checkSteps(dotted, zones, CATALOGUE).filter((finding) => finding.severity === "stop");
+        expect([one.product, stops]).toEqual([one.product, []]);
+        expect(zones.flatMap((zone) => zone.steps).find((other) => other.id === step(role).id)?.product).toBe(one.product);
+      }
+    }
+    const bases = explainStep(dotted, plan, step("base").id, CATALOGUE)!.substitutes.map((one) => one.product as string);
+    expect(bases).toContain("house-emulsion");
+    expect(bases).not.toContain("poster-paint");
+  });
+  test("a step that is not there has no explanation", () => expect(explainStep(dotted, plan, "nowhere.seal.1" as never, CATALOGUE)).toBeNull());
+});
+
+describe("two plans side by side", () => {
+  test("the same plan differs nowhere; an isolation coat stands on one side only", () => {
+    expect(
+      comparePlans(plan, plan)
+        .flatMap((zone) => zone.rows)
+        .every((row) => row.left && row.right && row.differs.length === 0),
+    ).toBe(true);
+    const isolated = planPiece(dotted, CATALOGUE).candidates.find((one) => one.school.includes("isolation"))!;
+    const rows = comparePlans(plan, isolated).flatMap((zone) => zone.rows);
+    expect(rows.filter((row) => !row.left).map((row) => row.right?.role)).toEqual(["isolate"]);
+    expect(rows.filter((row) => !row.right)).toEqual([]);
+  });
+  test("two bakes differ in their heat", () => {
+    const bakes = planPiece(mug({ wishes: { route: "bake" }, decoration: { techniques: ["dots"] } }), CATALOGUE).candidates;
+    const [low, high] = [163, 180].map((celsius) =>
+      bakes.find((one) => one.zones.some((zone) => zone.steps.some((other) => other.heat?.temperatureC === celsius)))!,
+    );
+    expect(
+      comparePlans(low!, high!)
+        .flatMap((zone) => zone.rows)
+        .flatMap((row) => row.differs),
+    ).toContain("heat");
+  });
+});
