@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { isTyping, SHORTCUTS } from "./shortcuts";
+import { useFocusKept } from "./use-focus-kept";
 import { useWorkshop } from "./workshop";
 
 const Palette = lazy(() => import("./palette").then((module) => ({ default: module.Palette })));
@@ -132,6 +133,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const [showing, setShowing] = useState<"palette" | "shortcuts" | null>(null);
   useKeys(setShowing);
   useFocusOnPage();
+  useFocusKept();
   return (
     <>
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">

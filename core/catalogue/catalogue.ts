@@ -12,6 +12,7 @@ import type { ObjectKind } from "./object-kind";
 import type { ProductClass } from "./product-class";
 import { CLEARS } from "./products/clears";
 import { EFFECTS } from "./products/effects";
+import { KILN_COLOURS } from "./products/kiln";
 import { PAINTS } from "./products/paints";
 import { PRIMERS } from "./products/primers";
 import type { Technique } from "./technique";
@@ -70,7 +71,7 @@ export const STANDARD_LISTS: Lists = {
   uses: USES,
   objects: OBJECT_KINDS,
   techniques: TECHNIQUES_DATA,
-  products: [...PRIMERS, ...PAINTS, ...EFFECTS, ...CLEARS],
+  products: [...PRIMERS, ...PAINTS, ...EFFECTS, ...CLEARS, ...KILN_COLOURS],
   aids: AIDS,
   conditions: CONDITION_KINDS,
 };

@@ -17,7 +17,11 @@ export type MaterialTrait =
   | "darkens-under-film" // any clear film fills the pores and darkens it
   | "raises-grain" // a waterborne first coat raises it
   | "frost-shatters" // no coating saves it from frost
-  | "silica-dust"; // its sanding dust harms lungs
+  | "silica-dust" // its sanding dust harms lungs
+  | "dissolves" // water takes it away: never outdoors, in wet soil or washed
+  | "alkaline" // fresh, it attacks ordinary acrylic
+  | "bisque" // may go to the kiln under kiln colours and glaze
+  | "thirsty-edges"; // cut edges drink a second coat
 
 export interface Material {
   readonly id: MaterialId;
@@ -39,7 +43,7 @@ export interface Material {
   /** What is usual when no base colour is named: a coated ground, or the material's own face. */
   readonly ground: "coated" | "own";
   readonly bodyColour: string;
-  readonly texture: "pores" | "pitted" | "grain" | "glaze" | "glass" | "dense";
+  readonly texture: "pores" | "pitted" | "grain" | "glaze" | "glass" | "dense" | "slate" | "chalk" | "ply";
   /** Conditions worth asking about for this material. */
   readonly asks: readonly Condition[];
 }

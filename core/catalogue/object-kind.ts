@@ -19,7 +19,9 @@ export type SurfaceName =
   | "sides"
   | "lid"
   | "handle"
-  | "saucer";
+  | "saucer"
+  | "parts" // loose parts coated beside it: measured as a share of the outside
+  | "joint"; // where a part is glued on
 
 export interface ZoneTemplate {
   readonly zone: ZoneId;

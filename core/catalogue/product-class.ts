@@ -40,6 +40,8 @@ export type ProductTrait =
   | "oily-rags" // rags heat themselves
   | "two-part" // weighed by the label's ratio
   | "never-sets" // stays soluble: dusts and washes off
+  | "needs-firing" // nothing until it has been in the kiln
+  | "stands-alkali" // fresh cement does not eat it
   | "for-paper"; // made for paper and canvas: a bare thirsty surface drinks it
 
 /** A stretch of time, minutes: what is usual, and what a careful painter waits. */
@@ -125,10 +127,12 @@ export interface ProductClass {
   /** Water beyond this share of the paint's volume starves the binder, per cent: on thirsty and on slick surfaces. */
   readonly maxWaterPercent: { readonly thirsty: number; readonly slick: number };
   readonly traits: readonly ProductTrait[];
-  /** Minutes a coat: fixed, and for each dm². */
   /** Where the trade reaches for it, and how readily: 0 everyday, 1 for its special purpose, 2 last resort. */
   readonly usual: { readonly on: readonly Surface[]; readonly rank: 0 | 1 | 2 };
+  /** Minutes a coat: fixed, and for each dm². */
   readonly handsOn: { readonly fixedMin: number; readonly perDm2Min: number };
+  /** Set where her own product stands in the class's place. */
+  readonly own?: { readonly id: string; readonly openedMonths: number | null };
   /** Standing of the values above: `default`, and fields that differ. */
   readonly standing: { readonly default: Provenance } & Partial<Record<string, Provenance>>;
 }

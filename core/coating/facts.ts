@@ -6,6 +6,10 @@ import type { ProductClass } from "../catalogue/product-class";
 import type { Technique } from "../catalogue/technique";
 import type { Use } from "../catalogue/use";
 import type { Role } from "../catalogue/vocabulary";
+import { seen } from "../film/hiding";
+import type { HidingFilm } from "../film/hiding";
+import { spectrumOf } from "../film/spectrum";
+import type { Spectrum } from "../film/spectrum";
 import type { CompletePiece, Room } from "../piece/piece";
 import { usesOf, zonesOf } from "../piece/zones";
 import type { Zone } from "../piece/zones";
@@ -140,12 +144,33 @@ export function coversField(fact: StepFact): boolean {
   return isFilm(fact) && !isLoose(fact) && (fact.technique === null || (fact.step.coverage ?? fact.technique.coverage.value) >= 0.95);
 }
 
+/** What a white ground looks like; the screen's white stands for the whitest paint. */
+export const PALE_GROUND = "#f8f5ec";
+
+/** The colour a film brings for hiding what is beneath; null for clears, stains and effects that cover by area. */
+export function hidingFilm(fact: StepFact): HidingFilm | null {
+  const contrastRatio = fact.product?.film.contrastRatio ?? null;
+  if (contrastRatio === null || has(fact, "fill") || has(fact, "stain")) return null;
+  const colour = fact.step.colour ?? (fact.product!.traits.includes("pale") ? PALE_GROUND : null);
+  return colour === null ? null : { colour, contrastRatio, coats: fact.step.coats ?? fact.product!.coats };
+}
+
+/** Light thrown back by all that lies under a step: the body, seen through every film that covers the field. */
+export function spectrumBeneath(stack: StackFacts, fact: StepFact): Spectrum {
+  return filmsBelow(stack, fact)
+    .filter(coversField)
+    .reduce<Spectrum>((beneath, below) => {
+      const film = hidingFilm(below);
+      return film ? seen(film, beneath) : beneath;
+    }, spectrumOf(stack.material.bodyColour));
+}
+
 /** Colour seen through to just under a step: the last field of colour or pale ground, else the body's own. */
 export function colourBeneath(stack: StackFacts, fact: StepFact): string {
   for (const below of [...filmsBelow(stack, fact)].reverse()) {
     if (!coversField(below)) continue;
     if (below.step.colour !== undefined && isColour(below)) return below.step.colour;
-    if (below.product?.traits.includes("pale") && !has(below, "fill")) return "#ffffff";
+    if (below.product?.traits.includes("pale") && !has(below, "fill")) return PALE_GROUND;
   }
   return stack.material.bodyColour;
 }

@@ -17,7 +17,7 @@ export function schoolOf(stacks: readonly StackFacts[]): string {
   const parts = [
     ground ? `${name(ground.step.product)} below` : base ? `${name(base.step.product)} straight on` : null,
     isolate ? "an isolation coat" : null,
-    heat ? `a bake at ${heat.step.heat?.temperatureC ?? "the label's"} °C` : null,
+    heat ? (heat.aid?.heat?.kind === "kiln" ? "fired in a kiln" : `a bake at ${heat.step.heat?.temperatureC ?? "the label's"} °C`) : null,
     seal ? name(seal.step.product) : heat ? null : "no sealer",
   ];
   return parts.filter(Boolean).join(" · ");

@@ -1,4 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
+import type { Material } from "../catalogue/material";
 import type { ZoneTemplate } from "../catalogue/object-kind";
 import type { Exposure, Use, Wear } from "../catalogue/use";
 import type { ZoneId } from "../catalogue/vocabulary";
@@ -29,9 +30,18 @@ function wearsOf(exposure: Exposure, uses: readonly Use[]): readonly Wear[] {
 
 function areaOf(template: ZoneTemplate, piece: CompletePiece, lipBandMm: number, shares: number, only: boolean): number {
   if (piece.form.kind === "custom") return (piece.form.areaMm2 * template.share.value) / shares;
+  if (template.surface === "parts" || template.surface === "joint") return outsideArea(piece.form) * template.share.value;
   const area = surfacesOf(piece.form, lipBandMm)[template.surface];
   return area ?? (only ? outsideArea(piece.form) : 0);
 }
+
+/** Bisque that may be fired under a food-safe glaze: what must else stay bare may be coated on that route. */
+export function mayBeFired(piece: CompletePiece, material: Material | undefined): boolean {
+  return piece.constraints.kiln && (material?.traits.includes("bisque") ?? false);
+}
+
+/** What a glaze makes fit to eat and drink from. */
+const GLAZED_AWAY: readonly string[] = ["food-side", "lip-zone"];
 
 function decoratedHere(zone: ZoneId, piece: CompletePiece): boolean {
   return piece.decoration.layers.some((layer) => layer.zone === zone);
@@ -43,7 +53,11 @@ function treatmentOf(
   uses: readonly Use[],
   wears: readonly Wear[],
   bare: Zone["mustStayBare"],
+  fired: boolean,
 ): Zone["treatment"] {
+  if (template.exposure === "joint") return "leave-bare";
+  if (bare && fired && GLAZED_AWAY.includes(bare.code))
+    return piece.decoration.bareZones.includes(template.zone) ? "leave-bare" : template.exposure === "contents" ? "protect" : "paint";
   if (bare || piece.decoration.bareZones.includes(template.zone)) return "leave-bare";
   if (decoratedHere(template.zone, piece)) return "paint";
   const coated = piece.decoration.baseColour !== null;
@@ -72,12 +86,13 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
     (template) => (template.part === undefined || piece.parts.includes(template.part)) && (template.exposure !== "lip" || lipBandMm > 0),
   );
   const shares = templates.reduce((sum, template) => sum + template.share.value, 0);
+  const fired = mayBeFired(piece, catalogue.materials.get(piece.material));
   return templates.flatMap((template) => {
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
     const wears = wearsOf(template.exposure, uses);
-    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare) }];
+    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired) }];
   });
 }
 

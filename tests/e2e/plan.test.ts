@@ -105,6 +105,7 @@ describe("choosing and changing", () => {
       .click();
     const fault = page.locator('[data-code="unsealed-wear"]');
     await fault.getByText("Likely fault:").waitFor();
+    expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
     await fault.getByRole("button", { name: /^Do that/ }).click();
     await fault.waitFor({ state: "detached" });
     await page.reload();

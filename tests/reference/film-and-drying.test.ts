@@ -7,7 +7,6 @@ import { roomFactor } from "#core/drying/room-factor";
 import { earliestRecoatMin, markThroughMin, stagesIn } from "#core/drying/stages";
 import { fieldAmount, marksAmount } from "#core/film/amount";
 import { dryMicrons, spreadingRate } from "#core/film/build";
-import { coatsToLookSolid } from "#core/film/coats";
 import { colourDifference, lightness } from "#core/film/colour";
 import type { Room } from "#core/piece/piece";
 
@@ -111,26 +110,6 @@ describe("stages of a coat", () => {
     expect(fan.cureDays).toBeCloseTo(still.cureDays!, 6);
     expect(fan.dryThrough).toBeCloseTo(still.dryThrough, 6);
   });
-});
-
-describe("coats to look solid, against the handbook's rows", () => {
-  test.each([
-    [0.9, "#ffffff", "#101010", 2, 2],
-    [0.8, "#f7e02a", "#101010", 3, 3],
-    [0.65, "#ffffff", "#101010", 5, 5],
-    [0.5, "#ffffff", "#101010", 7, 8],
-    [0.8, "#2b6a99", "#ffffff", 2, 3],
-    [0.5, "#f4efe2", "#ffffff", 4, 4],
-  ])("contrast ratio %p of %p over %p takes %p to %p", (ratio, colour, beneath, from, to) => {
-    const coats = coatsToLookSolid(ratio, colour, beneath);
-    expect(coats).toBeGreaterThanOrEqual(from);
-    expect(coats).toBeLessThanOrEqual(to);
-  });
-  test("a better hiding colour never needs more", () => {
-    const counts = [0.25, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.97].map((ratio) => coatsToLookSolid(ratio, "#ffffff", "#202020"));
-    expect([...counts].sort((a, b) => b - a)).toEqual(counts);
-  });
-  test("a dark colour over a light ground hides easily", () => expect(coatsToLookSolid(0.8, "#101010", "#ffffff")).toBe(2));
 });
 
 describe("colour difference (Sharma, Wu & Dalal 2005, by culori)", () => {

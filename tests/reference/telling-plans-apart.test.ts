@@ -40,8 +40,11 @@ describe("where the work stands", () => {
   });
   test("one coat of two is counted; a ruined coat is not done", () => {
     const coat = { ...cleaned, stepId: step("base").id, at: new Date(NOON + 3000 * MIN).toISOString() };
-    expect(at(4000, [coat]).get(step("base").id)).toMatchObject({ done: 1, of: 2 });
-    expect(at(4000, [coat, { ...coat, kind: "ruined", at: new Date(NOON + 3001 * MIN).toISOString() }]).get(step("base").id)).toMatchObject({ done: 0, of: 2 });
+    expect(at(4000, [coat]).get(step("base").id)).toMatchObject({ done: 1, of: step("base").coats });
+    expect(at(4000, [coat, { ...coat, kind: "ruined", at: new Date(NOON + 3001 * MIN).toISOString() }]).get(step("base").id)).toMatchObject({
+      done: 0,
+      of: step("base").coats,
+    });
   });
 });
 

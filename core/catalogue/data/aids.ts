@@ -48,6 +48,10 @@ export const AIDS: readonly Aid[] = [
     wets: "soaks",
     handsOnMin: 6,
   },
+  { ...PLAIN, id: productId("constant-weight"), name: "Weigh it, and dry it until its weight stays the same", roles: ["clean"], wets: "soaks", handsOnMin: 2 },
+  { ...PLAIN, id: productId("gypsum-mix"), name: "Mix and pour gypsum", roles: ["cast"], wets: "soaks", childSafe: false, handsOnMin: 15 },
+  { ...PLAIN, id: productId("take-apart"), name: "Take the works and loose parts off", roles: ["clean"], handsOnMin: 4 },
+  { ...PLAIN, id: productId("microwave"), name: "Heat in a microwave", roles: ["heat-set"], childSafe: false, heat: { kind: "oven" } },
   { ...PLAIN, id: productId("sanding"), name: "Sand smooth", roles: ["sand"], makesDust: true, givesKey: true, handsOnMin: 6 },
   { ...PLAIN, id: productId("scuffing"), name: "Scuff to a dull, even key", roles: ["sand"], makesDust: true, givesKey: true, handsOnMin: 5 },
   {
@@ -72,7 +76,7 @@ export const AIDS: readonly Aid[] = [
     name: "Pencil",
     roles: ["mark"],
     handsOnMin: 8,
-    guide: { marksOn: ["paint", "porous", "wood"], takenOffBy: productId("eraser"), hiddenByPaint: true, bleeds: false },
+    guide: { marksOn: ["paint", "porous", "wood", "slick"], takenOffBy: productId("eraser"), hiddenByPaint: true, bleeds: false },
   },
   {
     ...PLAIN,

@@ -131,6 +131,7 @@ export const PAINTS: readonly ProductClass[] = [
     standsAlone: { wipe: 2, rub: 2, weather: 3 },
     sheens: ["matte"],
     weatherproof: true,
+    traits: ["stands-alkali"],
   }),
   productClass({
     id: "solvent-enamel",

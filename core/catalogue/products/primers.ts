@@ -81,6 +81,7 @@ export const PRIMERS: readonly ProductClass[] = [
     film: { volumeSolidsPercent: 20, wetMicrons: 60, densityKgL: 1.03, contrastRatio: 0.05, body: "pours" },
     drying: { touch: span(60), recoat: recoat(hours(4)), cureDays: cureDays(1), minC: 5 },
     weatherproof: true,
+    traits: ["stands-alkali"],
   }),
   productClass({
     id: "spackle",

@@ -1,7 +1,7 @@
 import type { StepId } from "../../catalogue/ids";
-import { coatsToLookSolid } from "../../film/coats";
+import { coatsToHide } from "../../film/hiding";
 import { freeStepId } from "../apply-changes";
-import { colourBeneath, coversField, isColour, stackFacts } from "../facts";
+import { coversField, isColour, spectrumBeneath, stackFacts } from "../facts";
 import type { StackFacts } from "../facts";
 import type { StepChoice } from "../plan";
 import { fillWaits } from "../waits";
@@ -35,13 +35,21 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   ];
 }
 
-/** Coats of a field of colour: what it takes to look solid over what is beneath, never fewer than practice. */
+/** Nobody goes over a line or a motif more often than this. */
+const MOST_MOTIF_COATS = 4;
+
+/**
+ * Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice. Dots are thick
+ * enough as they are, and what is blended wet is laid once.
+ */
 function withCoats(stack: StackFacts): readonly StepChoice[] {
   return stack.steps.map((fact) => {
-    const { colour, technique, coats } = fact.step;
-    const plain = technique === undefined || technique === "solid";
-    if (!plain || colour === undefined || !isColour(fact) || !coversField(fact) || fact.step.role === "heat-set") return fact.step;
-    return { ...fact.step, coats: Math.max(coats ?? 1, coatsToLookSolid(fact.product!.film.contrastRatio, colour, colourBeneath(stack, fact))) };
+    const { colour, coats, marks } = fact.step;
+    const ratio = fact.product?.film.contrastRatio ?? null;
+    if (colour === undefined || ratio === null || !isColour(fact) || marks || fact.technique?.while === "wet") return fact.step;
+    const enough = coatsToHide(colour, ratio, spectrumBeneath(stack, fact));
+    const most = coversField(fact) ? enough : Math.min(MOST_MOTIF_COATS, enough);
+    return { ...fact.step, coats: Math.max(coats ?? 1, most) };
   });
 }
 

@@ -22,11 +22,16 @@ export function warmEnoughFor(product: ProductClass, context: PieceFacts): boole
   return product.drying.minC <= context.room.temperatureC;
 }
 
-/** Products the constraints and the room leave, in the order of the catalogue. */
-export function allowed(context: PieceFacts): readonly ProductClass[] {
+/** Kiln colours only where a kiln comes after, and there nothing else. */
+function suitsRoute(product: ProductClass, route: Route): boolean {
+  return route === "kiln" ? product.kilnSafe : !product.traits.includes("needs-firing");
+}
+
+/** Products the constraints, the room and the route leave, in the order of the catalogue. */
+export function allowed(context: ZoneContext): readonly ProductClass[] {
   const { avoid, childSafe } = context.piece.constraints;
   return [...context.catalogue.products.values()].filter(
-    (product) => !avoid.includes(product.id) && (!childSafe || product.childSafe) && warmEnoughFor(product, context),
+    (product) => suitsRoute(product, context.route) && !avoid.includes(product.id) && (!childSafe || product.childSafe) && warmEnoughFor(product, context),
   );
 }
 

@@ -21,6 +21,7 @@ export const PHASE = {
   sign: 120,
   seal: 130,
   afterSeal: 140,
+  assemble: 145,
   heat: 150,
   cure: 160,
 } as const;

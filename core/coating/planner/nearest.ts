@@ -66,6 +66,9 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
       ],
     });
   if ((constraints.avoid ?? []).length > 1) ways.push({ text: "allow what you avoid", changes: [set("constraints.avoid", [])] });
+  const traits = catalogue.materials.get(piece.material)?.traits ?? [];
+  if (traits.includes("bisque") && !constraints.kiln) ways.push({ text: "have it fired in a kiln", changes: [set("constraints.kiln", true)] });
+  if (traits.includes("dissolves")) ways.push({ text: "cast it in cement instead", changes: [set("material", "concrete-cast")] });
   if (constraints.oven === false) ways.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
   if (constraints.childSafe) ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
   if (layers.some((layer) => layer.zone !== undefined))

@@ -4,7 +4,7 @@ import { ROUTES } from "../../catalogue/vocabulary";
 import type { Route } from "../../catalogue/vocabulary";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
-import { mainZone } from "../../piece/zones";
+import { mainZone, mayBeFired } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "../candidate";
 import { pieceFacts } from "../facts";
@@ -40,17 +40,21 @@ function contextOf(facts: PieceFacts, zone: Zone, route: Route): ZoneContext {
   return { ...facts, zone, route, layers, field: natural, surface: facts.material.surface };
 }
 
-/** Zones that get steps, the main one first: the rest follow what it uses. */
-function zonesToCoat(facts: PieceFacts): readonly Zone[] {
+/** Zones that get steps, the main one first: the rest follow what it uses. What stands on the kiln shelf stays bare of glaze. */
+function zonesToCoat(facts: PieceFacts, route: Route): readonly Zone[] {
   const main = mainZone(facts.zones);
   return facts.zones
+    .filter((zone) => route !== "kiln" || zone.template.exposure !== "underside")
     .filter((zone) => zone.treatment === "paint" || zone.treatment === "finish-underside" || zone.treatment === "protect")
     .sort((a, b) => Number(b === main) - Number(a === main));
 }
 
 function routesOf(facts: PieceFacts): readonly Route[] {
   const { oven } = facts.piece.constraints;
-  const open = ROUTES.filter((route) => route === "air" || (route === "bake" && oven && facts.material.bakeMaxC.value !== null));
+  const open = ROUTES.filter((route) => {
+    if (route === "air") return true;
+    return route === "bake" ? oven && facts.material.bakeMaxC.value !== null : mayBeFired(facts.piece, facts.material);
+  });
   const wished = open.filter((route) => route === facts.piece.wishes.route);
   return wished.length > 0 ? wished : open;
 }
@@ -81,7 +85,7 @@ function columnOrder(facts: PieceFacts, zones: readonly ZoneSteps<StepChoice>[])
 }
 
 function planRoute(facts: PieceFacts, route: Route, rules: readonly Rule[]): Attempt {
-  const searches = zonesToCoat(facts).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
+  const searches = zonesToCoat(facts, route).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
   const found: Found[] = [];
   let unmet = { why: "every zone of it has to stay bare", code: "nothing-to-paint" };
   const attempt = (measure: MeasureName, as: Found["measure"], forced?: ReadonlyMap<string, string>) => {
@@ -139,7 +143,7 @@ export function planPiece(piece: Piece, catalogue: Catalogue, rules: readonly Ru
 export function canPlan(piece: Piece, catalogue: Catalogue, rules: readonly Rule[] = RULES): boolean {
   const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
   return routesOf(facts).some((route) => {
-    const searches = zonesToCoat(facts).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
+    const searches = zonesToCoat(facts, route).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
     if (searches.length === 0) return false;
     const zones = searches.map((search) => ({ context: search.context, ...search.any() }));
     if (zones.some(({ stack }) => stack === null)) return false;

@@ -44,7 +44,7 @@ export function base(context: ZoneContext): Slot | null {
 /** A clear film between field and marks, so that a wet mistake wipes off: one school does, one does not. */
 export function isolation(context: ZoneContext): Slot | null {
   const fine = context.layers.some((layer) => layer.technique.guided && layer.technique.while === "dry");
-  if (!fine || context.field === null || context.route === "bake") return null;
+  if (!fine || context.field === null || context.route !== "air") return null;
   const options = allowed(context)
     .filter((product) => product.jobs.includes("isolate") && product.methods[0] === "brush")
     .map((product): Option => ({
@@ -64,12 +64,24 @@ export function isolation(context: ZoneContext): Slot | null {
   return { name: "isolation", options: [NONE, ...options], school: true, unmet: "" };
 }
 
+/** Pencil on bisque needs no taking off: it burns away; water would only drive colour into the pores. */
+function burntGuides(): Slot {
+  const mark = aidDraft(productId("graphite-pencil"), {
+    role: "mark",
+    phase: PHASE.mark,
+    because: because("guides", "marks that are set out end where they should; pencil burns away in the kiln"),
+    checks: ["Count the marks round the ring before you set the first. A mistake is erased dry, never wetted."],
+  });
+  return { name: "guides", options: [{ key: "graphite-pencil", steps: [mark] }, BY_EYE], school: false, unmet: "" };
+}
+
 /** Guides for set-out marks, and what takes them off; or by eye. */
 export function guides(context: ZoneContext): Slot | null {
   const marked = context.layers.filter((layer) => layer.technique.guided);
   if (marked.length === 0) return null;
   const on = context.field === null ? context.surface : "paint";
   const wish = context.piece.wishes.guide;
+  if (context.route === "kiln") return burntGuides();
   const options = [...context.catalogue.aids.values()]
     .filter((aid) => aid.guide?.marksOn.includes(on) && allowedAid(context, aid.id))
     .map((aid): Option => {
@@ -81,7 +93,7 @@ export function guides(context: ZoneContext): Slot | null {
       });
       const off = aid.guide!.takenOffBy;
       // What bleeds, and what has to be pressed in, is for where nothing else will do.
-      const strain = aid.guide!.bleeds ? 3 : off === null ? 1.5 : 0;
+      const strain = aid.guide!.bleeds ? 3 : off === null ? 1.5 : on === "slick" && off === productId("eraser") ? 0.6 : 0;
       if (off === null) return { key: aid.id, steps: [mark], strain };
       return {
         key: aid.id,
@@ -97,10 +109,12 @@ export function guides(context: ZoneContext): Slot | null {
       };
     });
   const wished = options.filter((option) => option.key === wish);
-  return { name: "guides", options: wished.length > 0 ? wished : [...options, BY_EYE], school: false, unmet: "" };
+  return { name: "guides", options: wished.length > 0 ? wished : [...options, BY_EYE], school: true, unmet: "" };
 }
 
+/** Coats by practice: kiln colour takes two for dots and one for an accent; a pen line is drawn once. */
 function coatsOf(product: ProductClass, technique: Technique, marks: ZoneLayer["marks"]): number {
+  if (product.traits.includes("needs-firing") && marks) return Math.min(2, product.coats);
   if (marks || product.methods[0] === "pen" || technique.coverage.value < 0.2) return Math.min(1, product.coats);
   return technique.while === "wet" ? 1 : product.coats;
 }

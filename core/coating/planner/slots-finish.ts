@@ -1,10 +1,13 @@
 import { productId } from "../../catalogue/ids";
+import { memory } from "../../catalogue/provenance";
 import type { Wear } from "../../catalogue/use";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
 import type { Option, Slot } from "./draft";
 
+/** Cone 06, °C; check a pyrometric cone table. */
+const KILN_C = memory(1000);
 const NONE: Option = { key: "none", steps: [] };
 const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",
@@ -31,8 +34,8 @@ export function signing(context: ZoneContext): Slot | null {
 /** The last film: each class that stands all this zone meets, or none. */
 export function sealing(context: ZoneContext): Slot | null {
   const { wears, treatment, template } = context.zone;
-  if (wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
-  const job = template.exposure === "contents" ? "inside-seal" : "seal";
+  if (context.route !== "kiln" && wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
+  const job = template.exposure === "contents" && context.route !== "kiln" ? "inside-seal" : "seal";
   const said = wears.map((wear) => WEAR_TEXT[wear]).join(" and ") || "dust";
   const fits = allowed(context).filter(
     (product) =>
@@ -50,11 +53,13 @@ export function sealing(context: ZoneContext): Slot | null {
         ...sheenOf(product, context.piece.finish),
         because: because("wear", `it has to stand ${said}`),
         checks: [
-          product.methods[0] === "spray"
-            ? "Two or three dry, misty passes from a distance first."
-            : product.traits.includes("two-part")
-              ? "Weigh both parts; tilt until it has levelled, cover from dust."
-              : "Thin coats in one direction; no puddles.",
+          product.traits.includes("needs-firing")
+            ? "An even, milky coat; nothing on the foot, or it fuses to the shelf."
+            : product.methods[0] === "spray"
+              ? "Two or three dry, misty passes from a distance first."
+              : product.traits.includes("two-part")
+                ? "Weigh both parts; tilt until it has levelled, cover from dust."
+                : "Thin coats in one direction; no puddles.",
         ],
       }),
     ],
@@ -90,6 +95,34 @@ export function heatSetting(context: ZoneContext): Slot | null {
     ],
   }));
   return { name: "heat", options, school: true, unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}` };
+}
+
+/** Fired once, at the end, with the glaze over the colours. */
+export function firing(context: ZoneContext): Slot | null {
+  if (context.route !== "kiln") return null;
+  const fire = aidDraft(productId("kiln-fire"), {
+    role: "fire",
+    phase: PHASE.heat,
+    group: "fire",
+    heat: { kind: "kiln", temperatureC: KILN_C.value, holdMin: 10, start: "cold", cool: "inside" },
+    because: because("fired", "only the kiln turns kiln colours and glaze into glass"),
+    checks: ["Fire to your glaze's label, on a body it is made for: pyrometric cone 06, about 1 000 °C, is typical.", "No glaze on what stands on the shelf."],
+  });
+  return { name: "firing", options: [{ key: "fire", steps: [fire] }], school: false, unmet: "" };
+}
+
+/** Parts are glued on last, on a spot that was kept bare. */
+export function assembling(context: ZoneContext): Slot | null {
+  const joint = context.zones.find((zone) => zone.template.exposure === "joint");
+  if (!joint || context.route === "kiln") return null;
+  const glue = aidDraft(productId("glue"), {
+    role: "assemble",
+    phase: PHASE.assemble,
+    group: "assemble",
+    because: because("joint-bare", "glue holds on the bare surface; film under it is the weak layer"),
+    checks: ["The spot was kept bare and flat; scrape it clean if a film has crept on to it."],
+  });
+  return { name: "assembling", options: [{ key: "glue", steps: [glue] }], school: false, unmet: "" };
 }
 
 /** Leave to cure before it is washed, wrapped or planted. */

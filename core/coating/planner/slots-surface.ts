@@ -26,11 +26,14 @@ function dustOff(context: ZoneContext, after: ProductId | null, phase: number): 
 /** Cleaning for the material and for each condition, driest first. */
 export function cleaning(context: ZoneContext): Slot {
   const { material, conditions } = context;
+  const loose = context.piece.parts.some((part) => part === "works" || part === "numerals");
   const wanted = [
+    ...(loose ? [{ id: productId("take-apart"), why: "paint and varnish do not belong in the works, and parts are coated apart" }] : []),
     ...conditions.filter((one) => !one.oldFilm).flatMap((one) => one.adds.map((id) => ({ id, why: `it is ${one.name.toLowerCase()}` }))),
     ...material.cleaning.map((id) => ({ id, why: `${material.name.toLowerCase()} is cleaned so before any coat` })),
   ];
   const rank = (id: ProductId) => {
+    if (id === productId("take-apart")) return -1;
     const aid = context.catalogue.aids.get(id);
     const soaksSalt = aid?.removes.some((soil) => soil === "salts" || soil === "shore-salt") ?? false;
     return aid?.vapour ? 4 : soaksSalt ? 3 : aid?.wets === "soaks" ? 2 : aid?.wets === "damp" ? 1 : 0;
@@ -108,7 +111,7 @@ export function smoothing(context: ZoneContext): Slot | null {
 export function sizing(context: ZoneContext): Slot | null {
   const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
   const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
-  if (!filled && !staysBare) return null;
+  if ((!filled && !staysBare) || context.route === "kiln") return null;
   const text = staysBare ? "a clear film darkens bare stone; a size first keeps it lighter" : "water softens filler again until it is locked";
   const sizes = allowed(context).filter(
     (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
@@ -141,10 +144,12 @@ function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boole
 
 /** The ground under a field of colour: each class that holds here, or none where the colour needs none. */
 export function ground(context: ZoneContext): Slot | null {
+  if (context.route === "kiln") return null;
   const protects = context.zone.treatment === "protect";
   if (context.field === null && !protects) return null;
   const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
   const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
+  const edges = context.material.traits.includes("thirsty-edges");
   const options = products.map((product): Option => {
     const { code, text } = groundText(context, {
       grip: product.jobs.includes("grip"),
@@ -153,10 +158,13 @@ export function ground(context: ZoneContext): Slot | null {
     const prime = filmDraft(product, {
       role: "prime",
       phase: PHASE.ground,
-      coats: lightOnWood ? Math.max(2, product.coats) : product.coats,
+      coats: lightOnWood || edges ? Math.max(2, product.coats) : product.coats,
       thinning: null,
       because: because(code, text),
-      checks: ["One even, thin coat, strokes in one direction; no bare spots against the light."],
+      checks: [
+        "One even, thin coat, strokes in one direction; no bare spots against the light.",
+        ...(edges ? ["A second coat on the cut edges: they drink the first."] : []),
+      ],
     });
     const raises = context.material.traits.includes("raises-grain") && product.carrier === "water";
     const sand = aidDraft(productId("sanding"), {

@@ -1,7 +1,7 @@
 import type { ZoneContext } from "./context";
 import type { Slot } from "./draft";
 import { base, decoration, guides, isolation } from "./slots-colour";
-import { curing, heatSetting, sealing, signing } from "./slots-finish";
+import { assembling, curing, firing, heatSetting, sealing, signing } from "./slots-finish";
 import { cleaning, ground, keying, levelling, sizing, smoothing } from "./slots-surface";
 
 /** The decisions a zone asks for, in the order of the work. */
@@ -20,7 +20,9 @@ export function slotsOf(context: ZoneContext): readonly Slot[] {
     ...layers,
     signing(context),
     sealing(context),
+    assembling(context),
     heatSetting(context),
+    firing(context),
     curing(),
   ];
   return listed.filter((slot): slot is Slot => slot !== null);

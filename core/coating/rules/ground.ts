@@ -2,10 +2,28 @@ import { BODIES } from "../../catalogue/product-class";
 import type { ProductClass } from "../../catalogue/product-class";
 import { productId } from "../../catalogue/ids";
 import { memory } from "../../catalogue/provenance";
-import { coatsToLookSolid } from "../../film/coats";
+import { coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen } from "../../film/hiding";
+import type { HidingFilm } from "../../film/hiding";
+import type { Spectrum } from "../../film/spectrum";
 import { colourDifference, DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
+import type { Change } from "../change";
 import { addBefore, remove, set, swap, waitFix } from "../fixes";
-import { colourBeneath, coversField, films, filmsBelow, has, isClear, isColour, isFilm, isLoose, isWaterborne, withRole } from "../facts";
+import {
+  colourBeneath,
+  coversField,
+  films,
+  hidingFilm,
+  PALE_GROUND,
+  spectrumBeneath,
+  filmsBelow,
+  has,
+  isClear,
+  isColour,
+  isFilm,
+  isLoose,
+  isWaterborne,
+  withRole,
+} from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { crossesOilAndWater, leastWaitMin } from "../waits";
 import type { Rule } from "../rule";
@@ -28,6 +46,26 @@ function another(stack: StackFacts, fact: StepFact, fits: (product: ProductClass
         ? product.jobs.includes(role === "base" ? "colour" : "decorate")
         : product.techniques.includes(technique) && product.jobs.includes("decorate")),
   );
+}
+
+/** Nobody goes over a line or a motif more often than this [common practice]. */
+const MOTIF_COATS = 4;
+
+/** A white ground that holds here. */
+function whiteGround(stack: StackFacts): ProductClass | null {
+  return suitable(
+    stack,
+    (product) => product.jobs.includes("white-ground") && product.grips.includes(stack.material.surface) && product.film.contrastRatio !== null,
+  );
+}
+
+/** A white coat under a colour and the coats it then takes, where that is fewer in all. */
+function underlaid(stack: StackFacts, fact: StepFact, film: HidingFilm, beneath: Spectrum, enough: number): readonly Change[] | null {
+  const white = whiteGround(stack);
+  if (!white || !coversField(fact) || filmsBelow(stack, fact).some((below) => below.product!.traits.includes("pale"))) return null;
+  const ground = seen({ colour: PALE_GROUND, contrastRatio: white.film.contrastRatio!, coats: 1 }, beneath);
+  const coats = Math.max(fact.product!.coats, coatsToHide(film.colour, film.contrastRatio, ground));
+  return coats + 1 < enough ? [...addBefore(stack, fact, { role: "prime", product: white.id, coats: 1 }), ...set(fact, "coats", coats)] : null;
 }
 
 const holdsDot = (product: ProductClass) => product.film.body !== null && BODIES.indexOf(product.film.body) >= BODIES.indexOf("soft-dot");
@@ -131,17 +169,43 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   {
     code: "coats-do-not-hide",
     when: "a field of colour has fewer coats than it needs over what is beneath",
-    message: "{coats} of {step} will let the ground grin through; it wants {enough}",
+    message: "{coats} of {step} will let the ground grin through: it takes {enough}",
     why: "the colour is not opaque enough to cover what lies under it in so few coats",
-    fix: "Give it {enough} coats, or a pale ground under a pale colour.",
+    fix: "Give it the coats it takes, or a white underlay first, whichever is fewer.",
     find: (stack) =>
       films(stack).flatMap((fact) => {
-        const { coats, colour, technique } = fact.step;
-        if (coats === undefined || colour === undefined || !isColour(fact) || fact.technique?.while === "wet") return [];
-        if (!coversField(fact) || (technique !== undefined && technique !== "solid")) return [];
-        const enough = coatsToLookSolid(fact.product!.film.contrastRatio, colour, colourBeneath(stack, fact));
-        if (coats >= enough) return [];
-        return [{ at: fact, words: { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: String(enough) }, change: set(fact, "coats", enough) }];
+        const { coats, colour } = fact.step;
+        const film = hidingFilm(fact);
+        if (coats === undefined || colour === undefined || !film || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return [];
+        const beneath = spectrumBeneath(stack, fact);
+        const enough = coatsToHide(colour, film.contrastRatio, beneath);
+        const field = coversField(fact);
+        if (coats >= enough || (!field && coats >= MOTIF_COATS)) return [];
+        const words = { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: enough >= MOST_COATS ? "more than she will lay" : String(enough) };
+        const change = underlaid(stack, fact, film, beneath, enough) ?? set(fact, "coats", field ? enough : Math.min(MOTIF_COATS, enough));
+        const plain = field && grinning({ ...film, coats }, beneath) >= GRINS_FROM.value;
+        return [{ at: fact, words, change, severity: plain ? ("warn" as const) : ("note" as const) }];
+      }),
+  },
+  {
+    code: "underlay-saves",
+    severity: "note",
+    when: "a white underlay would save coats of a colour",
+    message: "{step} takes {coats} coats here; over a white underlay it takes {fewer}",
+    why: "a pale ground throws back the light that a weak colour lets through",
+    fix: "Lay one coat of white first.",
+    find: (stack) =>
+      films(stack).flatMap((fact) => {
+        const film = hidingFilm(fact);
+        const { coats, colour } = fact.step;
+        if (!film || !colour || coats === undefined || !isColour(fact) || !coversField(fact) || fact.step.marks) return [];
+        const beneath = spectrumBeneath(stack, fact);
+        const enough = coatsToHide(colour, film.contrastRatio, beneath);
+        const white = whiteGround(stack);
+        if (!white || coats < enough || enough < 4) return [];
+        const fewer = coatsToHide(colour, film.contrastRatio, seen({ colour: PALE_GROUND, contrastRatio: white.film.contrastRatio!, coats: 1 }, beneath));
+        const change = underlaid(stack, fact, film, beneath, enough);
+        return change && fewer + 1 < coats ? [{ at: fact, words: { coats: String(coats), fewer: String(fewer) }, change }] : [];
       }),
   },
   {

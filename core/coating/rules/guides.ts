@@ -2,6 +2,8 @@ import { aidStep, addBefore, remove, set, swap, waitFix } from "../fixes";
 import { films, filmsBelow, isColour, isFilm, isLoose, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
+import { stagesIn } from "../../drying/stages";
+import type { Role } from "../../catalogue/vocabulary";
 import type { Rule } from "../rule";
 import { leastWaitMin, waitedBetween } from "../waits";
 import { heatSteps, rulesUnder, seals, shortWait, under } from "./help";
@@ -127,7 +129,9 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     find: (stack) =>
       withRole(stack, "mask").flatMap((mask) => {
         const over = seals(stack).find((fact) => fact.index > mask.index);
-        const lifted = over && stack.steps.slice(mask.index, over.index).some((fact) => fact.step.role === "unmask");
+        const between = over ? stack.steps.slice(mask.index, over.index) : [];
+        const count = (role: Role) => between.filter((fact) => fact.step.role === role).length;
+        const lifted = count("unmask") >= count("mask");
         return over && !lifted ? [{ at: over, words: { mask: stepWord(mask, stack) }, change: addBefore(stack, over, aidStep("unmask", "peel")) }] : [];
       }),
   },
@@ -142,5 +146,22 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
       withRole(stack, "mark")
         .filter((mark) => !stack.steps.slice(mark.index).some((fact) => isFilm(fact) && fact.step.role !== "seal"))
         .map((fact) => ({ at: fact, change: remove(fact) })),
+  },
+  {
+    code: "wet-contact",
+    when: "a template, a band, a pencil or a hand is laid on a coat that is not dry",
+    message: "{step} touches {under} while it is wet",
+    why: "whatever touches a wet mark takes some of it along and leaves a print",
+    fix: "Let it dry to the touch first, or work from the middle outwards.",
+    find: (stack) =>
+      withRole(stack, "mask", "mark", "sign").flatMap((act) => {
+        if (act.aid?.mask?.sticks) return [];
+        const lower = filmsBelow(stack, act)
+          .filter((below) => !isLoose(below))
+          .at(-1);
+        const touch = lower?.product ? stagesIn(lower.product, stack.room, lower.step.marks ? lower.wetMicrons : null)?.typical.touchDry : undefined;
+        if (!lower || touch === undefined) return [];
+        return shortWait(stack, lower, act, touch, (short) => ({ words: under(lower, stack), change: waitFix(act, short, "dry-to-touch") }));
+      }),
   },
 ]);

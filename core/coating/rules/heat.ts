@@ -1,10 +1,14 @@
-import { remove, set, swap, waitFix } from "../fixes";
+import { productId } from "../../catalogue/ids";
+import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
 import { films, filmsBelow, isColour, isFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
 import type { Rule } from "../rule";
 import { waitedBetween } from "../waits";
 import { asChange, heatSteps, rulesUnder, shortWait, suitable, under } from "./help";
+
+/** Cone 06 is typical [from memory]; the label decides. */
+const FIRING = { kind: "kiln", temperatureC: 1000, holdMin: 10, start: "cold", cool: "inside" } as const;
 
 /** Below this a film on a tray marks under a hot cup, °C [from memory]. */
 const HOT_CUP_C = 80;
@@ -24,6 +28,8 @@ export function filmsWhereBare(code: string) {
     const bare = stack.zone.mustStayBare;
     const laid = films(stack);
     const first = laid[0];
+    // A food-safe glaze, fired, is what plates and cups are covered with.
+    if (laid.at(-1)?.product?.foodClaim && stack.steps.some((fact) => fact.aid?.heat?.kind === "kiln")) return [];
     return bare?.code === code && first ? [{ at: first, words: { because: bare.why }, change: stack.steps.flatMap((fact) => remove(fact)) }] : [];
   };
 }
@@ -124,9 +130,50 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     fix: "Take one route: kiln colours and fire, or paint and no firing.",
     find: (stack) =>
       withRole(stack, "fire").flatMap((kiln) => {
-        const paint = filmsBelow(stack, kiln).find((fact) => isColour(fact) && !fact.product!.kilnSafe);
-        return paint ? [{ at: kiln, words: under(paint, stack), change: remove(kiln) }] : [];
+        const paint = filmsBelow(stack, kiln).find((fact) => !fact.product!.kilnSafe);
+        return paint ? [{ at: kiln, culprits: [kiln, paint], words: under(paint, stack), change: remove(kiln) }] : [];
       }),
+  },
+  {
+    code: "never-fired",
+    severity: "stop",
+    when: "kiln colour or glaze is on a piece that is not fired",
+    message: "{step} on the {zone} is not fired",
+    why: "until it has been in the kiln it is powder that washes off",
+    fix: "Fire it, or take a paint that sets by itself.",
+    find: (stack) => {
+      const raw = films(stack).find((fact) => fact.product!.traits.includes("needs-firing"));
+      if (!raw || withRole(stack, "fire").length > 0) return [];
+      const top = stack.steps.at(-1)!;
+      return [{ at: raw, culprits: [raw], missing: ["fire"], change: addAfter(stack, top, { ...aidStep("fire", "kiln-fire"), heat: FIRING, group: "fire" }) }];
+    },
+  },
+  {
+    code: "unglazed-food",
+    severity: "stop",
+    when: "a fired plate or cup has no food-safe glaze where food or drink lies",
+    message: "the {zone} is fired without a food-safe glaze",
+    why: "underglaze alone is porous and its colour is not sealed in",
+    fix: "Cover it with a clear glaze that is labelled food-safe, and fire to its label.",
+    find: (stack) => {
+      const bare = stack.zone.mustStayBare?.code;
+      const fire = withRole(stack, "fire")[0];
+      const last = films(stack).at(-1);
+      if (!fire || !last || last.product!.foodClaim || (bare !== "food-side" && bare !== "lip-zone")) return [];
+      return [
+        { at: last, culprits: [last, fire], missing: ["seal"], change: addBefore(stack, fire, { role: "seal", product: productId("clear-glaze"), coats: 2 }) },
+      ];
+    },
+  },
+  {
+    code: "microwave-energy",
+    severity: "stop",
+    when: "a microwave is used instead of an oven's heat",
+    message: "{step} does not set paint on the {zone}",
+    why: "microwaves heat water and spark on metallic paint; a recipe at 180 °C means the convection oven",
+    fix: "Use an ordinary oven, from cold.",
+    find: (stack) =>
+      stack.steps.filter((fact) => fact.step.product === "microwave").map((fact) => ({ at: fact, culprits: [fact], change: swap(fact, "oven-bake") })),
   },
   {
     code: "flame-near-film",

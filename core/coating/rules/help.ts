@@ -75,7 +75,9 @@ export function isOutdoors(stack: StackFacts): boolean {
 /** A product class of the catalogue that will do, first listed first; skips what she avoids, what a child may not use and what her room is too cold for. */
 export function suitable(stack: StackFacts, fits: (product: ProductClass) => boolean): ProductClass | null {
   const { avoid, childSafe } = stack.piece.constraints;
+  const fired = isFired(stack);
   for (const product of stack.catalogue.products.values()) {
+    if (product.traits.includes("needs-firing") !== fired) continue;
     const dries = product.drying.minC <= stack.room.temperatureC;
     if (dries && !avoid.includes(product.id) && (!childSafe || product.childSafe) && fits(product)) return product;
   }
@@ -97,6 +99,11 @@ export function tooThirstyFor(product: ProductClass, stack: StackFacts): boolean
 
 export function heatSteps(stack: StackFacts): readonly StepFact[] {
   return stack.steps.filter((fact) => fact.aid?.heat !== undefined);
+}
+
+/** The zone goes into a kiln. */
+export function isFired(stack: StackFacts): boolean {
+  return stack.steps.some((fact) => fact.aid?.heat?.kind === "kiln");
 }
 
 /** Colour is set by heat in this zone. */

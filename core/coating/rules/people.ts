@@ -5,7 +5,7 @@ import type { StackFacts, StepFact } from "../facts";
 import type { Change } from "../change";
 import type { Hit, Rule } from "../rule";
 import { filmsWhereBare } from "./heat";
-import { asChange, heatSteps, rulesUnder, suitable } from "./help";
+import { asChange, heatSteps, isFired, rulesUnder, suitable } from "./help";
 
 /** Another class for the same job that a child may use, put in its place; without one the step goes. */
 function forChildren(stack: StackFacts, fact: StepFact): Hit {
@@ -91,7 +91,7 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     message: "{piece} is to be washed by hand",
     why: "a dishwasher's heat and soda strip hobby paint",
     fix: "Say so on the care card.",
-    find: (stack) => (stack.zone.wears.includes("washing") && films(stack).length > 0 ? [{ at: null }] : []),
+    find: (stack) => (stack.zone.wears.includes("washing") && films(stack).length > 0 && !isFired(stack) ? [{ at: null }] : []),
   },
   {
     code: "child-solvent",
@@ -183,7 +183,7 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     "Paint gives off fumes in the oven",
     "what leaves the film is in your kitchen",
     "Food out, window open, adults only; the paint's label decides heat and time.",
-    (stack) => heatSteps(stack).length > 0,
+    (stack) => heatSteps(stack).some((fact) => fact.aid?.heat?.kind === "oven"),
   ),
   caution(
     "lead-suspect",
@@ -208,5 +208,31 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
     "heat, fumes and wrong cones do harm",
     "Have it fired by a studio.",
     (stack) => stack.steps.some((fact) => fact.step.role === "fire"),
+  ),
+  caution(
+    "toy-mouth",
+    "a piece made with or for a child",
+    "A small child puts things in its mouth",
+    "paint, glitter and stuck-on parts are not food, and small parts choke",
+    "For a small child: paints to EN 71-3, nothing small stuck on; EN 71-1 and ASTM F963 tell what a toy must stand.",
+    (stack) => stack.uses.some((use) => use.childMade) && any(stack, isFilm),
+  ),
+  caution(
+    "plaster-heat",
+    "gypsum is mixed and poured",
+    "Wet gypsum grows hot as it sets",
+    "it burns skin that it encloses, and dries hands out",
+    "Never encase a hand; wear gloves and a dust mask; children only look on.",
+    (stack) => any(stack, (fact) => fact.step.role === "cast"),
+  ),
+  caution(
+    "plaster-drain",
+    "gypsum is poured, sanded or rinsed",
+    "Gypsum sets in drains",
+    "it hardens under water and blocks the pipe for good",
+    "Let leftovers set and bin them; rinse tools and sponges in a bucket.",
+    (stack) =>
+      stack.material.traits.includes("dissolves") &&
+      any(stack, (fact) => fact.step.role === "cast" || fact.aid?.makesDust === true || fact.aid?.wets === "soaks"),
   ),
 ]);

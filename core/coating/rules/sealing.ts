@@ -1,4 +1,5 @@
 import type { ProductClass } from "../../catalogue/product-class";
+import { memory } from "../../catalogue/provenance";
 import type { Wear } from "../../catalogue/use";
 import type { Role } from "../../catalogue/vocabulary";
 import { DARK_BELOW, lightness } from "../../film/colour";
@@ -66,6 +67,11 @@ function sealOver(stack: StackFacts, last: StepFact) {
     });
   });
 }
+
+/** Months a clear sealer keeps once it is open. */
+const CLEARS_KEEP = memory(24);
+/** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */
+const SEAT_TAKES = memory(200);
 
 const AT_HOME: readonly Wear[] = ["wipe"];
 
@@ -402,6 +408,8 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     find: (stack) =>
       withRole(stack, "assemble").flatMap((fact) => {
         const below = filmsBelow(stack, fact).at(-1);
+        // An act of the whole piece is done on the spot that was kept bare, not on this zone.
+        if (fact.step.group !== undefined && stack.zone.template.exposure !== "joint") return [];
         return fact.aid && below ? [{ at: fact, words: under(below, stack), change: remove(fact) }] : [];
       }),
   },
@@ -417,6 +425,52 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       const [lower, upper] = [sealed.at(-2), sealed.at(-1)];
       if (!lower || !upper || lower.step.product === upper.step.product || lower.product!.methods[0] !== upper.product!.methods[0]) return [];
       return upper.index === lower.index + 1 ? [{ at: upper, words: { under: stepWord(lower, stack) }, change: remove(lower) }] : [];
+    },
+  },
+  {
+    code: "gypsum-wet-use",
+    severity: "stop",
+    ofPiece: true,
+    when: "gypsum stands in wet soil, outdoors, or is washed",
+    message: "{material} does not stand water: {piece} would soften and crumble",
+    why: "gypsum dissolves in water, about 2 g in a litre, and no film keeps all of it out",
+    fix: "Cast it in cement, or keep it dry and indoors.",
+    provenance: { kind: "published", source: "solubility of CaSO4·2H2O, about 2 g/L: CRC Handbook of Chemistry and Physics" },
+    find: (stack) => {
+      const wet = stack.zones.some((zone) => zone.wears.some((wear) => wear === "weather" || wear === "wet-soil" || wear === "washing"));
+      return wet && stack.material.traits.includes("dissolves") && lastFilm(stack)
+        ? [{ at: null, culprits: [], change: setPiece("material", "concrete-cast") }]
+        : [];
+    },
+  },
+  {
+    code: "old-sealer",
+    severity: "note",
+    when: "a clear sealer was opened longer ago than it keeps",
+    message: "{step} has been open for {months} months",
+    why: "an old clear sealer may look yellow wet and still dry clear, or may not",
+    fix: "Try it on a light scrap and let it dry before you judge it.",
+    find: (stack) =>
+      clears(stack)
+        .filter((fact) => (fact.product!.own?.openedMonths ?? 0) > CLEARS_KEEP.value)
+        .map((fact) => ({ at: fact, words: { months: String(fact.product!.own!.openedMonths) } })),
+  },
+  {
+    code: "lid-seat-tight",
+    severity: "note",
+    when: "a lid and its box are both coated thickly where they meet",
+    message: "coats on lid and box build up where the lid sits",
+    why: "two films meet in the seat; a tight lid sticks, and pulls paint off when it is opened",
+    fix: "Keep the seat bare, or thin there; wax it when all is hard.",
+    find: (stack) => {
+      const box = stack.others.find((other) => other.zone.zone === "body");
+      if (stack.zone.zone !== "lid" || !box) return [];
+      const build = (one: StackFacts) =>
+        films(one).reduce(
+          (sum, fact) => sum + ((fact.product!.film.wetMicrons ?? 0) * (fact.product!.film.volumeSolidsPercent ?? 0) * (fact.step.coats ?? 1)) / 100,
+          0,
+        );
+      return build(stack) + build(box) > SEAT_TAKES.value ? [{ at: lastFilm(stack) }] : [];
     },
   },
 ]);

@@ -1,3 +1,5 @@
+import { practice } from "../../catalogue/provenance";
+import { days } from "../../units/duration";
 import { lightness, LIGHT_ABOVE } from "../../film/colour";
 import { addAfter, addBefore, aidStep, remove, setPiece, swap, waitFix } from "../fixes";
 import { coversField, filmsBelow, films, has, isColour, isFilm, isLoose, isWaterborne, withRole } from "../facts";
@@ -7,6 +9,9 @@ import { zoneWord } from "../judge";
 import type { Hit, Rule } from "../rule";
 import { bodyDryMin, waitedBetween } from "../waits";
 import { addCleaning, asChange, cleanedOf, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
+
+/** Cement cures in about four weeks [common practice]. */
+const CEMENT_CURES = practice(days(28));
 
 function without(stack: StackFacts, id: string) {
   return setPiece(
@@ -358,6 +363,42 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
           ),
         })),
+  },
+  {
+    code: "alkaline-ground",
+    when: "young cement is coated with something it attacks",
+    message: "{step} goes on young {material}",
+    why: "fresh cement is caustic; it eats ordinary acrylic from below until it has cured for about 28 days",
+    fix: "Let it cure 28 days, or begin with a primer that stands alkali.",
+    find: (stack) => {
+      const first = films(stack).find((fact) => !has(fact, "fill"));
+      if (!first || !stack.material.traits.includes("alkaline") || first.product!.traits.includes("stands-alkali")) return [];
+      const waited = wholeWait(stack, first);
+      if (waited !== undefined && waited >= CEMENT_CURES.value) return [];
+      const primer = suitable(stack, (product) => product.traits.includes("stands-alkali") && product.jobs.includes("ground"));
+      return [
+        {
+          at: first,
+          culprits: [first],
+          missing: ["size", "prime"],
+          change: primer ? addBefore(stack, first, { role: "prime", product: primer.id, coats: 1 }) : waitFix(first, CEMENT_CURES.value, "dry-body"),
+        },
+      ];
+    },
+  },
+  {
+    code: "board-edge-thirst",
+    severity: "note",
+    when: "cut edges of board get one primer coat",
+    message: "the cut edges drink one coat of {step} away",
+    why: "end fibres soak the primer up, and the edge stays rough and patchy under the colour",
+    fix: "Give the edges a second coat.",
+    find: (stack) =>
+      stack.material.traits.includes("thirsty-edges")
+        ? withRole(stack, "prime")
+            .filter((fact) => fact.step.coats === 1)
+            .map((fact) => ({ at: fact, change: [{ op: "set", stepId: fact.step.id, field: "coats", value: 2 }] }))
+        : [],
   },
 ]);
 

@@ -1,0 +1,61 @@
+import type { Catalogue } from "./catalogue";
+import type { ProductId } from "./ids";
+import type { DryingValues, FilmValues, ProductClass } from "./product-class";
+import type { Provenance } from "./provenance";
+
+/** What a label may say of its product; everything else stays as the class has it. */
+export interface LabelValues {
+  readonly film?: Partial<FilmValues>;
+  readonly drying?: Partial<Omit<DryingValues, "by">>;
+  readonly bakeable?: ProductClass["bakeable"];
+  readonly coats?: number;
+  readonly maxTempC?: number;
+  readonly weatherproof?: boolean;
+  readonly foodClaim?: boolean;
+}
+
+/** A product she owns, of a class. */
+export interface OwnProduct {
+  readonly id: string;
+  readonly classId: ProductId;
+  readonly name: string;
+  readonly label?: LabelValues;
+  /** Months since it was opened; unknown when absent. */
+  readonly openedMonths?: number;
+}
+
+const FROM_LABEL: Provenance = { kind: "label" };
+
+/** A class as one label has it: the label's values win, and say that they are the label's. */
+export function withLabel(product: ProductClass, own: OwnProduct): ProductClass {
+  const { film = {}, drying = {}, ...rest } = own.label ?? {};
+  const said = [...Object.keys(film).map((key) => `film.${key}`), ...Object.keys(drying).map((key) => `drying.${key}`), ...Object.keys(rest)];
+  return {
+    ...product,
+    ...rest,
+    name: own.name,
+    film: { ...product.film, ...film },
+    drying: { ...product.drying, ...drying },
+    own: { id: own.id, openedMonths: own.openedMonths ?? null },
+    standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, FROM_LABEL])) },
+  };
+}
+
+/**
+ * The catalogue with her own products in place of their classes. Where she owns several of one class the first listed stands.
+ *
+ * @returns a catalogue of the same ids, so that plans and rules go on knowing them
+ */
+export function withOwnProducts(catalogue: Catalogue, shelf: readonly OwnProduct[]): Catalogue {
+  const products = new Map(catalogue.products);
+  for (const own of [...shelf].reverse()) {
+    const known = catalogue.products.get(own.classId);
+    if (known) products.set(own.classId, withLabel(known, own));
+  }
+  return { ...catalogue, products };
+}
+
+/** Where a value of a product comes from. @example standingOf(product, "drying.recoat") */
+export function standingOf(product: ProductClass, field: string): Provenance {
+  return product.standing[field] ?? product.standing.default;
+}
