@@ -82,6 +82,7 @@ export function dress(stack: StackFacts): readonly Step[] {
     const solids = product?.film.volumeSolidsPercent ?? null;
     return {
       ...step,
+      ...(product?.own ? { ownProduct: product.own.id } : {}),
       method: step.method ?? product?.methods[0] ?? "hand",
       coats: step.coats ?? 1,
       thinning: step.thinning ?? null,

@@ -46,6 +46,19 @@ export const tray = (more: Facts = {}) =>
 export const woodDisc = (more: Facts = {}) =>
   piece({ material: "wood-hardwood", object: "disc", form: { kind: "disc", diameterMm: 200, thicknessMm: 12 }, ...more });
 
+export const gypsum = (more: Facts = {}) => piece({ material: "gypsum-cast", object: "stone", form: { kind: "dome", diameterMm: 70, heightMm: 26 }, ...more });
+export const plate = (more: Facts = {}) =>
+  piece({
+    material: "ceramic-bisque",
+    object: "plate",
+    uses: ["tableware"],
+    form: { kind: "plate", diameterMm: 210, rimWidthMm: 30 },
+    constraints: { kiln: true },
+    ...more,
+  });
+export const box = (more: Facts = {}) =>
+  piece({ material: "wood-board", object: "box", uses: ["handled"], form: { kind: "box", lengthMm: 160, widthMm: 110, heightMm: 60 }, ...more });
+
 export type Said = Omit<StepChoice, "id" | "origin" | "because" | "checks">;
 
 /** A step; `after` is the wait before it in minutes, left unsaid when absent. */

@@ -146,12 +146,11 @@ describe("terracotta planter", () => {
 
   test("upright: coats go on in two halves", () => {
     const base = stepsOf(plan, "outside").find((step) => step.role === "base")!;
-    expect(plan.order.filter((one) => one.stepId === base.id)).toEqual([
-      { stepId: base.id, coat: 1, half: "first" },
-      { stepId: base.id, coat: 1, half: "second" },
-      { stepId: base.id, coat: 2, half: "first" },
-      { stepId: base.id, coat: 2, half: "second" },
+    const halves = Array.from({ length: base.coats }, (_unused, index) => index + 1).flatMap((coat) => [
+      { stepId: base.id, coat, half: "first" },
+      { stepId: base.id, coat, half: "second" },
     ]);
+    expect(plan.order.filter((one) => one.stepId === base.id)).toEqual(halves);
   });
 
   test("frost is the only likely fault, and no plan can take it away", () =>

@@ -93,10 +93,11 @@ export function guides(context: ZoneContext): Slot | null {
       });
       const off = aid.guide!.takenOffBy;
       // What bleeds, and what has to be pressed in, is for where nothing else will do.
-      const strain = aid.guide!.bleeds ? 3 : off === null ? 1.5 : on === "slick" && off === productId("eraser") ? 0.6 : 0;
+      const strain = aid.guide!.bleeds ? 3 : off === null ? 1.5 : on === "slick" && off === productId("eraser") ? 1.5 : 0;
       if (off === null) return { key: aid.id, steps: [mark], strain };
       return {
         key: aid.id,
+        strain,
         steps: [
           mark,
           aidDraft(off, {
