@@ -1,11 +1,12 @@
-import type { Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
+import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
+import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { Step, Wait } from "#core/coating/plan";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
 import { nameIn } from "./use-menu";
 
-const ZONE_NAMES: Record<ZoneId, string> = {
+const ZONE_NAMES: Record<PlainZoneId, string> = {
   top: "Top",
   back: "Back",
   outside: "Outside",
@@ -28,12 +29,14 @@ const ZONE_NAMES: Record<ZoneId, string> = {
 };
 
 export function zoneName(zone: ZoneId): string {
-  return ZONE_NAMES[zone];
+  const motif = motifNumber(zone);
+  const name = ZONE_NAMES[plainZone(zone)];
+  return motif === null ? name : `Motif ${motif} on the ${name.toLowerCase()}`;
 }
 
 /** Several zones in one breath: "Rim, saucer and foot". */
 export function zoneNames(zones: readonly ZoneId[]): string {
-  const names = zones.map((zone, index) => (index === 0 ? ZONE_NAMES[zone] : ZONE_NAMES[zone].toLowerCase()));
+  const names = zones.map((zone, index) => (index === 0 ? zoneName(zone) : zoneName(zone).toLowerCase()));
   return names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 }
 

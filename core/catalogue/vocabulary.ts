@@ -96,7 +96,27 @@ export const ZONES = [
   "parts",
   "glue-spot",
 ] as const;
-export type ZoneId = (typeof ZONES)[number];
+export type PlainZoneId = (typeof ZONES)[number];
+/** A place on a piece; a motif region lies inside one, with a ground of its own: "top/motif-1". */
+export type ZoneId = PlainZoneId | `${PlainZoneId}/motif-${number}`;
+
+const MOTIF = /^([a-z-]+)\/motif-([1-9]\d?)$/;
+
+/** The place a motif region lies in; a plain place itself. @example plainZone("top/motif-2") // "top" */
+export function plainZone(zone: ZoneId): PlainZoneId {
+  return (MOTIF.exec(zone)?.[1] ?? zone) as PlainZoneId;
+}
+
+/** Which motif of its place a zone is; null for a plain place. @example motifNumber("top/motif-2") // 2 */
+export function motifNumber(zone: ZoneId): number | null {
+  const number = MOTIF.exec(zone)?.[2];
+  return number === undefined ? null : Number(number);
+}
+
+export function isZone(text: string): text is ZoneId {
+  const plain = MOTIF.exec(text)?.[1] ?? text;
+  return (ZONES as readonly string[]).includes(plain);
+}
 
 export const METHODS = ["brush", "sponge", "spray", "pour", "pen", "tool", "hand"] as const;
 export type Method = (typeof METHODS)[number];

@@ -27,7 +27,9 @@ function handsOnMin(fact: StepFact, stack: StackFacts): number {
 function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
   const wetMicrons = fact.product?.film.wetMicrons ?? null;
   if (wetMicrons === null) return { jarMl: null, volumeMl: null };
-  const { coats = 1, coverage = 1, marks, thinning } = fact.step;
+  const { coats = 1, coverage = 1, marks, thinning, group } = fact.step;
+  // The place around a motif is sealed together with it, and measured whole.
+  if (group !== undefined && stack.zone.motifGround !== undefined) return { jarMl: 0, volumeMl: 0 };
   const percent = thinning?.percent ?? 0;
   if (marks) return marksAmount(marks, stack.piece.count, coats, percent);
   const drinks = !filmsBelow(stack, fact).some(coversField);

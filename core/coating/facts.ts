@@ -135,8 +135,13 @@ export function filmBelow(stack: StackFacts, fact: StepFact): StepFact | null {
   return filmsBelow(stack, fact).at(-1) ?? null;
 }
 
+/** The film that meets the world: what is stuck on top of it afterwards does not count. */
 export function lastFilm(stack: StackFacts): StepFact | null {
-  return films(stack).at(-1) ?? null;
+  return (
+    films(stack)
+      .filter((fact) => fact.step.technique !== "crystals")
+      .at(-1) ?? null
+  );
 }
 
 /** Covers its zone, as against marks set here and there. */

@@ -13,6 +13,8 @@ const ZONE_WORDS: Partial<Record<string, string>> = {
 
 /** A zone as a painter says it. */
 export function zoneWord(zone: string): string {
+  const [place, motif] = zone.split("/motif-");
+  if (motif !== undefined) return `motif ${motif} on the ${zoneWord(place!)}`;
   return ZONE_WORDS[zone] ?? zone;
 }
 

@@ -14,9 +14,11 @@ export function schoolOf(stacks: readonly StackFacts[]): string {
   const seal = films(main)
     .filter((fact) => isClear(fact) && fact.step.role === "seal")
     .at(-1);
+  const guided = main.steps.some((fact) => fact.technique?.guided);
   const parts = [
     ground ? `${name(ground.step.product)} below` : base ? `${name(base.step.product)} straight on` : null,
     isolate ? "an isolation coat" : null,
+    guided && withRole(main, "mark").length === 0 ? "marks set by eye" : null,
     heat ? (heat.aid?.heat?.kind === "kiln" ? "fired in a kiln" : `a bake at ${heat.step.heat?.temperatureC ?? "the label's"} °C`) : null,
     seal ? name(seal.step.product) : heat ? null : "no sealer",
   ];

@@ -1,7 +1,7 @@
 import type { ProductId } from "../catalogue/ids";
 import { MIN_PER_DAY } from "../units/duration";
 import { wearScore } from "./planner/measures";
-import { films, isClear, isColour } from "./facts";
+import { films, isClear, isColour, lastFilm } from "./facts";
 import type { PieceFacts, StackFacts } from "./facts";
 import type { Scores, Step, Totals, ZoneSteps } from "./plan";
 
@@ -55,7 +55,7 @@ export function totalsOf(zones: readonly ZoneSteps[], facts: PieceFacts): Totals
 }
 
 function stackWear(stack: StackFacts): number {
-  const last = films(stack).at(-1);
+  const last = lastFilm(stack);
   if (!last) return 3;
   if (isClear(last)) return wearScore(last.product!.resists, stack.zone.wears);
   const baked = stack.steps.some((step) => step.aid?.heat);

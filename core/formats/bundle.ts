@@ -1,7 +1,8 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
-import { AIRFLOWS, ZONES } from "../catalogue/vocabulary";
+import { AIRFLOWS } from "../catalogue/vocabulary";
 import { checkShape } from "./check-shape";
+import { ZONE } from "./zone-schema";
 import { STEP_KEYS } from "./parse-check";
 import { parsePiece } from "./parse-piece";
 import { bad, good } from "./problem";
@@ -28,14 +29,7 @@ const newStep = Joi.object({
   checks: Joi.array().items(Joi.string()),
 });
 const change = Joi.alternatives(
-  Joi.object({
-    op: Joi.string().valid("add").required(),
-    zone: Joi.string()
-      .valid(...ZONES)
-      .required(),
-    at: place.required(),
-    step: newStep.required(),
-  }),
+  Joi.object({ op: Joi.string().valid("add").required(), zone: ZONE.required(), at: place.required(), step: newStep.required() }),
   Joi.object({ op: Joi.string().valid("remove").required(), stepId: Joi.string().required() }),
   Joi.object({ op: Joi.string().valid("move").required(), stepId: Joi.string().required(), at: place.required() }),
   Joi.object({

@@ -1,11 +1,12 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
-import { DRYING_STAGES, METHODS, ROLES, SHEENS, TECHNIQUES, ZONES } from "../catalogue/vocabulary";
+import { DRYING_STAGES, METHODS, ROLES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { stepId } from "../catalogue/ids";
 import { freeStepId } from "../coating/apply-changes";
 import type { StepChoice, ZoneSteps } from "../coating/plan";
 import type { Piece } from "../piece/piece";
 import { checkShape } from "./check-shape";
+import { ZONE } from "./zone-schema";
 import { parsePiece } from "./parse-piece";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
@@ -50,14 +51,7 @@ export const STEP_KEYS = {
 const CHECK_SCHEMA = Joi.object({
   piece: Joi.object().unknown().required(),
   zones: Joi.array()
-    .items(
-      Joi.object({
-        zone: Joi.string()
-          .valid(...ZONES)
-          .required(),
-        steps: Joi.array().items(Joi.object(STEP_KEYS)).max(200).required(),
-      }),
-    )
+    .items(Joi.object({ zone: ZONE.required(), steps: Joi.array().items(Joi.object(STEP_KEYS)).max(200).required() }))
     .unique("zone")
     .required(),
 });

@@ -1,6 +1,7 @@
 import Joi from "joi";
-import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES, ZONES } from "../catalogue/vocabulary";
+import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
+import { ZONE } from "./zone-schema";
 import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
@@ -26,7 +27,7 @@ const marks = Joi.object({
   diameterMm: Joi.number().min(0.2).max(200).required(),
   heightMm: Joi.number().min(0.01).max(20),
 });
-const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: one(ZONES), marks, coverage: Joi.number().greater(0).max(1) });
+const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: ZONE, marks, coverage: Joi.number().greater(0).max(1) });
 
 /** The shape of a piece file; that its ids exist is checked against the catalogue afterwards. */
 export const PIECE_SCHEMA = Joi.object({
@@ -44,7 +45,7 @@ export const PIECE_SCHEMA = Joi.object({
     media: list(id, 20).unique(),
     baseColour: colour.allow(null),
     colours: list(colour, 40),
-    bareZones: list(one(ZONES)).unique(),
+    bareZones: list(ZONE).unique(),
     layers: list(layer, 40),
   }),
   finish: one(SHEENS),
@@ -52,7 +53,5 @@ export const PIECE_SCHEMA = Joi.object({
   room: Joi.object({ temperatureC: Joi.number().min(-20).max(60), relativeHumidity: Joi.number().min(0).max(1), airflow: one(AIRFLOWS) }),
   wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
   constraints: Joi.object({ oven: Joi.boolean(), kiln: Joi.boolean(), childSafe: Joi.boolean(), shelfOnly: Joi.boolean(), avoid: list(id, 80).unique() }),
-  done: list(
-    Joi.object({ zone: one(ZONES).required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour }),
-  ),
+  done: list(Joi.object({ zone: ZONE.required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour })),
 });

@@ -2,6 +2,8 @@ import type { Catalogue } from "../catalogue/catalogue";
 import type { Material } from "../catalogue/material";
 import type { ZoneTemplate } from "../catalogue/object-kind";
 import type { Exposure, Use, Wear } from "../catalogue/use";
+import { memory } from "../catalogue/provenance";
+import { plainZone } from "../catalogue/vocabulary";
 import type { ZoneId } from "../catalogue/vocabulary";
 import type { CompletePiece } from "./piece";
 import { outsideArea, surfacesOf } from "./surfaces";
@@ -14,6 +16,8 @@ export interface Zone {
   readonly wears: readonly Wear[];
   /** Set when it has to stay bare: the finding's code and why. */
   readonly mustStayBare: { readonly code: string; readonly why: string } | null;
+  /** Of a motif region: the colour of the ground laid only under it; null leaves what is beneath. Absent for a plain place. */
+  readonly motifGround?: string | null;
   readonly treatment: "paint" | "finish-underside" | "protect" | "leave-bare" | "leave-alone";
 }
 
@@ -87,18 +91,34 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
   );
   const shares = templates.reduce((sum, template) => sum + template.share.value, 0);
   const fired = mayBeFired(piece, catalogue.materials.get(piece.material));
-  return templates.flatMap((template) => {
+  const plain = templates.flatMap((template): Zone[] => {
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
     const wears = wearsOf(template.exposure, uses);
     return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired) }];
   });
+  return plain.flatMap((zone) => [zone, ...motifsIn(zone, piece)]);
+}
+
+/** Share of its place a motif takes when she does not say [from memory]. */
+const MOTIF_SHARE = memory(0.25);
+
+/** Motif regions she names inside a place: each with its share of the area, and its own ground where she wants one. */
+function motifsIn(zone: Zone, piece: CompletePiece): readonly Zone[] {
+  const names = [
+    ...new Set(piece.decoration.layers.flatMap((layer) => (layer.zone && layer.zone !== zone.zone && plainZone(layer.zone) === zone.zone ? [layer.zone] : []))),
+  ];
+  if (zone.mustStayBare) return [];
+  return names.sort().map((name): Zone => {
+    const ground = piece.decoration.layers.find((layer) => layer.zone === name && layer.technique === "solid");
+    return { ...zone, zone: name, areaMm2: zone.areaMm2 * (ground?.coverage ?? MOTIF_SHARE.value), treatment: "paint", motifGround: ground?.colour ?? null };
+  });
 }
 
 /** The zone decoration lands on when she names no place: the largest one meant for it and free to be painted. */
 export function mainZone(zones: readonly Zone[]): Zone | null {
-  const open = zones.filter((zone) => zone.treatment === "paint");
+  const open = zones.filter((zone) => zone.treatment === "paint" && zone.motifGround === undefined);
   const meant = open.filter((zone) => zone.template.decorated);
   return [...(meant.length > 0 ? meant : open)].sort((a, b) => b.areaMm2 - a.areaMm2)[0] ?? null;
 }

@@ -1,5 +1,7 @@
 /** Every rule, told by a real sequence that fails and one that does not; and every fix it offers, tried. */
 import { describe, expect, test } from "@jest/globals";
+import { readFileSync } from "node:fs";
+import { rulesAsMarkdown } from "#core/coating/rules/as-markdown";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { SEVERITIES } from "#core/catalogue/vocabulary";
 import { applyChanges, changePiece } from "#core/coating/apply-changes";
@@ -75,3 +77,5 @@ test("what is not said is not invented: an unsaid wait is a note with an if, nev
   expect(said?.severity).toBe("note");
   expect(said?.message).toMatch(/^If you have not/);
 });
+
+test("docs/rules.md is written out of these very rules", () => expect(readFileSync("docs/rules.md", "utf8")).toBe(rulesAsMarkdown()));

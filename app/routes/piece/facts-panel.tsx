@@ -232,10 +232,21 @@ function Place({ record, menu, save }: Props) {
           fact="constraints.oven"
           choices={[
             { id: "oven", name: "No oven" },
+            { id: "kiln", name: "A kiln can be had" },
             { id: "child", name: "Safe for a child to do" },
           ]}
-          chosen={[...(piece.constraints?.oven === false ? ["oven"] : []), ...(piece.constraints?.childSafe ? ["child"] : [])]}
-          onChange={(ids) => change(set("constraints.oven", !ids.includes("oven")), set("constraints.childSafe", ids.includes("child")))}
+          chosen={[
+            ...(piece.constraints?.oven === false ? ["oven"] : []),
+            ...(piece.constraints?.kiln ? ["kiln"] : []),
+            ...(piece.constraints?.childSafe ? ["child"] : []),
+          ]}
+          onChange={(ids) =>
+            change(
+              set("constraints.oven", !ids.includes("oven")),
+              set("constraints.kiln", ids.includes("kiln")),
+              set("constraints.childSafe", ids.includes("child")),
+            )
+          }
         />
       </div>
     </Part>

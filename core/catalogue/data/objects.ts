@@ -90,7 +90,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "plate",
     name: "Plate",
     forms: ["plate", "disc", "custom"],
-    commonIn: ["ceramic-glazed", "glass", "ceramic-bisque", "slate"],
+    commonIn: ["ceramic-glazed", "glass", "ceramic-bisque"],
     everydayIn: ["ceramic-bisque"],
     zones: [
       zone("food-side", "food-side", "food", 0.3, DECORATED),
@@ -102,7 +102,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "tray",
     name: "Tray",
     forms: ["box", "disc", "custom"],
-    commonIn: ["wood-hardwood", "wood-softwood", "wood-board", "slate"],
+    commonIn: ["wood-hardwood", "wood-softwood", "wood-board"],
     everydayIn: [],
     zones: [zone("inside", "inner", "carrying", 0.45, DECORATED), zone("outside", "sides", "seen", 0.2), zone("back", "back", "underside", 0.35)],
   },

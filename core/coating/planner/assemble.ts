@@ -35,8 +35,9 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   ];
 }
 
-/** Nobody goes over a line or a motif more often than this. */
+/** Nobody goes over a motif more often than this, nor over a drawn line. */
 const MOST_MOTIF_COATS = 4;
+const MOST_LINE_COATS = 2;
 
 /**
  * Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice. Dots are thick
@@ -47,8 +48,12 @@ function withCoats(stack: StackFacts): readonly StepChoice[] {
     const { colour, coats, marks } = fact.step;
     const ratio = fact.product?.film.contrastRatio ?? null;
     if (colour === undefined || ratio === null || !isColour(fact) || marks || fact.technique?.while === "wet") return fact.step;
-    const enough = coatsToHide(colour, ratio, spectrumBeneath(stack, fact));
-    const most = coversField(fact) ? enough : Math.min(MOST_MOTIF_COATS, enough);
+    // Kiln colours are judged fired, by practice: one or two coats for an accent.
+    if (fact.product!.traits.includes("needs-firing") && !coversField(fact)) return { ...fact.step, coats: Math.min(coats ?? 1, MOST_LINE_COATS) };
+    const drawn = fact.product?.methods[0] === "pen" || fact.product?.methods[0] === "tool";
+    // A line from a nozzle or a pen is even; a brushed film has its thin spots.
+    const enough = coatsToHide(colour, ratio, spectrumBeneath(stack, fact), drawn ? "mean" : "thin-spot");
+    const most = coversField(fact) ? enough : Math.min(drawn ? MOST_LINE_COATS : MOST_MOTIF_COATS, enough);
     return { ...fact.step, coats: Math.max(coats ?? 1, most) };
   });
 }

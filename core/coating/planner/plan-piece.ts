@@ -36,8 +36,10 @@ interface Attempt {
 
 function contextOf(facts: PieceFacts, zone: Zone, route: Route): ZoneContext {
   const layers = layersOf(facts).filter((layer) => layer.zone === zone.zone);
-  const natural = facts.piece.decoration.baseColour;
-  return { ...facts, zone, route, layers, field: natural, surface: facts.material.surface };
+  const field = zone.motifGround === undefined ? facts.piece.decoration.baseColour : zone.motifGround;
+  // The ground under a motif is its field; what is set on it are its layers.
+  const own = zone.motifGround === undefined ? layers : layers.filter((layer) => layer.technique.id !== "solid");
+  return { ...facts, zone, route, layers: own, field, surface: facts.material.surface };
 }
 
 /** Zones that get steps, the main one first: the rest follow what it uses. What stands on the kiln shelf stays bare of glaze. */

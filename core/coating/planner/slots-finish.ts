@@ -1,5 +1,6 @@
 import { productId } from "../../catalogue/ids";
 import { memory } from "../../catalogue/provenance";
+import { plainZone } from "../../catalogue/vocabulary";
 import type { Wear } from "../../catalogue/use";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
@@ -43,12 +44,16 @@ export function sealing(context: ZoneContext): Slot | null {
       wears.every((wear) => product.resists[wear] !== undefined) &&
       (context.field !== null || context.layers.length > 0 || holds(product, context)),
   );
+  const place = plainZone(context.zone.zone);
+  const shared = context.zones.some((zone) => zone.motifGround !== undefined && plainZone(zone.zone) === place);
   const options = fits.map((product): Option => ({
     key: product.id,
     steps: [
       filmDraft(product, {
         role: "seal",
         phase: PHASE.seal,
+        // A place and the motifs in it are sealed in one go.
+        ...(shared ? { group: `seal-${place}-${product.id}` } : {}),
         thinning: null,
         ...sheenOf(product, context.piece.finish),
         because: because("wear", `it has to stand ${said}`),

@@ -48,8 +48,9 @@ function another(stack: StackFacts, fact: StepFact, fits: (product: ProductClass
   );
 }
 
-/** Nobody goes over a line or a motif more often than this [common practice]. */
+/** Nobody goes over a motif, nor over a drawn line, more often than this [judgement of this project]. */
 const MOTIF_COATS = 4;
+const LINE_COATS = 2;
 
 /** A white ground that holds here. */
 function whiteGround(stack: StackFacts): ProductClass | null {
@@ -178,11 +179,13 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const film = hidingFilm(fact);
         if (coats === undefined || colour === undefined || !film || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return [];
         const beneath = spectrumBeneath(stack, fact);
-        const enough = coatsToHide(colour, film.contrastRatio, beneath);
+        const drawn = fact.product!.methods[0] === "pen" || fact.product!.methods[0] === "tool";
+        const enough = coatsToHide(colour, film.contrastRatio, beneath, drawn ? "mean" : "thin-spot");
         const field = coversField(fact);
-        if (coats >= enough || (!field && coats >= MOTIF_COATS)) return [];
+        if (!field && fact.product!.traits.includes("needs-firing")) return [];
+        if (coats >= enough || (!field && coats >= (drawn ? LINE_COATS : MOTIF_COATS))) return [];
         const words = { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: enough >= MOST_COATS ? "more than she will lay" : String(enough) };
-        const change = underlaid(stack, fact, film, beneath, enough) ?? set(fact, "coats", field ? enough : Math.min(MOTIF_COATS, enough));
+        const change = underlaid(stack, fact, film, beneath, enough) ?? set(fact, "coats", field ? enough : Math.min(drawn ? LINE_COATS : MOTIF_COATS, enough));
         const plain = field && grinning({ ...film, coats }, beneath) >= GRINS_FROM.value;
         return [{ at: fact, words, change, severity: plain ? ("warn" as const) : ("note" as const) }];
       }),

@@ -1,6 +1,6 @@
 import { productId } from "../../catalogue/ids";
 import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
-import { films, filmsBelow, isColour, isFilm, withRole } from "../facts";
+import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
 import type { Rule } from "../rule";
@@ -191,7 +191,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     why: "it softens well below the heat of fresh tea",
     fix: "Use a polyurethane, and coasters.",
     find: (stack) => {
-      const last = films(stack).at(-1);
+      const last = lastFilm(stack);
       if (!last || stack.zone.template.exposure !== "carrying" || !stack.uses.some((use) => use.hotThings) || last.product!.maxTempC >= HOT_CUP_C) return [];
       const hard = suitable(
         stack,

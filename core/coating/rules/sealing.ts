@@ -26,7 +26,7 @@ function unmetWears(stack: StackFacts): readonly Wear[] {
   const last = lastFilm(stack);
   if (!last) return [];
   if (isClear(last)) return stack.zone.wears.filter((wear) => last.product!.resists[wear] === undefined);
-  const colours = films(stack).filter(isColour);
+  const colours = films(stack).filter((fact) => isColour(fact) && fact.step.technique !== "crystals");
   return stack.zone.wears.filter((wear) => !colours.every((fact) => standsAlone(stack, fact.product!, wear)));
 }
 
