@@ -10,7 +10,7 @@ const shared = {
 };
 
 const config = {
-  testTimeout: 60_000,
+  testTimeout: 150_000,
   projects: [
     { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/reference/**/*.test.ts"] },
     {

@@ -75,12 +75,15 @@ export function stepTitle(step: Step, menu: Menu, counted = true): string {
     case "clean":
     case "sand":
     case "dust-off":
-    case "assemble":
       return name;
+    case "assemble":
+      return "Glue the parts on";
     case "sign":
     case "cure":
     case "unmask":
       return ROLE_WORDS[step.role]!;
+    case "fire":
+      return `Fire in the kiln, about ${step.heat?.temperatureC ?? 1000} °C`;
     case "heat-set":
       return `Bake at ${step.heat?.temperatureC} °C for ${step.heat?.holdMin} min`;
     case "mark":

@@ -50,7 +50,7 @@ export function menuOf(catalogue: Catalogue): Menu {
       id: one.id,
       name: one.name,
       forms: one.forms,
-      parts: one.zones.flatMap((zone) => zone.part ?? []),
+      parts: [...new Set([...one.zones.flatMap((zone) => zone.part ?? []), ...one.loose])],
       zones: one.zones.map(({ zone, surface }) => ({ zone, surface })),
     })),
     conditions: [...catalogue.conditions.values()].map(({ id, name }) => ({ id, name })),

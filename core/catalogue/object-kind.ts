@@ -44,6 +44,8 @@ export interface ObjectKind {
   readonly name: string;
   readonly forms: readonly string[];
   readonly zones: readonly ZoneTemplate[];
+  /** Parts that have no coat of their own and are only taken off. */
+  readonly loose: readonly Part[];
   /** Materials it is commonly made of; guessing an object from form and material reads this. */
   readonly commonIn: readonly string[];
   /** Materials of which it is the everyday object, when nothing else is known. */

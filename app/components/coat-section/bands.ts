@@ -50,7 +50,7 @@ export interface Column {
 export function kindOf(step: Step, menu: Menu): Kind {
   if (menu.products.some((one) => one.id === step.product && !one.aid)) return "film";
   if (step.role === "mark" || step.role === "mask" || step.role === "sign") return "guide";
-  if (step.role === "heat-set" || step.role === "fire" || step.role === "cure") return "cap";
+  if (step.role === "heat-set" || step.role === "fire" || step.role === "assemble" || step.role === "cure") return "cap";
   return "act";
 }
 

@@ -139,7 +139,13 @@ function Cap({ band, x }: { band: Band; x: number }) {
 }
 
 const CAP_WORDS = (step: Step) =>
-  step.heat ? `Bake ${step.heat.temperatureC} °C` : step.waitBefore ? `Hardens ${sayDuration(step.waitBefore.min)}` : "Ready when it is cool";
+  step.heat
+    ? `${step.heat.kind === "kiln" ? "Fire" : "Bake"} ${step.heat.temperatureC} °C`
+    : step.role === "assemble"
+      ? "Parts glued on"
+      : step.waitBefore
+        ? `Hardens ${sayDuration(step.waitBefore.min)}`
+        : "Ready when it is cool";
 const GUIDE_WORDS: Partial<Record<Step["role"], string>> = { mark: "Guides", mask: "Mask", sign: "Signed" };
 
 const LONG_NAME = 27;

@@ -64,18 +64,16 @@ export default function NewPiece({ actionData }: Route.ComponentProps) {
       <h1 className="text-3xl">A new piece, from three facts</h1>
       <div className="grid items-start gap-5 lg:grid-cols-3">
         <Fact number={1} legend="What is it made of?">
-          <div className="grid gap-2">
+          <div className="grid grid-cols-2 gap-2">
             {menu.materials.map((one) => (
-              <label key={one.id} className="chip justify-start">
+              <label key={one.id} className="chip justify-start leading-tight" title={one.means}>
                 <input type="radio" name="material" value={one.id} checked={material === one.id} onChange={() => setMaterial(one.id)} className="sr-only" />
                 <Cut colour={one.colour} texture={one.texture} />
-                <span>
-                  {one.name}
-                  <span className="block text-sm font-normal text-soft">{one.means}</span>
-                </span>
+                {one.name}
               </label>
             ))}
           </div>
+          <p className="mt-2 min-h-6 text-soft">{menu.materials.find((one) => one.id === material)?.means ?? "Tap one to see what is meant."}</p>
           {actionData?.missing.material && <Missing text="Pick what it is made of." />}
         </Fact>
         <Fact number={2} legend="What is it for?">

@@ -9,7 +9,7 @@ import type { DatedPlan } from "#core/schedule/dates-of";
 import { dateOf, instantOf } from "#core/schedule/free-hours";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
-import { coatWords, sayDay, stepTitle, zoneNames } from "~/components/words";
+import { coatWords, sayClock, sayDay, stepTitle, zoneNames } from "~/components/words";
 import { useWorkshop } from "~/components/workshop";
 
 interface Props {
@@ -122,9 +122,9 @@ function Latest({ dates, now }: { dates: DatedPlan; now: number }) {
   const { handle, cured } = dates.latest;
   const said =
     cured !== null
-      ? `Begin by ${sayDay(cured, now)} ${format(cured, "d MMM, HH:mm")} at the latest, and it is fully hard in time.`
+      ? `Begin by ${sayClock(cured, now)} at the latest, and it is fully hard in time.`
       : handle !== null
-        ? `It cannot be fully hard by then. Begin by ${sayDay(handle, now)} ${format(handle, "d MMM, HH:mm")} at the latest, and it can be handed over with care; say that it is still hardening.`
+        ? `It cannot be fully hard by then. Begin by ${sayClock(handle, now)} at the latest, and it can be handed over with care; say that it is still hardening.`
         : "It cannot be ready by then with your free hours. Take a plan that is ready sooner, a later date, or more hours.";
   return (
     <p role="status" className={`rounded-lg border-l-8 p-3 ${cured !== null ? "border-ready bg-note-tint" : "border-act bg-warn-tint"}`}>

@@ -29,6 +29,8 @@ const FORM_NAMES: Record<FormKind, string> = {
   custom: "Measured with foil",
 };
 
+const PART_WORDS: Readonly<Record<string, string>> = { numerals: "With numerals to glue on", works: "With clock works", stem: "Glued on a pedestal" };
+
 const USUAL_ROOMS = [
   { id: "usual", name: "An ordinary room (21 °C)", room: { temperatureC: 21, relativeHumidity: 0.55 } },
   { id: "cool", name: "A cool back room (16 °C, damp)", room: { temperatureC: 16, relativeHumidity: 0.65 } },
@@ -108,7 +110,7 @@ function Shape({ record, menu, assumed, save, lit, light }: Props) {
         <div className="mt-2">
           <Chips
             label="It has"
-            choices={object.parts.map((part) => ({ id: part, name: `With a ${part}` }))}
+            choices={object.parts.map((part) => ({ id: part, name: PART_WORDS[part] ?? `With a ${part}` }))}
             chosen={piece.parts ?? []}
             onChange={(parts) => change(set("parts", parts))}
           />

@@ -229,10 +229,16 @@ function Device() {
 }
 
 export default function Settings({ loaderData }: Route.ComponentProps) {
-  const { settings, hours } = useWorkshop();
+  const { settings: kept, hours } = useWorkshop();
+  // What she chose shows at once, before the notebook has answered.
+  const [ahead, setAhead] = useState<{ readonly rev: number; readonly change: Partial<SettingsRecord> }>({ rev: -1, change: {} });
+  const settings = ahead.rev === kept.rev ? { ...kept, ...ahead.change } : kept;
   const fetcher = useFetcher();
   const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
-  const set = (change: Partial<Omit<SettingsRecord, "id" | "rev">>) => send({ intent: "settings", change });
+  const set = (change: Partial<Omit<SettingsRecord, "id" | "rev">>) => {
+    setAhead((before) => ({ rev: kept.rev, change: before.rev === kept.rev ? { ...before.change, ...change } : change }));
+    send({ intent: "settings", change });
+  };
   return (
     <>
       <title>Settings – Nook Coat</title>

@@ -23,6 +23,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "stone",
     name: "Stone",
     forms: ["pebble", "dome", "disc", "custom"],
+    loose: [],
     commonIn: ["stone-smooth", "stone-rough", "gypsum-cast", "concrete-cast"],
     everydayIn: ["stone-smooth", "stone-rough", "gypsum-cast"],
     zones: [zone("top", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
@@ -31,6 +32,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "pot",
     name: "Pot",
     forms: ["frustum", "cylinder", "custom"],
+    loose: [],
     commonIn: ["terracotta", "concrete-cast"],
     everydayIn: ["terracotta", "concrete-cast"],
     zones: [
@@ -48,6 +50,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "mug",
     name: "Mug or cup",
     forms: ["cylinder", "frustum", "custom"],
+    loose: [],
     commonIn: ["ceramic-glazed", "ceramic-bisque"],
     everydayIn: ["ceramic-glazed"],
     zones: [
@@ -62,6 +65,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "goblet",
     name: "Stemmed glass",
     forms: ["goblet", "custom"],
+    loose: [],
     commonIn: ["glass"],
     everydayIn: [],
     zones: [
@@ -76,6 +80,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "jar",
     name: "Jar or lantern",
     forms: ["cylinder", "frustum", "custom"],
+    loose: [],
     commonIn: ["glass"],
     everydayIn: ["glass"],
     zones: [
@@ -90,6 +95,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "plate",
     name: "Plate",
     forms: ["plate", "disc", "custom"],
+    loose: [],
     commonIn: ["ceramic-glazed", "glass", "ceramic-bisque"],
     everydayIn: ["ceramic-bisque"],
     zones: [
@@ -102,6 +108,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "tray",
     name: "Tray",
     forms: ["box", "disc", "custom"],
+    loose: [],
     commonIn: ["wood-hardwood", "wood-softwood", "wood-board"],
     everydayIn: [],
     zones: [zone("inside", "inner", "carrying", 0.45, DECORATED), zone("outside", "sides", "seen", 0.2), zone("back", "back", "underside", 0.35)],
@@ -110,6 +117,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "box",
     name: "Box",
     forms: ["box", "cylinder", "custom"],
+    loose: [],
     commonIn: ["wood-hardwood", "wood-softwood", "wood-board", "gypsum-cast"],
     everydayIn: [],
     zones: [
@@ -123,6 +131,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "clock",
     name: "Clock face",
     forms: ["disc", "box", "custom"],
+    loose: ["works"],
     commonIn: ["wood-board", "wood-hardwood", "slate"],
     everydayIn: [],
     zones: [
@@ -137,6 +146,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "sign",
     name: "Sign",
     forms: ["box", "disc", "custom"],
+    loose: [],
     commonIn: ["slate", "wood-softwood", "wood-board"],
     everydayIn: ["slate", "wood-board"],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],
@@ -145,6 +155,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "tile",
     name: "Tile",
     forms: ["box", "disc", "custom"],
+    loose: [],
     commonIn: ["ceramic-glazed", "ceramic-bisque", "slate", "gypsum-cast"],
     everydayIn: [],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("back", "back", "underside", 0.5, OPTIONAL)],
@@ -153,6 +164,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "disc",
     name: "Disc or slice",
     forms: ["disc", "custom"],
+    loose: [],
     commonIn: ["wood-hardwood", "wood-softwood", "wood-board"],
     everydayIn: ["wood-hardwood", "wood-softwood"],
     zones: [zone("top", "front", "seen", 0.45, DECORATED), zone("edge", "edge", "seen", 0.1), zone("back", "back", "underside", 0.45)],
@@ -161,6 +173,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     id: "other",
     name: "Something else",
     forms: ["pebble", "dome", "disc", "frustum", "cylinder", "box", "plate", "goblet", "custom"],
+    loose: [],
     commonIn: [],
     everydayIn: [],
     zones: [zone("outside", "wall", "seen", 1, DECORATED)],

@@ -51,6 +51,7 @@ export class ZoneSearch {
   private readonly avoidable: ReadonlySet<string>;
   private readonly judged = new Map<string, Judged>();
   private readonly conflicts: Conflict[] = [];
+  private readonly learnt = new Set<string>();
   /** How often each rule stopped a stack, and what it said of the first, for the reason of a refusal. */
   private readonly stops = new Map<string, { count: number; readonly said: Finding }>();
 
@@ -129,6 +130,14 @@ export class ZoneSearch {
     return open.map((option, order) => ({ key: option.key, option, cost: weigh(costOf(option, this.context, slot.name, owned), measure) + order * 1e-3 }));
   }
 
+  /** A fault is learnt once, however often it is met. */
+  private learn(conflict: Conflict): void {
+    const key = `${conflict.code}|${conflict.parts.map((part) => `${part.slot}:${part.key}`).join("|")}`;
+    if (this.learnt.has(key)) return;
+    this.learnt.add(key);
+    this.conflicts.push(conflict);
+  }
+
   private judge(options: readonly Option[]): Judged {
     const key = options.map((option) => option.key).join("|");
     const known = this.judged.get(key);
@@ -140,7 +149,7 @@ export class ZoneSearch {
       const slots = fault.culprits && this.slotsOf(fault, slotOf);
       const always = fault.culprits?.length === 0;
       if (always || (slots && slots.length > 0))
-        this.conflicts.push({ code: fault.code, stop: fault.severity === "stop", parts: (slots ?? []).map((slot) => ({ slot, key: options[slot]!.key })) });
+        this.learn({ code: fault.code, stop: fault.severity === "stop", parts: (slots ?? []).map((slot) => ({ slot, key: options[slot]!.key })) });
     }
     const stop = faults.find((fault) => fault.severity === "stop")?.code ?? null;
     const judged = { stack, stop, warns: stop ? 0 : faults.length };

@@ -281,14 +281,15 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
     find: (stack) =>
       stack.steps
         .filter((fact) => fact.aid?.guide?.bleeds)
-        .filter((fact) =>
-          stack.steps
+        .flatMap((fact) => {
+          const over = stack.steps
             .slice(fact.index + 1)
-            .some(
-              (over) => isFilm(over) && isWaterborne(over) && (isClear(over) || over.step.colour === undefined || lightness(over.step.colour) > LIGHT_ABOVE),
-            ),
-        )
-        .map((fact) => ({ at: fact, change: swap(fact, stack.material.surface === "slick" ? "dry-erase-marker" : "graphite-pencil") })),
+            .find(
+              (film) => isFilm(film) && isWaterborne(film) && (isClear(film) || film.step.colour === undefined || lightness(film.step.colour) > LIGHT_ABOVE),
+            );
+          const change = swap(fact, stack.material.surface === "slick" ? "dry-erase-marker" : "graphite-pencil");
+          return over ? [{ at: fact, culprits: [fact, over], change }] : [];
+        }),
   },
   {
     code: "fluorescent-outdoors",

@@ -198,7 +198,12 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
         (product) => product.jobs.includes("seal") && product.maxTempC >= HOT_CUP_C && stack.zone.wears.every((wear) => product.resists[wear]),
       );
       return [
-        { at: last, change: isFilm(last) && !isColour(last) ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats })) : [] },
+        {
+          at: last,
+          culprits: [last],
+          missing: last.step.role === "seal" ? [] : ["isolate", "lock", "seal"],
+          change: isFilm(last) && !isColour(last) ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats })) : [],
+        },
       ];
     },
   },

@@ -194,7 +194,12 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         .filter((fact) => !isLoose(fact) && !fact.product!.grips.includes(stack.material.surface))
         .map((fact) => {
           const ground = suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface));
-          return { at: fact, change: asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })) };
+          return {
+            at: fact,
+            culprits: [fact],
+            missing: ["fill", "size", "prime", "base"] as const,
+            change: asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })),
+          };
         });
     },
   },
