@@ -5,6 +5,7 @@ import { CONDITION_KINDS } from "./data/conditions";
 import { MATERIALS } from "./data/materials";
 import { OBJECT_KINDS } from "./data/objects";
 import { TECHNIQUES_DATA } from "./data/techniques";
+import { TOOLS } from "./data/tools";
 import { USES } from "./data/uses";
 import type { MaterialId, ProductId, UseId } from "./ids";
 import type { Material } from "./material";
@@ -16,6 +17,7 @@ import { KILN_COLOURS } from "./products/kiln";
 import { PAINTS } from "./products/paints";
 import { PRIMERS } from "./products/primers";
 import type { Technique } from "./technique";
+import type { Tool } from "./tool";
 import type { Use } from "./use";
 import type { Condition, ObjectId, TechniqueId } from "./vocabulary";
 
@@ -28,6 +30,7 @@ export interface Catalogue {
   readonly products: ReadonlyMap<ProductId, ProductClass>;
   readonly aids: ReadonlyMap<ProductId, Aid>;
   readonly conditions: ReadonlyMap<Condition, ConditionKind>;
+  readonly tools: ReadonlyMap<string, Tool>;
 }
 
 interface Lists {
@@ -38,6 +41,7 @@ interface Lists {
   readonly products: readonly ProductClass[];
   readonly aids: readonly Aid[];
   readonly conditions: readonly ConditionKind[];
+  readonly tools: readonly Tool[];
 }
 
 function keyed<K extends string, V extends { readonly id: K }>(kind: string, list: readonly V[]): ReadonlyMap<K, V> {
@@ -63,6 +67,7 @@ export function makeCatalogue(lists: Lists): Catalogue {
     products: keyed("products", lists.products),
     aids: keyed("aids", lists.aids),
     conditions: keyed("conditions", lists.conditions),
+    tools: keyed("tools", lists.tools),
   };
 }
 
@@ -74,6 +79,7 @@ export const STANDARD_LISTS: Lists = {
   products: [...PRIMERS, ...PAINTS, ...EFFECTS, ...CLEARS, ...KILN_COLOURS],
   aids: AIDS,
   conditions: CONDITION_KINDS,
+  tools: TOOLS,
 };
 
 /** The catalogue Nook Coat ships with. */

@@ -1,5 +1,6 @@
 import type { Catalogue } from "./catalogue";
 import type { SurfaceName } from "./object-kind";
+import type { Tool } from "./tool";
 import type { ZoneId } from "./vocabulary";
 
 /** What the screens need of the catalogue to name things and to offer choices; the engine keeps the rest. */
@@ -29,6 +30,7 @@ export interface Menu {
     readonly zones: readonly { readonly zone: ZoneId; readonly surface: SurfaceName }[];
   }[];
   readonly conditions: readonly { readonly id: string; readonly name: string }[];
+  readonly tools: readonly Pick<Tool, "name" | "techniques" | "roles" | "methods">[];
   readonly products: readonly { readonly id: string; readonly name: string; readonly means: string; readonly jobs: readonly string[]; readonly aid: boolean }[];
 }
 
@@ -53,6 +55,7 @@ export function menuOf(catalogue: Catalogue): Menu {
       parts: [...new Set([...one.zones.flatMap((zone) => zone.part ?? []), ...one.loose])],
       zones: one.zones.map(({ zone, surface }) => ({ zone, surface })),
     })),
+    tools: [...catalogue.tools.values()].map(({ name, techniques, roles, methods }) => ({ name, techniques, roles, methods })),
     conditions: [...catalogue.conditions.values()].map(({ id, name }) => ({ id, name })),
     products: [
       ...[...catalogue.products.values()].map(({ id, name, means, jobs }) => ({ id, name, means, jobs, aid: false })),

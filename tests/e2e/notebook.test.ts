@@ -35,6 +35,8 @@ describe("from three facts to a dated, printed plan", () => {
     const sheet = await extractText(new Uint8Array(await page.pdf()), { mergePages: true });
     expect(sheet.text).toMatch(/Prime: one coat of gesso/);
     expect(sheet.text).toMatch(/Wait 1–\d days/);
+    expect(sheet.text).toMatch(/dotting tools/);
+    expect(sheet.text).not.toMatch(/squeeze bottle/);
     expect(sheet.text).not.toMatch(/Settings|Back to the plan/);
     await page.getByRole("link", { name: "Back to the plan" }).click();
     await page.getByRole("link", { name: "Care card" }).click();

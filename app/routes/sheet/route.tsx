@@ -5,6 +5,7 @@ import { partsOfWork, stepNumbers } from "#core/coating/parts-of-work";
 import type { Candidate, Step } from "#core/coating/plan";
 import { doneTasks } from "#core/logbook/done-tasks";
 import type { Menu } from "#core/catalogue/menu";
+import { serves } from "#core/catalogue/tool";
 import { sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { CoatSection } from "~/components/coat-section/section";
@@ -68,6 +69,7 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
       steps.filter((step) => !shown.totals.products.includes(step.product) && step.role !== "cure" && step.role !== "unmask").map((step) => step.product),
     ),
   ];
+  const tools = menu.tools.filter((tool) => steps.some((step) => serves(tool, step))).map((tool) => tool.name);
   return (
     <section>
       <h2 className="text-lg">Have ready</h2>
@@ -79,6 +81,7 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
           </li>
         ))}
       </ul>
+      {tools.length > 0 && <p>Tools: {tools.join("; ")}.</p>}
       {aids.length > 0 && <p className="text-soft">Also, to: {aids.map((id) => nameIn(menu.products, id).toLowerCase()).join(", ")}.</p>}
     </section>
   );
