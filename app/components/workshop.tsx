@@ -1,6 +1,6 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
-import { useRevalidator } from "react-router";
+import { useFetchers, useRevalidator } from "react-router";
 import type * as HistoryClient from "~/store/history.client";
 import { USUAL_SETTINGS } from "#core/formats/records";
 import type { RoomRecord, SettingsRecord } from "#core/formats/records";
@@ -81,6 +81,29 @@ function usePreferences(history: HistoryState): Preferences {
   return preferences;
 }
 
+/** Takes back and does again, one at a time, and never before what she has just done is written. */
+function useSteps(module: HistoryModule | null, announce: (text: string) => void, after: () => void): (direction: "undo" | "redo") => void {
+  const writing = useFetchers().some((fetcher) => fetcher.state !== "idle");
+  const [wanted, setWanted] = useState<readonly ("undo" | "redo")[]>([]);
+  const running = useRef(false);
+  useEffect(() => {
+    const [direction] = wanted;
+    if (!direction || writing || !module || running.current) return;
+    running.current = true;
+    void module
+      .step(direction)
+      .then((text) => {
+        if (text) announce(text);
+        after();
+      })
+      .finally(() => {
+        running.current = false;
+        setWanted((before) => before.slice(1));
+      });
+  }, [wanted, writing, module, announce, after]);
+  return useCallback((direction) => setWanted((before) => [...before, direction]), []);
+}
+
 /** The theme stands on the document, and beside it in storage, so that the next page opens in it at once. */
 function useTheme(theme: SettingsRecord["theme"], known: boolean): void {
   useEffect(() => {
@@ -102,15 +125,7 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState("");
   useTheme(preferences.settings.theme, preferences.settings.rev > 0);
   const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
-  const step = useCallback(
-    (direction: "undo" | "redo") => {
-      void module?.step(direction).then((text) => {
-        if (text) announce(text);
-        void revalidate();
-      });
-    },
-    [module, announce, revalidate],
-  );
+  const step = useSteps(module, announce, () => void revalidate());
   const workshop = useMemo(() => ({ ...preferences, history, step, announce, said }), [preferences, history, step, announce, said]);
   return <Context value={workshop}>{children}</Context>;
 }

@@ -133,6 +133,7 @@ describe("everywhere", () => {
     await plan(page, DOTTED_PEBBLE);
     await page.keyboard.press("Control+k");
     await page.getByPlaceholder("A piece, a place, a thing to do").fill("sett");
+    await page.getByRole("option", { name: "Settings" }).waitFor();
     await axeClean(page);
     await page.keyboard.press("Enter");
     await page.getByRole("heading", { name: "Settings" }).waitFor();
@@ -148,6 +149,7 @@ describe("everywhere", () => {
     expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe("dim");
     await page.keyboard.press("Control+k");
     await page.getByPlaceholder("A piece, a place, a thing to do").fill("pebble with");
+    await page.getByRole("option", { name: "Smooth pebble with dots" }).waitFor();
     await page.keyboard.press("Enter");
     await planReady(page);
     await axeClean(page);

@@ -68,14 +68,14 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
       withRole(stack, "unmark").flatMap((off) => {
         const guide = [...withRole(stack, "mark")].reverse().find((mark) => mark.index < off.index);
         const over = colourBelow(stack, off).filter((lower) => !guide || lower.index > guide.index);
-        return over
-          .flatMap((lower) =>
-            shortWait(stack, lower, off, leastWaitMin(off, lower, stack) ?? 0, (short) => ({
-              words: under(lower, stack),
-              change: waitFix(off, short, "dry-through"),
-            })),
-          )
-          .slice(0, 1);
+        const short = (lower: StepFact) => (leastWaitMin(off, lower, stack) ?? 0) - (waitedBetween(stack, lower, off) ?? 0);
+        const [slowest] = [...over].sort((a, b) => short(b) - short(a));
+        return slowest
+          ? shortWait(stack, slowest, off, leastWaitMin(off, slowest, stack) ?? 0, (missing) => ({
+              words: under(slowest, stack),
+              change: waitFix(off, missing, "dry-through"),
+            }))
+          : [];
       }),
   },
   {

@@ -1,11 +1,12 @@
 import { productId } from "../../catalogue/ids";
+import type { Change } from "../change";
 import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
 import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
 import type { Rule } from "../rule";
 import { waitedBetween } from "../waits";
-import { asChange, heatSteps, rulesUnder, shortWait, suitable, under } from "./help";
+import { asChange, heatSteps, rulesUnder, shortWait, suitable, under, withoutOven } from "./help";
 
 /** Cone 06 is typical [from memory]; the label decides. */
 const FIRING = { kind: "kiln", temperatureC: 1000, holdMin: 10, start: "cold", cool: "inside" } as const;
@@ -20,6 +21,16 @@ function ovens(stack: StackFacts): readonly StepFact[] {
 /** Every film on the piece goes into the oven with it. */
 function filmsInOven(stack: StackFacts): readonly StepFact[] {
   return [...films(stack), ...stack.others.flatMap(films)];
+}
+
+/** A film the oven would spoil gives way: a colour to one that bakes, anything else is left out. */
+function heatSafe(stack: StackFacts, weak: StepFact): readonly Change[] {
+  const { technique } = weak.step;
+  const baked = suitable(
+    stack,
+    (product) => product.bakeable !== null && (technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(technique)),
+  );
+  return isColour(weak) && baked ? swap(weak, baked.id) : remove(weak);
 }
 
 /** Films in a zone that a use keeps bare for this reason, and their removal. */
@@ -54,7 +65,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
                 at: oven,
                 ...(weak ? { culprits: [oven, ...(stack.steps.includes(weak) ? [weak] : [])] } : {}),
                 words: { heat: String(temperatureC), what },
-                change: remove(oven),
+                change: limit !== null && limit >= temperatureC && weak ? heatSafe(stack, weak) : [...remove(oven), ...withoutOven(stack)],
               },
             ]
           : [];
@@ -131,7 +142,13 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     find: (stack) =>
       withRole(stack, "fire").flatMap((kiln) => {
         const paint = filmsBelow(stack, kiln).find((fact) => !fact.product!.kilnSafe);
-        return paint ? [{ at: kiln, culprits: [kiln, paint], words: under(paint, stack), change: remove(kiln) }] : [];
+        if (!paint) return [];
+        // With kiln colours on it too the kiln is right, and the paint is what has to change.
+        const raw = filmsBelow(stack, kiln).some((fact) => fact.product!.traits.includes("needs-firing"));
+        const { technique } = paint.step;
+        const fired = suitable(stack, (product) => (technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(technique)));
+        const change = !raw ? remove(kiln) : isColour(paint) && fired ? swap(paint, fired.id) : remove(paint);
+        return [{ at: kiln, culprits: [kiln, paint], words: under(paint, stack), change }];
       }),
   },
   {
@@ -202,7 +219,10 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
           at: last,
           culprits: [last],
           missing: last.step.role === "seal" ? [] : ["isolate", "lock", "seal"],
-          change: isFilm(last) && !isColour(last) ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats })) : [],
+          change:
+            isFilm(last) && !isColour(last) && !films(stack).some((fact) => fact.product!.rewettable)
+              ? asChange(hard, (id) => swap(last, id, { coats: stack.catalogue.products.get(id)!.coats }))
+              : [],
         },
       ];
     },

@@ -7,7 +7,7 @@ import type { Severity } from "../../catalogue/vocabulary";
 import type { Change } from "../change";
 import { coversField, films, filmsBelow, isClear, isFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
-import { aidStep } from "../fixes";
+import { aidStep, swap } from "../fixes";
 import { stepWord } from "../judge";
 import { waitedBetween } from "../waits";
 import type { Heading, Hit, Rule } from "../rule";
@@ -112,3 +112,18 @@ export function isBaked(stack: StackFacts): boolean {
 }
 
 export const asChange = (product: ProductClass | null, make: (id: ProductId) => readonly Change[]): readonly Change[] => (product ? make(product.id) : []);
+
+/** Paints that wear only once baked give way to ones that set by themselves. */
+export function withoutOven(stack: StackFacts): readonly Change[] {
+  const baked = films(stack).filter((fact) => fact.product!.bakeable && stack.zone.wears.some((wear) => !fact.product!.standsAlone[wear]));
+  return baked.flatMap((fact) => {
+    const airy = suitable(
+      stack,
+      (product) =>
+        product.grips.includes(stack.material.surface) &&
+        stack.zone.wears.every((wear) => product.standsAlone[wear]) &&
+        (fact.step.technique === undefined || product.techniques.includes(fact.step.technique)),
+    );
+    return asChange(airy, (id) => swap(fact, id));
+  });
+}

@@ -2,10 +2,9 @@ import { published } from "../../catalogue/provenance";
 import { remove, swap } from "../fixes";
 import { films, has, isFilm, isLoose } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
-import type { Change } from "../change";
 import type { Hit, Rule } from "../rule";
 import { filmsWhereBare } from "./heat";
-import { asChange, heatSteps, isFired, rulesUnder, suitable } from "./help";
+import { asChange, heatSteps, isFired, rulesUnder, suitable, withoutOven } from "./help";
 
 /** Another class for the same job that a child may use, put in its place; without one the step goes. */
 function forChildren(stack: StackFacts, fact: StepFact): Hit {
@@ -19,21 +18,6 @@ function forChildren(stack: StackFacts, fact: StepFact): Hit {
       (fact.step.technique === undefined || product.techniques.includes(fact.step.technique)),
   );
   return { at: fact, culprits: [fact], change: fact.product ? asChange(fits, (id) => swap(fact, id)) : remove(fact) };
-}
-
-/** Paints that wear only once baked give way to ones that set by themselves. */
-function withoutOven(stack: StackFacts): readonly Change[] {
-  const baked = films(stack).filter((fact) => fact.product!.bakeable && stack.zone.wears.some((wear) => !fact.product!.standsAlone[wear]));
-  return baked.flatMap((fact) => {
-    const airy = suitable(
-      stack,
-      (product) =>
-        product.grips.includes(stack.material.surface) &&
-        stack.zone.wears.every((wear) => product.standsAlone[wear]) &&
-        (fact.step.technique === undefined || product.techniques.includes(fact.step.technique)),
-    );
-    return asChange(airy, (id) => swap(fact, id));
-  });
 }
 
 function caution(

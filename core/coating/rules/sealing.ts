@@ -59,7 +59,9 @@ function sealOver(stack: StackFacts, last: StepFact) {
     const product = stack.catalogue.products.get(id)!;
     if (isClear(last) && last.step.role === "seal")
       return swap(last, id, { coats: product.coats, sheen: product.sheens.includes(stack.piece.finish) ? stack.piece.finish : product.sheens[0] });
-    return addAfter(stack, last, {
+    // After whatever is still to come off, never over it.
+    const anchor = [...withRole(stack, "unmark", "unmask", "sign"), last].sort((a, b) => a.index - b.index).at(-1)!;
+    return addAfter(stack, anchor, {
       role: "seal",
       product: id,
       coats: product.coats,
@@ -238,9 +240,10 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
           !films(stack).some((above) => above.index > fact.index && coversField(above) && (isColour(above) || above.product!.traits.includes("pale"))),
       );
       const sized = onBare(stack).find((fact) => fact.step.role === "size" && !fact.product!.traits.includes("pale"));
-      const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).at(-1) : undefined;
+      const shiny = (fact: StepFact) => fact.step.sheen === "gloss" || fact.product!.traits.includes("two-part");
+      const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).filter(shiny).at(-1) : undefined;
       if (!bare) return over ? [{ at: over, severity: "note" as const }] : [];
-      const glossy = bare.step.sheen === "gloss" || bare.product!.traits.includes("two-part");
+      const glossy = shiny(bare);
       const anchor = films(stack)[0]!;
       const size = suitable(stack, (product) => product.jobs.includes("size") && !product.traits.includes("pale"));
       return [

@@ -3,6 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { TechniqueId } from "#core/catalogue/vocabulary";
+import { applyChanges, changePiece } from "#core/coating/apply-changes";
 import { checkSteps } from "#core/coating/check-steps";
 import type { Candidate, Finding } from "#core/coating/plan";
 import { planPiece } from "#core/coating/planner/plan-piece";
@@ -118,4 +119,32 @@ test("damage is noticed: every kind tried twenty times or more, 98 % caught", ()
   }
   console.log(`seed ${SEED}: ${caught} of ${tried} caught\n${lines.join("\n")}`);
   expect(caught / tried).toBeGreaterThanOrEqual(LEAST_CAUGHT);
+});
+
+test("what is offered as a fix clears its finding and brings no stop, on all of that damage", () => {
+  const pick = seeded(SEED + 1);
+  const faults: string[] = [];
+  let tried = 0;
+  for (const { kind, spoil } of DAMAGES) {
+    let own = 0;
+    for (let round = 0; round < 4000 && own < 8; round += 1) {
+      const { piece: of, candidate } = SOUND[pick(SOUND.length)]!;
+      const spoilt = spoil(candidate.zones, completePiece(of, CATALOGUE).piece, pick);
+      if (!spoilt) continue;
+      own += 1;
+      const before = checkSteps(of, spoilt, CATALOGUE);
+      const stops = new Set(before.filter((one) => one.severity === "stop").map((one) => `${one.code}|${one.zone}`));
+      for (const finding of before) {
+        if (!finding.fix.change || finding.severity === "safety") continue;
+        tried += 1;
+        const after = checkSteps(changePiece(of, finding.fix.change), applyChanges(spoilt, finding.fix.change).zones, CATALOGUE);
+        if (after.some((one) => key(one) === key(finding) && one.message === finding.message))
+          faults.push(`${kind}: ${finding.code} is still there after its fix`);
+        for (const one of after)
+          if (one.severity === "stop" && !stops.has(`${one.code}|${one.zone}`)) faults.push(`${kind}: the fix of ${finding.code} brings ${one.code}`);
+      }
+    }
+  }
+  expect(tried).toBeGreaterThan(500);
+  expect(faults).toEqual([]);
 });
