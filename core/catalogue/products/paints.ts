@@ -46,7 +46,7 @@ export const PAINTS: readonly ProductClass[] = [
     film: { volumeSolidsPercent: 38, wetMicrons: 75, densityKgL: 1.2, contrastRatio: 0.82, body: "soft-dot" },
     drying: { touch: span(60), recoat: recoat(60), through: A_DAY_OR_TWO, cureDays: cureDays(21), minC: 10 },
     standsAlone: { wipe: 2 },
-    standsAloneBaked: { wipe: 3, rub: 3, washing: 2 },
+    standsAloneBaked: { wipe: 3, rub: 3, washing: 2, weather: 1 },
     maxTempC: 180,
     sheens: ["gloss"],
     weatherproof: true,

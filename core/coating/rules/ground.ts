@@ -165,7 +165,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         ? []
         : films(stack)
             .filter((fact) => fact.technique?.needsBody && fact.product!.film.body !== null && !holdsDot(fact.product!))
-            .map((fact) => ({ at: fact, change: asChange(another(stack, fact, holdsDot), (id) => swap(fact, id)) })),
+            .map((fact) => ({ at: fact, culprits: [fact], change: asChange(another(stack, fact, holdsDot), (id) => swap(fact, id)) })),
   },
   {
     code: "coats-do-not-hide",
@@ -325,6 +325,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         )
         .map((fact) => ({
           at: fact,
+          culprits: [fact],
           change: asChange(
             another(stack, fact, (product) => product.drying.by === "evaporation" && holdsDot(product)),
             (id) => swap(fact, id),

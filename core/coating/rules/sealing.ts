@@ -155,6 +155,8 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
         return [
           {
             at: fact,
+            culprits: [lower, fact],
+            missing: ["sand", "isolate", "mark", "lock"],
             words: under(lower, stack),
             change: [...addBefore(stack, fact, aidStep("sand", "scuffing")), ...addBefore(stack, fact, aidStep("dust-off", "dry-brush"))],
           },
@@ -201,7 +203,10 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
           const locked = above.some((over) => over.step.role !== "seal") || above.length > 1;
           if (locked) return [];
           const wetBelow = filmsBelow(stack, fact).some((below) => below.product!.rewettable);
-          const lock = suitable(stack, (product) => product.jobs.includes("lock") && (!wetBelow || product.methods[0] === "spray"));
+          // With no seal above it the lock is the last film, and has to stand what the zone meets.
+          const isLast = !seals(stack).some((seal) => seal.index > fact.index);
+          const stands = (product: ProductClass) => !isLast || stack.zone.wears.every((wear) => product.resists[wear] !== undefined);
+          const lock = suitable(stack, (product) => product.jobs.includes("lock") && (!wetBelow || product.methods[0] === "spray") && stands(product));
           return [{ at: fact, change: asChange(lock, (id) => addAfter(stack, fact, { role: "lock", product: id, coats: 1 })) }];
         }),
   },
@@ -285,7 +290,11 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       stack.uses.some((use) => use.sun)
         ? films(stack)
             .filter((fact) => fact.product!.traits.includes("yellows-in-sun"))
-            .map((fact) => ({ at: fact, change: asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })) }))
+            .map((fact) => ({
+              at: fact,
+              culprits: [fact],
+              change: asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })),
+            }))
         : [],
   },
   {

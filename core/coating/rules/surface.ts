@@ -1,3 +1,4 @@
+import type { Role } from "../../catalogue/vocabulary";
 import { practice } from "../../catalogue/provenance";
 import { days } from "../../units/duration";
 import { lightness, LIGHT_ABOVE } from "../../film/colour";
@@ -12,6 +13,9 @@ import { addCleaning, asChange, cleanedOf, firstFilm, isOutdoors, onBare, rulesU
 
 /** Cement cures in about four weeks [common practice]. */
 const CEMENT_CURES = practice(days(28));
+
+/** Steps that could have given the bare or old surface a hold. */
+const KEYING: readonly Role[] = ["sand", "fill", "size", "prime", "base"];
 
 function without(stack: StackFacts, id: string) {
   return setPiece(
@@ -132,6 +136,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         return [
           {
             at: fact,
+            culprits: [fact, below],
+            missing: ["size", "prime"],
             words: under(below, stack),
             severity: isOutdoors(stack) ? ("stop" as const) : ("warn" as const),
             change: asChange(size, (id) => addBefore(stack, fact, { role: "size", product: id, coats: 1 })),
@@ -160,6 +166,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
           return [
             {
               at: fact,
+              culprits: [fact],
+              missing: KEYING,
               change: [...addBefore(stack, fact, aidStep("sand", "scuffing")), ...addBefore(stack, fact, aidStep("dust-off", stack.material.dustOff))],
             },
           ];
@@ -173,6 +181,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         return [
           {
             at: fact,
+            culprits: [fact],
+            missing: KEYING,
             change: asChange(holding, (id) =>
               isColour(fact) && !coversField(fact) ? swap(fact, id) : addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
             ),
@@ -305,7 +315,12 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
       const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
       return [
-        { at: light, change: asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))) },
+        {
+          at: light,
+          culprits: [light],
+          missing: ["size", "prime"] as const,
+          change: asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
+        },
       ];
     },
   },
