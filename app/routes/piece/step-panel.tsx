@@ -55,7 +55,7 @@ const NOTICEABLE_DAYS = 0.5;
 /** What a substitute brings, in a few words. */
 function bringing(one: Substitute, step: Step): string {
   const said = [
-    ...(one.coats !== step.coats ? [`${one.coats} coats instead of ${step.coats}`] : []),
+    ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
     ...(one.durability > NOTICEABLE_WEAR ? ["wears longer"] : one.durability < -NOTICEABLE_WEAR ? ["wears less long"] : []),
     ...(one.readyDays > NOTICEABLE_DAYS
       ? [`${sayDuration(one.readyDays * 1440)} later`]

@@ -1,7 +1,7 @@
 import type { StepId } from "../../catalogue/ids";
 import { coatsToHide } from "../../film/hiding";
 import { freeStepId } from "../apply-changes";
-import { coversField, isColour, spectrumBeneath, stackFacts } from "../facts";
+import { coversField, isColour, isFineLine, spectrumBeneath, stackFacts } from "../facts";
 import type { StackFacts } from "../facts";
 import type { StepChoice } from "../plan";
 import { fillWaits } from "../waits";
@@ -53,7 +53,8 @@ function withCoats(stack: StackFacts): readonly StepChoice[] {
     const drawn = fact.product?.methods[0] === "pen" || fact.product?.methods[0] === "tool";
     // A line from a nozzle or a pen is even; a brushed film has its thin spots.
     const enough = coatsToHide(colour, ratio, spectrumBeneath(stack, fact), drawn ? "mean" : "thin-spot");
-    const most = coversField(fact) ? enough : Math.min(drawn ? MOST_LINE_COATS : MOST_MOTIF_COATS, enough);
+    const fine = drawn || isFineLine(fact);
+    const most = coversField(fact) ? enough : Math.min(fine ? MOST_LINE_COATS : MOST_MOTIF_COATS, enough);
     return { ...fact.step, coats: Math.max(coats ?? 1, most) };
   });
 }

@@ -13,6 +13,7 @@ import {
   coversField,
   films,
   hidingFilm,
+  isFineLine,
   PALE_GROUND,
   spectrumBeneath,
   filmsBelow,
@@ -183,9 +184,11 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const enough = coatsToHide(colour, film.contrastRatio, beneath, drawn ? "mean" : "thin-spot");
         const field = coversField(fact);
         if (!field && fact.product!.traits.includes("needs-firing")) return [];
-        if (coats >= enough || (!field && coats >= (drawn ? LINE_COATS : MOTIF_COATS))) return [];
+        if (coats >= enough || (!field && coats >= (drawn || isFineLine(fact) ? LINE_COATS : MOTIF_COATS))) return [];
         const words = { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: enough >= MOST_COATS ? "more than she will lay" : String(enough) };
-        const change = underlaid(stack, fact, film, beneath, enough) ?? set(fact, "coats", field ? enough : Math.min(drawn ? LINE_COATS : MOTIF_COATS, enough));
+        const change =
+          underlaid(stack, fact, film, beneath, enough) ??
+          set(fact, "coats", field ? enough : Math.min(drawn || isFineLine(fact) ? LINE_COATS : MOTIF_COATS, enough));
         const plain = field && grinning({ ...film, coats }, beneath) >= GRINS_FROM.value;
         return [{ at: fact, words, change, severity: plain ? ("warn" as const) : ("note" as const) }];
       }),
