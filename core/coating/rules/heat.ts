@@ -52,7 +52,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     when: "a film or the piece itself cannot take the bake",
     message: "{step} at {heat} °C is too much for {what}",
     why: "it softens, browns, cracks or gives off fumes",
-    fix: "Take another route: let it cure in the air.",
+    fix: "Take paint that is made to bake and leave out what is not, or let it all cure in the air.",
     find: (stack) =>
       ovens(stack).flatMap((oven) => {
         const temperatureC = oven.step.heat?.temperatureC ?? 163;
