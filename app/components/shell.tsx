@@ -1,5 +1,5 @@
 import { Dialog } from "radix-ui";
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
@@ -44,14 +44,16 @@ function useKeys(open: (what: "palette" | "shortcuts") => void): void {
   }, [navigate, open, step]);
 }
 
-/** A new page takes the focus, so that it is read from its top; what moved within one page stays. */
+/** A new page takes the focus, so that it is read from its top; hands that are in the page already are left where they are. */
 function useFocusOnPage(): void {
   const { pathname } = useLocation();
   const first = useRef(pathname);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (first.current === pathname) return;
     first.current = pathname;
-    document.getElementById("page")?.focus({ preventScroll: true });
+    const page = document.getElementById("page");
+    if (document.activeElement !== page && page?.contains(document.activeElement)) return;
+    page?.focus({ preventScroll: true });
   }, [pathname]);
 }
 
