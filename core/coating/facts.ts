@@ -149,14 +149,6 @@ export function coversField(fact: StepFact): boolean {
   return isFilm(fact) && !isLoose(fact) && (fact.technique === null || (fact.step.coverage ?? fact.technique.coverage.value) >= 0.95);
 }
 
-/** Share of the area below which a technique draws lines rather than fills: letters and outlines. */
-const LINES_COVER = 0.15;
-
-/** Letters and outlines: drawn once and gone over once at most, whatever with. */
-export function isFineLine(fact: StepFact): boolean {
-  return fact.technique !== null && (fact.step.coverage ?? fact.technique.coverage.value) < LINES_COVER;
-}
-
 /** What a white ground looks like; the screen's white stands for the whitest paint. */
 export const PALE_GROUND = "#f8f5ec";
 

@@ -1,7 +1,7 @@
 import type { StepId } from "../../catalogue/ids";
-import { coatsToHide } from "../../film/hiding";
 import { freeStepId } from "../apply-changes";
-import { coversField, isColour, isFineLine, spectrumBeneath, stackFacts } from "../facts";
+import { coatsWanted } from "../coats-wanted";
+import { stackFacts } from "../facts";
 import type { StackFacts } from "../facts";
 import type { StepChoice } from "../plan";
 import { fillWaits } from "../waits";
@@ -35,27 +35,11 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   ];
 }
 
-/** Nobody goes over a motif more often than this, nor over a drawn line. */
-const MOST_MOTIF_COATS = 4;
-const MOST_LINE_COATS = 2;
-
-/**
- * Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice. Dots are thick
- * enough as they are, and what is blended wet is laid once.
- */
+/** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice. */
 function withCoats(stack: StackFacts): readonly StepChoice[] {
   return stack.steps.map((fact) => {
-    const { colour, coats, marks } = fact.step;
-    const ratio = fact.product?.film.contrastRatio ?? null;
-    if (colour === undefined || ratio === null || !isColour(fact) || marks || fact.technique?.while === "wet") return fact.step;
-    // Kiln colours are judged fired, by practice: one or two coats for an accent.
-    if (fact.product!.traits.includes("needs-firing") && !coversField(fact)) return { ...fact.step, coats: Math.min(coats ?? 1, MOST_LINE_COATS) };
-    const drawn = fact.product?.methods[0] === "pen" || fact.product?.methods[0] === "tool";
-    // A line from a nozzle or a pen is even; a brushed film has its thin spots.
-    const enough = coatsToHide(colour, ratio, spectrumBeneath(stack, fact), drawn ? "mean" : "thin-spot");
-    const fine = drawn || isFineLine(fact);
-    const most = coversField(fact) ? enough : Math.min(fine ? MOST_LINE_COATS : MOST_MOTIF_COATS, enough);
-    return { ...fact.step, coats: Math.max(coats ?? 1, most) };
+    const wanted = coatsWanted(stack, fact);
+    return wanted ? { ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid) } : fact.step;
   });
 }
 

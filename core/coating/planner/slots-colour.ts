@@ -115,7 +115,7 @@ export function guides(context: ZoneContext): Slot | null {
 
 /** Coats by practice: kiln colour takes two for dots and one for an accent; a pen line is drawn once. */
 function coatsOf(product: ProductClass, technique: Technique, marks: ZoneLayer["marks"]): number {
-  if (product.traits.includes("needs-firing") && marks) return Math.min(2, product.coats);
+  if (product.traits.includes("needs-firing") && (marks || technique.coverage.value < 0.95)) return Math.min(marks ? 2 : 1, product.coats);
   if (marks || product.methods[0] === "pen" || technique.coverage.value < 0.2) return Math.min(1, product.coats);
   return technique.while === "wet" ? 1 : product.coats;
 }

@@ -1,14 +1,12 @@
 import { productId } from "../../catalogue/ids";
-import { memory } from "../../catalogue/provenance";
 import { plainZone } from "../../catalogue/vocabulary";
 import type { Wear } from "../../catalogue/use";
+import { FIRING } from "../firing";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
 import type { Option, Slot } from "./draft";
 
-/** Cone 06, °C; check a pyrometric cone table. */
-const KILN_C = memory(1000);
 const NONE: Option = { key: "none", steps: [] };
 const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",
@@ -109,7 +107,7 @@ export function firing(context: ZoneContext): Slot | null {
     role: "fire",
     phase: PHASE.heat,
     group: "fire",
-    heat: { kind: "kiln", temperatureC: KILN_C.value, holdMin: 10, start: "cold", cool: "inside" },
+    heat: FIRING.value,
     because: because("fired", "only the kiln turns kiln colours and glaze into glass"),
     checks: ["Fire to your glaze's label, on a body it is made for: pyrometric cone 06, about 1 000 °C, is typical.", "No glaze on what stands on the shelf."],
   });

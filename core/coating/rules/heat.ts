@@ -1,5 +1,6 @@
 import { productId } from "../../catalogue/ids";
 import type { Change } from "../change";
+import { FIRING } from "../firing";
 import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
 import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
@@ -7,9 +8,6 @@ import { stepWord } from "../judge";
 import type { Rule } from "../rule";
 import { waitedBetween } from "../waits";
 import { asChange, heatSteps, rulesUnder, shortWait, suitable, under, withoutOven } from "./help";
-
-/** Cone 06 is typical [from memory]; the label decides. */
-const FIRING = { kind: "kiln", temperatureC: 1000, holdMin: 10, start: "cold", cool: "inside" } as const;
 
 /** Below this a film on a tray marks under a hot cup, °C [from memory]. */
 const HOT_CUP_C = 80;
@@ -162,7 +160,9 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
       const raw = films(stack).find((fact) => fact.product!.traits.includes("needs-firing"));
       if (!raw || withRole(stack, "fire").length > 0) return [];
       const top = stack.steps.at(-1)!;
-      return [{ at: raw, culprits: [raw], missing: ["fire"], change: addAfter(stack, top, { ...aidStep("fire", "kiln-fire"), heat: FIRING, group: "fire" }) }];
+      return [
+        { at: raw, culprits: [raw], missing: ["fire"], change: addAfter(stack, top, { ...aidStep("fire", "kiln-fire"), heat: FIRING.value, group: "fire" }) },
+      ];
     },
   },
   {

@@ -127,3 +127,28 @@ export function withoutOven(stack: StackFacts): readonly Change[] {
     return asChange(airy, (id) => swap(fact, id));
   });
 }
+
+/** Another class that does the same work with the same technique on this surface. */
+export function another(stack: StackFacts, fact: StepFact, fits: (product: ProductClass) => boolean): ProductClass | null {
+  const { technique, role } = fact.step;
+  return suitable(
+    stack,
+    (product) =>
+      product.id !== fact.step.product &&
+      product.grips.includes(stack.material.surface === "slick" ? "slick" : stack.material.surface) &&
+      fits(product) &&
+      (technique === undefined
+        ? product.jobs.includes(role === "base" ? "colour" : "decorate")
+        : product.techniques.includes(technique) && product.jobs.includes("decorate")),
+  );
+}
+
+/** All that is known to pass before a step from the start of the stack. */
+export function wholeWait(stack: StackFacts, fact: StepFact): number | undefined {
+  const start = stack.steps[0];
+  if (!start) return undefined;
+  const first = start.step.waitBefore;
+  if (first === undefined) return undefined;
+  const rest = start === fact ? 0 : waitedBetween(stack, start, fact);
+  return rest === undefined ? undefined : (first?.min ?? 0) + rest;
+}

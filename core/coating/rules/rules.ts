@@ -1,11 +1,27 @@
 import type { Rule } from "../rule";
+import { BODY_RULES } from "./bodies";
+import { COLOUR_RULES } from "./colour";
 import { GROUND_RULES } from "./ground";
 import { GUIDE_RULES } from "./guides";
 import { HEAT_RULES } from "./heat";
+import { LOCKING_RULES } from "./locking";
 import { PEOPLE_RULES } from "./people";
 import { ROOM_RULES } from "./room";
 import { SEALING_RULES } from "./sealing";
+import { SOIL_RULES } from "./soil";
 import { SURFACE_RULES } from "./surface";
 
 /** Every rule of the trade the engine judges by, in the order of the work. */
-export const RULES: readonly Rule[] = [...SURFACE_RULES, ...GROUND_RULES, ...GUIDE_RULES, ...SEALING_RULES, ...HEAT_RULES, ...PEOPLE_RULES, ...ROOM_RULES];
+export const RULES: readonly Rule[] = [
+  ...SOIL_RULES,
+  ...SURFACE_RULES,
+  ...GROUND_RULES,
+  ...COLOUR_RULES,
+  ...GUIDE_RULES,
+  ...LOCKING_RULES,
+  ...SEALING_RULES,
+  ...BODY_RULES,
+  ...HEAT_RULES,
+  ...PEOPLE_RULES,
+  ...ROOM_RULES,
+];

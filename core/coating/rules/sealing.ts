@@ -3,14 +3,12 @@ import { memory } from "../../catalogue/provenance";
 import type { Wear } from "../../catalogue/use";
 import type { Role } from "../../catalogue/vocabulary";
 import { DARK_BELOW, lightness } from "../../film/colour";
-import { MIN_PER_DAY } from "../../units/duration";
-import { addAfter, addBefore, aidStep, remove, set, setPiece, swap, waitFix } from "../fixes";
-import { coversField, films, filmsBelow, has, isClear, isColour, isFilm, isLoose, isWorkedWet, lastFilm, withRole } from "../facts";
+import { addAfter, remove, set, swap } from "../fixes";
+import { coversField, films, filmsBelow, isClear, isColour, isFilm, isLoose, lastFilm, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { stepWord } from "../judge";
 import type { Rule } from "../rule";
-import { bodyDryMin, leastWaitMin, waitedBetween } from "../waits";
-import { asChange, clears, isBaked, isOutdoors, onBare, rulesUnder, seals, shortWait, suitable, under } from "./help";
+import { asChange, clears, isBaked, rulesUnder, seals, suitable, under } from "./help";
 
 const WEAR_WORDS: Record<Wear, string> = {
   wipe: "wiping",
@@ -72,97 +70,10 @@ function sealOver(stack: StackFacts, last: StepFact) {
 
 /** Months a clear sealer keeps once it is open. */
 const CLEARS_KEEP = memory(24);
-/** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */
-const SEAT_TAKES = memory(200);
 
 const AT_HOME: readonly Wear[] = ["wipe"];
 
 export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
-  {
-    code: "brush-over-rewettable",
-    severity: "stop",
-    when: "anything wet is brushed over a layer that stays water-soluble",
-    message: "{step} brushed over {under} takes it off",
-    why: "the layer below dissolves again in water and comes away with the brush",
-    fix: "Mist a solvent-borne clear spray over it first, or instead.",
-    find: (stack) =>
-      films(stack).flatMap((fact) => {
-        const below = [...filmsBelow(stack, fact)].reverse();
-        const stopAt = below.findIndex((lower) => has(lower, "lock") && lower.product!.methods[0] === "spray");
-        const bare = (stopAt < 0 ? below : below.slice(0, stopAt)).find((lower) => lower.product!.rewettable || lower.product!.traits.includes("ink"));
-        if (!bare || !isWorkedWet(fact) || fact.product!.rewettable) return [];
-        const severity = bare.product!.rewettable ? ("stop" as const) : ("warn" as const);
-        const spray = suitable(
-          stack,
-          (product) =>
-            product.jobs.includes("lock") &&
-            product.methods[0] === "spray" &&
-            (!isClear(fact) || stack.zone.wears.every((wear) => product.resists[wear] !== undefined)),
-        );
-        return [
-          {
-            at: fact,
-            culprits: [fact, bare],
-            words: under(bare, stack),
-            severity,
-            change: asChange(spray, (id) => (isClear(fact) ? swap(fact, id, { coats: 3 }) : addBefore(stack, fact, { role: "lock", product: id, coats: 2 }))),
-          },
-        ];
-      }),
-  },
-  {
-    code: "solvent-lifts",
-    when: "a solvent spray or resin goes over pens before they are dry through",
-    message: "{step} may dissolve {under}",
-    why: "a wet pass of solvent moves ink and crazes young acrylic",
-    fix: "Wait a day; then two or three dry, misty passes from a distance; test on a scrap.",
-    find: (stack) =>
-      films(stack)
-        .filter((fact) => isClear(fact) && fact.product!.carrier !== "water" && !isLoose(fact))
-        .flatMap((fact) =>
-          filmsBelow(stack, fact)
-            .filter((lower) => lower.product!.methods[0] === "pen")
-            .slice(-1)
-            .flatMap((lower) =>
-              shortWait(stack, lower, fact, lower.product!.drying.through?.typical ?? MIN_PER_DAY, (short) => ({
-                words: under(lower, stack),
-                change: waitFix(fact, short, "dry-through"),
-              })),
-            ),
-        ),
-  },
-  {
-    code: "window-shut",
-    when: "the next coat comes after the product's recoat window has shut",
-    message: "{step} comes too late over {under}",
-    why: "it has hardened past the point where the next coat bites into it",
-    fix: "Wash it and scuff it dull first.",
-    find: (stack) =>
-      films(stack).flatMap((fact) => {
-        const lower = filmsBelow(stack, fact).at(-1);
-        const until = lower?.product?.drying.recoat?.untilMin ?? null;
-        if (
-          !lower ||
-          until === null ||
-          (has(lower, "fill") && lower.step.role === "fill" && stack.steps.slice(lower.index, fact.index).some((one) => one.aid?.givesKey))
-        )
-          return [];
-        const waited = waitedBetween(stack, lower, fact);
-        if (waited === undefined || waited <= until) return [];
-        const reopens = lower.product!.drying.through?.typical ?? Infinity;
-        const scuffed = stack.steps.slice(lower.index, fact.index).some((one) => one.aid?.givesKey);
-        if (scuffed || waited >= reopens * 0.75) return [];
-        return [
-          {
-            at: fact,
-            culprits: [lower, fact],
-            missing: ["sand", "isolate", "mark", "lock"],
-            words: under(lower, stack),
-            change: [...addBefore(stack, fact, aidStep("sand", "scuffing")), ...addBefore(stack, fact, aidStep("dust-off", "dry-brush"))],
-          },
-        ];
-      }),
-  },
   {
     code: "late-coat-unsealed",
     when: "a coat added after the seal meets wear or wet",
@@ -187,98 +98,6 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
         },
       ];
     },
-  },
-  {
-    code: "loose-not-locked",
-    severity: "stop",
-    when: "glitter or powder is not locked before the last seal",
-    message: "{step} on the {zone} is not locked before the last seal",
-    why: "the sealer's brush or spray carries loose particles all over the piece",
-    fix: "Lay a thin size coat over it and let it dry; crystals go on after the last coat.",
-    find: (stack) =>
-      films(stack)
-        .filter((fact) => isLoose(fact) && fact.step.technique !== "crystals")
-        .flatMap((fact) => {
-          const above = clears(stack).filter((over) => over.index > fact.index);
-          const locked = above.some((over) => over.step.role !== "seal") || above.length > 1;
-          if (locked) return [];
-          const wetBelow = filmsBelow(stack, fact).some((below) => below.product!.rewettable);
-          // With no seal above it the lock is the last film, and has to stand what the zone meets.
-          const isLast = !seals(stack).some((seal) => seal.index > fact.index);
-          const stands = (product: ProductClass) => !isLast || stack.zone.wears.every((wear) => product.resists[wear] !== undefined);
-          const lock = suitable(stack, (product) => product.jobs.includes("lock") && (!wetBelow || product.methods[0] === "spray") && stands(product));
-          return [{ at: fact, change: asChange(lock, (id) => addAfter(stack, fact, { role: "lock", product: id, coats: 1 })) }];
-        }),
-  },
-  {
-    code: "seal-too-early",
-    when: "a sealer goes on before the thickest mark is dry through",
-    message: "{step} goes on before {under} is dry right through",
-    why: "water and solvent shut in under a clear film cloud it and keep it soft",
-    fix: "Wait a full day or two; the thickest mark decides.",
-    find: (stack) =>
-      seals(stack).flatMap((seal) => {
-        const outstanding = (lower: StepFact) => (leastWaitMin(seal, lower, stack) ?? 0) - (waitedBetween(stack, lower, seal) ?? 0);
-        const [slowest] = filmsBelow(stack, seal)
-          .filter((lower) => isColour(lower) && !isLoose(lower))
-          .sort((a, b) => outstanding(b) - outstanding(a));
-        if (!slowest) return [];
-        return shortWait(stack, slowest, seal, leastWaitMin(seal, slowest, stack) ?? 0, (short) => ({
-          words: under(slowest, stack),
-          change: waitFix(seal, short, "dry-through"),
-        }));
-      }),
-  },
-  {
-    code: "resin-darkens-bare",
-    when: "resin or gloss lies on bare stone that is to stay light",
-    message: "{step} will darken the bare {material}",
-    why: "any clear film fills the pores, as water does, and the stone looks wet",
-    fix: "Size it first, which keeps it lighter (test on the back), or lay an opaque ground under the motif.",
-    provenance: { kind: "published", source: "Lekner & Dorf, Why some things are darker when wet, 1988; the size as a remedy is common practice" },
-    find: (stack) => {
-      if (!stack.material.traits.includes("darkens-under-film")) return [];
-      const bare = onBare(stack).find(
-        (fact) =>
-          isClear(fact) &&
-          fact.step.role !== "size" &&
-          !films(stack).some((above) => above.index > fact.index && coversField(above) && (isColour(above) || above.product!.traits.includes("pale"))),
-      );
-      const sized = onBare(stack).find((fact) => fact.step.role === "size" && !fact.product!.traits.includes("pale"));
-      const shiny = (fact: StepFact) => fact.step.sheen === "gloss" || fact.product!.traits.includes("two-part");
-      const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).filter(shiny).at(-1) : undefined;
-      if (!bare) return over ? [{ at: over, severity: "note" as const }] : [];
-      const glossy = shiny(bare);
-      const anchor = films(stack)[0]!;
-      const size = suitable(stack, (product) => product.jobs.includes("size") && !product.traits.includes("pale"));
-      return [
-        {
-          at: bare,
-          severity: glossy ? ("warn" as const) : ("note" as const),
-          change: asChange(size, (id) => addBefore(stack, anchor, { role: "size", product: id, coats: 1 })),
-        },
-      ];
-    },
-  },
-  {
-    code: "resin-over-damp",
-    severity: "stop",
-    when: "resin goes over a piece that is not dry",
-    message: "{step} goes over the {zone} while it is still damp",
-    why: "resin turns milky on damp, and water under it lifts it off",
-    fix: "Let it dry right through first.",
-    find: (stack) =>
-      films(stack)
-        .filter((fact) => fact.product!.traits.includes("two-part"))
-        .flatMap((fact) => {
-          const wetted = stack.steps
-            .slice(0, fact.index)
-            .filter((lower) => lower.aid && lower.aid.wets !== "no")
-            .at(-1);
-          if (!wetted) return [];
-          const needed = bodyDryMin(stack, wetted, "typical");
-          return shortWait(stack, wetted, fact, needed / 2, () => ({ change: waitFix(fact, needed, "dry-body") }));
-        }),
   },
   {
     code: "resin-in-sun",
@@ -369,63 +188,6 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
         }),
   },
   {
-    code: "sealed-pot-inside-bare",
-    severity: "stop",
-    when: "a planter is sealed outside and bare inside",
-    message: "the {zone} is sealed and the inside is bare",
-    why: "water from the soil moves through the wall and pushes the outside film off",
-    fix: "Seal the inside too, or stand the plant in a liner pot.",
-    find: (stack) => {
-      const contents = stack.zones.find((zone) => zone.template.exposure === "contents" && zone.wears.includes("wet-soil"));
-      const last = lastFilm(stack);
-      if (
-        !contents ||
-        !last ||
-        !stack.material.traits.includes("water-moves-through") ||
-        stack.zone.template.exposure !== "seen" ||
-        !stack.zone.template.decorated
-      )
-        return [];
-      const inside = stack.others.find((other) => other.zone.zone === contents.zone);
-      const wanted = stack.piece.decoration.bareZones.includes(contents.zone);
-      if (!inside) return wanted ? [{ at: last, change: setPiece("decoration.bareZones", []) }] : [{ at: last, unknown: "If the inside is left bare" }];
-      if (films(inside).some((fact) => fact.product!.resists["wet-soil"])) return [];
-      const sealer = suitable(stack, (product) => product.resists["wet-soil"] !== undefined && product.grips.includes(stack.material.surface));
-      const inFilm = lastFilm(inside);
-      return [
-        {
-          at: last,
-          change: asChange(sealer, (id) => [
-            { op: "add", zone: contents.zone, at: inFilm ? { after: inFilm.step.id } : { start: true }, step: { role: "seal", product: id, coats: 2 } },
-          ]),
-        },
-      ];
-    },
-  },
-  {
-    code: "freeze-thaw",
-    ofPiece: true,
-    when: "terracotta stands out in frost",
-    message: "frost can split {piece}, whatever is on it",
-    why: "water in the wall swells as it freezes; no coating keeps it all out",
-    fix: "Bring it in before the first frost.",
-    find: (stack) => (stack.material.traits.includes("frost-shatters") && isOutdoors(stack) && lastFilm(stack) ? [{ at: null }] : []),
-  },
-  {
-    code: "glue-on-film",
-    when: "a part is glued on paint or varnish",
-    message: "{step} goes on {under}, not on the bare {material}",
-    why: "the joint is only as strong as the film under the glue",
-    fix: "Keep a flat spot bare for the glue, and glue after sealing.",
-    find: (stack) =>
-      withRole(stack, "assemble").flatMap((fact) => {
-        const below = filmsBelow(stack, fact).at(-1);
-        // An act of the whole piece is done on the spot that was kept bare, not on this zone.
-        if (fact.step.group !== undefined && stack.zone.template.exposure !== "joint") return [];
-        return fact.aid && below ? [{ at: fact, words: under(below, stack), change: remove(fact) }] : [];
-      }),
-  },
-  {
     code: "coat-over-coat-unused",
     severity: "note",
     when: "two different sealers of the same kind are brushed one over the other",
@@ -440,22 +202,6 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     },
   },
   {
-    code: "gypsum-wet-use",
-    severity: "stop",
-    ofPiece: true,
-    when: "gypsum stands in wet soil, outdoors, or is washed",
-    message: "{material} does not stand water: {piece} would soften and crumble",
-    why: "gypsum dissolves in water, about 2 g in a litre, and no film keeps all of it out",
-    fix: "Cast it in cement, or keep it dry and indoors.",
-    provenance: { kind: "published", source: "solubility of CaSO4·2H2O, about 2 g/L: CRC Handbook of Chemistry and Physics" },
-    find: (stack) => {
-      const wet = stack.zones.some((zone) => zone.wears.some((wear) => wear === "weather" || wear === "wet-soil" || wear === "washing"));
-      return wet && stack.material.traits.includes("dissolves") && lastFilm(stack)
-        ? [{ at: null, culprits: [], change: setPiece("material", "concrete-cast") }]
-        : [];
-    },
-  },
-  {
     code: "old-sealer",
     severity: "note",
     when: "a clear sealer was opened longer ago than it keeps",
@@ -466,23 +212,5 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       clears(stack)
         .filter((fact) => (fact.product!.own?.openedMonths ?? 0) > CLEARS_KEEP.value)
         .map((fact) => ({ at: fact, words: { months: String(fact.product!.own!.openedMonths) } })),
-  },
-  {
-    code: "lid-seat-tight",
-    severity: "note",
-    when: "a lid and its box are both coated thickly where they meet",
-    message: "coats on lid and box build up where the lid sits",
-    why: "two films meet in the seat; a tight lid sticks, and pulls paint off when it is opened",
-    fix: "Keep the seat bare, or thin there; wax it when all is hard.",
-    find: (stack) => {
-      const box = stack.others.find((other) => other.zone.zone === "body");
-      if (stack.zone.zone !== "lid" || !box) return [];
-      const build = (one: StackFacts) =>
-        films(one).reduce(
-          (sum, fact) => sum + ((fact.product!.film.wetMicrons ?? 0) * (fact.product!.film.volumeSolidsPercent ?? 0) * (fact.step.coats ?? 1)) / 100,
-          0,
-        );
-      return build(stack) + build(box) > SEAT_TAKES.value ? [{ at: lastFilm(stack) }] : [];
-    },
   },
 ]);

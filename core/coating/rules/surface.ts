@@ -2,33 +2,19 @@ import type { Role } from "../../catalogue/vocabulary";
 import { practice } from "../../catalogue/provenance";
 import { days } from "../../units/duration";
 import { lightness, LIGHT_ABOVE } from "../../film/colour";
-import { addAfter, addBefore, aidStep, remove, setPiece, swap, waitFix } from "../fixes";
-import { coversField, filmsBelow, films, has, isColour, isFilm, isLoose, isWaterborne, withRole } from "../facts";
+import { addAfter, addBefore, aidStep, setPiece, swap, waitFix } from "../fixes";
+import { coversField, filmsBelow, films, has, isColour, isLoose, isWaterborne, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import type { Change } from "../change";
 import { zoneWord } from "../judge";
-import type { Hit, Rule } from "../rule";
-import { bodyDryMin, waitedBetween } from "../waits";
-import { addCleaning, asChange, cleanedOf, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
+import type { Rule } from "../rule";
+import { wholeWait, asChange, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
 
 /** Cement cures in about four weeks [common practice]. */
 const CEMENT_CURES = practice(days(28));
 
 /** Steps that could have given the bare or old surface a hold. */
 const KEYING: readonly Role[] = ["sand", "fill", "size", "prime", "base"];
-
-function without(stack: StackFacts, id: string) {
-  return setPiece(
-    "conditions",
-    stack.piece.conditions.filter((condition) => condition !== id),
-  );
-}
-
-function soiled(stack: StackFacts, soil: Parameters<typeof cleanedOf>[1], adds: readonly string[]): readonly Hit[] {
-  const first = firstFilm(stack);
-  const carries = stack.conditions.some((condition) => condition.soil === soil);
-  return first && carries && !cleanedOf(stack, soil) ? [{ at: first, change: addCleaning(stack, adds) }] : [];
-}
 
 function uneven(stack: StackFacts): boolean {
   return stack.material.traits.includes("bumpy") || stack.conditions.some((condition) => condition.uneven);
@@ -51,63 +37,6 @@ function levelling(stack: StackFacts, first: StepFact) {
 }
 
 export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
-  {
-    code: "surface-greasy",
-    severity: "stop",
-    when: "glass, glaze or a greasy piece is coated without degreasing",
-    message: "{step} goes on the {zone} before the grease is off",
-    why: "fingerprints and grease keep any film from touching {material}; it peels in sheets",
-    fix: "Wash with soap, wipe with isopropyl alcohol, then no fingers.",
-    find: (stack) => {
-      const first = firstFilm(stack);
-      const greasy = stack.material.surface === "slick" || stack.conditions.some((condition) => condition.soil === "grease");
-      if (!first || !greasy || cleanedOf(stack, "grease")) return [];
-      return [{ at: first, change: addCleaning(stack, ["soap-wash", ...(stack.piece.constraints.childSafe ? [] : ["isopropyl-alcohol"])]) }];
-    },
-  },
-  {
-    code: "surface-damp",
-    severity: "stop",
-    when: "a washed, soaked or damp piece is coated before it is dry",
-    message: "{step} goes on the {zone} before the {material} is dry",
-    why: "water shut in behind a film pushes it off as it leaves",
-    fix: "Let it dry right through first; weigh it on two days: dry is when the weight stays the same.",
-    find: (stack) => {
-      const first = firstFilm(stack);
-      if (!first) return [];
-      const wetted = stack.steps.slice(0, first.index).filter((fact) => fact.aid && fact.aid.wets !== "no");
-      const hits = wetted.flatMap((lower) =>
-        shortWait(stack, lower, first, bodyDryMin(stack, lower, "typical") / 2, () => ({
-          severity: lower.aid!.wets === "damp" ? ("warn" as const) : ("stop" as const),
-          change: waitFix(first, bodyDryMin(stack, lower, "typical"), "dry-body"),
-        })),
-      );
-      const damp = stack.conditions.find((condition) => condition.id === "damp");
-      const waited = wholeWait(stack, first);
-      if (damp && waited !== undefined && waited < damp.driesForMin / 2)
-        hits.push({ at: first, change: waitFix(first, damp.driesForMin - waited, "dry-body") });
-      return hits.slice(0, 1);
-    },
-  },
-  {
-    code: "surface-dusty",
-    when: "dust, sanding dust or powder is left under a coat",
-    message: "{step} goes over the dust on the {zone}",
-    why: "a film on dust holds the dust, not the surface",
-    fix: "Wipe barely damp on stone and wood; dry brush on filler and bisque, which water softens.",
-    find: (stack) => {
-      let dusty: boolean = stack.conditions.some((condition) => condition.soil === "dust") && !cleanedOf(stack, "dust");
-      for (const fact of stack.steps) {
-        if (fact.aid?.makesDust) dusty = true;
-        else if (fact.aid?.removes.includes("dust")) dusty = false;
-        else if (isFilm(fact) && dusty && !has(fact, "fill")) {
-          const soft = filmsBelow(stack, fact).at(-1)?.product?.traits.includes("water-sensitive");
-          return [{ at: fact, change: addBefore(stack, fact, aidStep("dust-off", soft ? "dry-brush" : stack.material.dustOff)) }];
-        }
-      }
-      return [];
-    },
-  },
   {
     code: "filler-not-through",
     when: "filler is sanded or coated before it has changed colour and feels hard",
@@ -211,70 +140,6 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             change: asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })),
           };
         });
-    },
-  },
-  {
-    code: "flaking-under",
-    severity: "stop",
-    ofPiece: true,
-    when: "flaking paint is coated over",
-    message: "the old paint on {piece} is flaking",
-    why: "a new coat comes off with what it lies on",
-    fix: "Test it for lead first. If it is safe, take it back to sound paint and say so here; else leave it, or ask a professional.",
-    find: (stack) =>
-      firstFilm(stack) && stack.piece.conditions.includes("flaking-old-paint") ? [{ at: null, culprits: [], change: without(stack, "flaking-old-paint") }] : [],
-  },
-  {
-    code: "lead-sand",
-    severity: "stop",
-    when: "suspect old paint or glaze is sanded or scraped",
-    message: "{step} would raise dust from old, flaking paint",
-    why: "old paint may hold lead, and its dust poisons",
-    fix: "Do not sand or scrape: test it; leave it, or ask a professional.",
-    find: (stack) =>
-      stack.piece.conditions.includes("flaking-old-paint")
-        ? stack.steps.filter((fact) => fact.aid?.makesDust).map((fact) => ({ at: fact, change: remove(fact) }))
-        : [],
-  },
-  {
-    code: "beach-salt",
-    when: "a shore stone is painted unsoaked",
-    message: "salt from the shore is still in the {zone} under {step}",
-    why: "salt draws water through the film and lifts it in blisters",
-    fix: "Soak it in fresh water, change the water twice, then let it dry right through.",
-    find: (stack) => soiled(stack, "shore-salt", ["fresh-water-soak"]),
-  },
-  {
-    code: "release-agent",
-    severity: "stop",
-    when: "a cast still carries soap or mould release",
-    message: "{step} goes over mould release on the {zone}",
-    why: "release is made to keep things from sticking",
-    fix: "Wash it off quickly with soap and let it dry.",
-    find: (stack) => soiled(stack, "release-agent", ["soap-wash"]),
-  },
-  {
-    code: "salts-under",
-    severity: "stop",
-    when: "white salts on a used pot are painted over",
-    message: "white salts are still on the {zone} under {step}",
-    why: "they keep growing out of the wall and push the film off",
-    fix: "Brush them off, soak, dry, and seal the inside.",
-    find: (stack) => soiled(stack, "salts", ["salt-brush", "fresh-water-soak"]),
-  },
-  {
-    code: "green-wood",
-    when: "a fresh slice of wood is painted before it has dried",
-    message: "{step} goes on fresh wood",
-    why: "wood above about 12–15 % moisture shrinks and splits under the film",
-    fix: "Let it dry for weeks in moving air; weigh it until the weight stays the same.",
-    find: (stack) => {
-      const green = stack.conditions.find((condition) => condition.id === "green-wood");
-      const first = firstFilm(stack);
-      if (!green || !first) return [];
-      const waited = wholeWait(stack, first);
-      if (waited === undefined) return [{ at: first, unknown: "If it has not dried out" }];
-      return waited < green.driesForMin / 2 ? [{ at: first, change: waitFix(first, green.driesForMin - waited, "dry-body") }] : [];
     },
   },
   {
@@ -421,13 +286,3 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         : [],
   },
 ]);
-
-/** All that is known to pass before a step from the start of the stack. */
-function wholeWait(stack: StackFacts, fact: StepFact): number | undefined {
-  const start = stack.steps[0];
-  if (!start) return undefined;
-  const first = start.step.waitBefore;
-  if (first === undefined) return undefined;
-  const rest = start === fact ? 0 : waitedBetween(stack, start, fact);
-  return rest === undefined ? undefined : (first?.min ?? 0) + rest;
-}

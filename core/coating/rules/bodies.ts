@@ -1,0 +1,135 @@
+import { memory } from "../../catalogue/provenance";
+import { addBefore, remove, setPiece } from "../fixes";
+import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts";
+import type { StackFacts, StepFact } from "../facts";
+import type { Rule } from "../rule";
+import { asChange, isOutdoors, onBare, rulesUnder, seals, suitable, under } from "./help";
+
+/** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */
+const SEAT_TAKES = memory(200);
+
+/** What the body itself does to its films, and where parts meet. */
+export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
+  {
+    code: "resin-darkens-bare",
+    when: "resin or gloss lies on bare stone that is to stay light",
+    message: "{step} will darken the bare {material}",
+    why: "any clear film fills the pores, as water does, and the stone looks wet",
+    fix: "Size it first, which keeps it lighter (test on the back), or lay an opaque ground under the motif.",
+    provenance: { kind: "published", source: "Lekner & Dorf, Why some things are darker when wet, 1988; the size as a remedy is common practice" },
+    find: (stack) => {
+      if (!stack.material.traits.includes("darkens-under-film")) return [];
+      const bare = onBare(stack).find(
+        (fact) =>
+          isClear(fact) &&
+          fact.step.role !== "size" &&
+          !films(stack).some((above) => above.index > fact.index && coversField(above) && (isColour(above) || above.product!.traits.includes("pale"))),
+      );
+      const sized = onBare(stack).find((fact) => fact.step.role === "size" && !fact.product!.traits.includes("pale"));
+      const shiny = (fact: StepFact) => fact.step.sheen === "gloss" || fact.product!.traits.includes("two-part");
+      const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).filter(shiny).at(-1) : undefined;
+      if (!bare) return over ? [{ at: over, severity: "note" as const }] : [];
+      const glossy = shiny(bare);
+      const anchor = films(stack)[0]!;
+      const size = suitable(stack, (product) => product.jobs.includes("size") && !product.traits.includes("pale"));
+      return [
+        {
+          at: bare,
+          severity: glossy ? ("warn" as const) : ("note" as const),
+          change: asChange(size, (id) => addBefore(stack, anchor, { role: "size", product: id, coats: 1 })),
+        },
+      ];
+    },
+  },
+  {
+    code: "sealed-pot-inside-bare",
+    severity: "stop",
+    when: "a planter is sealed outside and bare inside",
+    message: "the {zone} is sealed and the inside is bare",
+    why: "water from the soil moves through the wall and pushes the outside film off",
+    fix: "Seal the inside too, or stand the plant in a liner pot.",
+    find: (stack) => {
+      const contents = stack.zones.find((zone) => zone.template.exposure === "contents" && zone.wears.includes("wet-soil"));
+      const last = lastFilm(stack);
+      if (
+        !contents ||
+        !last ||
+        !stack.material.traits.includes("water-moves-through") ||
+        stack.zone.template.exposure !== "seen" ||
+        !stack.zone.template.decorated
+      )
+        return [];
+      const inside = stack.others.find((other) => other.zone.zone === contents.zone);
+      const wanted = stack.piece.decoration.bareZones.includes(contents.zone);
+      if (!inside) return wanted ? [{ at: last, change: setPiece("decoration.bareZones", []) }] : [{ at: last, unknown: "If the inside is left bare" }];
+      if (films(inside).some((fact) => fact.product!.resists["wet-soil"])) return [];
+      const sealer = suitable(stack, (product) => product.resists["wet-soil"] !== undefined && product.grips.includes(stack.material.surface));
+      const inFilm = lastFilm(inside);
+      return [
+        {
+          at: last,
+          change: asChange(sealer, (id) => [
+            { op: "add", zone: contents.zone, at: inFilm ? { after: inFilm.step.id } : { start: true }, step: { role: "seal", product: id, coats: 2 } },
+          ]),
+        },
+      ];
+    },
+  },
+  {
+    code: "freeze-thaw",
+    ofPiece: true,
+    when: "terracotta stands out in frost",
+    message: "frost can split {piece}, whatever is on it",
+    why: "water in the wall swells as it freezes; no coating keeps it all out",
+    fix: "Bring it in before the first frost.",
+    find: (stack) => (stack.material.traits.includes("frost-shatters") && isOutdoors(stack) && lastFilm(stack) ? [{ at: null }] : []),
+  },
+  {
+    code: "glue-on-film",
+    when: "a part is glued on paint or varnish",
+    message: "{step} goes on {under}, not on the bare {material}",
+    why: "the joint is only as strong as the film under the glue",
+    fix: "Keep a flat spot bare for the glue, and glue after sealing.",
+    find: (stack) =>
+      withRole(stack, "assemble").flatMap((fact) => {
+        const below = filmsBelow(stack, fact).at(-1);
+        // An act of the whole piece is done on the spot that was kept bare, not on this zone.
+        if (fact.step.group !== undefined && stack.zone.template.exposure !== "joint") return [];
+        return fact.aid && below ? [{ at: fact, words: under(below, stack), change: remove(fact) }] : [];
+      }),
+  },
+  {
+    code: "gypsum-wet-use",
+    severity: "stop",
+    ofPiece: true,
+    when: "gypsum stands in wet soil, outdoors, or is washed",
+    message: "{material} does not stand water: {piece} would soften and crumble",
+    why: "gypsum dissolves in water, about 2 g in a litre, and no film keeps all of it out",
+    fix: "Cast it in cement, or keep it dry and indoors.",
+    provenance: { kind: "published", source: "solubility of CaSO4·2H2O, about 2 g/L: CRC Handbook of Chemistry and Physics" },
+    find: (stack) => {
+      const wet = stack.zones.some((zone) => zone.wears.some((wear) => wear === "weather" || wear === "wet-soil" || wear === "washing"));
+      return wet && stack.material.traits.includes("dissolves") && lastFilm(stack)
+        ? [{ at: null, culprits: [], change: setPiece("material", "concrete-cast") }]
+        : [];
+    },
+  },
+  {
+    code: "lid-seat-tight",
+    severity: "note",
+    when: "a lid and its box are both coated thickly where they meet",
+    message: "coats on lid and box build up where the lid sits",
+    why: "two films meet in the seat; a tight lid sticks, and pulls paint off when it is opened",
+    fix: "Keep the seat bare, or thin there; wax it when all is hard.",
+    find: (stack) => {
+      const box = stack.others.find((other) => other.zone.zone === "body");
+      if (stack.zone.zone !== "lid" || !box) return [];
+      const build = (one: StackFacts) =>
+        films(one).reduce(
+          (sum, fact) => sum + ((fact.product!.film.wetMicrons ?? 0) * (fact.product!.film.volumeSolidsPercent ?? 0) * (fact.step.coats ?? 1)) / 100,
+          0,
+        );
+      return build(stack) + build(box) > SEAT_TAKES.value ? [{ at: lastFilm(stack) }] : [];
+    },
+  },
+]);
