@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { data } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
+import { keepingOf } from "#core/formats/keeping-of";
 import type { PieceRecord, PlanRecord, ProgressRecord } from "#core/formats/records";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
@@ -31,9 +32,7 @@ export function useKeptPlan({ record, plan }: KeptPiece): PlannedView | null {
   useEffect(() => {
     let current = true;
     void import("~/workers/planner.client")
-      .then(({ planOneOfMany }) =>
-        planOneOfMany(record.piece, { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] }),
-      )
+      .then(({ planOneOfMany }) => planOneOfMany(record.piece, keepingOf(plan)))
       .then((answer) => {
         if (current) setView(answer);
       });

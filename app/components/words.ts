@@ -1,6 +1,7 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { Step, Wait } from "#core/coating/plan";
+import type { Trade } from "#core/coating/trades";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
@@ -119,6 +120,20 @@ export function waitText(wait: Wait): string {
   if (wait.set === "hers") return `Wait ${sayDuration(wait.min)} (set by you) ${until}`;
   return `Wait ${sayDurationRange(wait.min, wait.cautiousMin ?? wait.min)} ${until}`;
 }
+
+/** What one plan trades against another, as she would say it. */
+export const TRADE_WORDS: Record<Trade, string> = {
+  "wears-longer": "wears longer",
+  "wears-less": "wears less long",
+  sooner: "ready sooner",
+  later: "ready later",
+  "less-work": "less time at the bench",
+  "more-work": "more time at the bench",
+  "less-to-buy": "fewer things to buy",
+  "more-to-buy": "more to buy",
+  gentler: "gentler to breathe and handle",
+  harsher: "needs more care: fumes, heat or resin",
+};
 
 const DAYS_AHEAD_BY_NAME = 6;
 

@@ -99,14 +99,7 @@ export async function hasTernPoint(db: Notebook): Promise<boolean> {
 /** Takes every Tern Point piece out again, with plans and work, in one go. */
 export function closeTernPoint(db: Notebook): Promise<void> {
   return act(db, "removing the Tern Point notebook", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
-    for (const { id } of await recorder.all("pieces")) {
-      if (!isOfTernPoint(id)) continue;
-      for (const plan of await recorder.plansOf(id)) {
-        for (const done of await recorder.progressOf(plan.id)) await recorder.remove("progress", done.id);
-        await recorder.remove("plans", plan.id);
-      }
-      await recorder.remove("pieces", id);
-    }
+    for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removePiece(id);
     for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
   });
 }

@@ -55,6 +55,15 @@ export class Recorder {
     await this.transaction.objectStore(store).delete(id);
   }
 
+  /** A piece goes with its plans and what was done on them. */
+  async removePiece(id: string): Promise<void> {
+    for (const plan of await this.plansOf(id)) {
+      for (const done of await this.progressOf(plan.id)) await this.remove("progress", done.id);
+      await this.remove("plans", plan.id);
+    }
+    await this.remove("pieces", id);
+  }
+
   get entries(): readonly Entry[] {
     return [...this.touched.values()];
   }

@@ -66,11 +66,7 @@ export function removePiece(db: Notebook, id: PieceId): Promise<{ readonly piece
   return act(db, "removing the piece", ["pieces", "plans", "progress"], async (recorder) => {
     const piece = await recorder.get("pieces", id);
     const plans = await recorder.plansOf(id);
-    for (const plan of plans) {
-      for (const done of await recorder.progressOf(plan.id)) await recorder.remove("progress", done.id);
-      await recorder.remove("plans", plan.id);
-    }
-    if (piece) await recorder.remove("pieces", id);
+    if (piece) await recorder.removePiece(id);
     return piece ? { piece, plans } : null;
   });
 }

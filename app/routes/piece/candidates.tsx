@@ -2,27 +2,16 @@ import { useState } from "react";
 import { comparePlans } from "#core/coating/compare";
 import type { ComparedRow } from "#core/coating/compare";
 import type { Candidate, Step } from "#core/coating/plan";
+import { scoreDifference, tradesOf } from "#core/coating/trades";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { Choice } from "~/components/fields";
-import { stepTitle, waitText, zoneNames } from "~/components/words";
+import { stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 
 const DAY_MIN = 24 * 60;
-const WEAR_STEP = 0.3;
-const DAYS_STEP = 0.5;
-const MINUTES_STEP = 15;
-
 /** What a plan trades against the one she follows, in the words of what she would notice. */
 function trades(one: Candidate, against: Candidate): string {
-  const less = (pick: (candidate: Candidate) => number, step: number) => pick(against) - pick(one) > step;
-  const more = (pick: (candidate: Candidate) => number, step: number) => pick(one) - pick(against) > step;
-  const said = [
-    more((c) => c.scores.durability, WEAR_STEP) ? "wears longer" : less((c) => c.scores.durability, WEAR_STEP) ? "wears less long" : "",
-    less((c) => c.scores.readyDays, DAYS_STEP) ? "ready sooner" : more((c) => c.scores.readyDays, DAYS_STEP) ? "ready later" : "",
-    less((c) => c.scores.handsOnMin, MINUTES_STEP) ? "less time at the bench" : more((c) => c.scores.handsOnMin, MINUTES_STEP) ? "more time at the bench" : "",
-    less((c) => c.scores.products, 0) ? "fewer things to buy" : more((c) => c.scores.products, 0) ? "more to buy" : "",
-    less((c) => c.scores.harshness, 0) ? "gentler to breathe and handle" : more((c) => c.scores.harshness, 0) ? "needs more care: fumes, heat or resin" : "",
-  ].filter(Boolean);
+  const said = tradesOf(scoreDifference(one.scores, against.scores)).map((trade) => TRADE_WORDS[trade]);
   return said.length > 0 ? said.join(", ") : "much the same, another way of working";
 }
 

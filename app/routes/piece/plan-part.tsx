@@ -197,19 +197,25 @@ export function PlanPart({ record, planned, shown, progress, edits, doer, asPlan
           <Candidates candidates={candidates} shown={shown} menu={menu} choose={doer.choose} />
         </Tabs.Content>
       </Tabs.Root>
-      {notes.length > 0 && (
-        <section className="mt-6">
-          <h2 className="mb-2 text-xl">Worth knowing</h2>
-          <Findings findings={notes} apply={doer.apply} />
-        </section>
-      )}
-      {cautions.length > 0 && (
-        <section className="mt-6">
-          <h2 className="mb-2 text-xl">Take care of yourself</h2>
-          <Findings findings={cautions} apply={doer.apply} />
-          <p className="mt-2 text-soft">None of this replaces the product's label, local rules or a professional.</p>
-        </section>
-      )}
+      <Said title="Worth knowing" findings={notes} apply={doer.apply} />
+      <Said
+        title="Take care of yourself"
+        findings={cautions}
+        apply={doer.apply}
+        more="None of this replaces the product's label, local rules or a professional."
+      />
     </>
+  );
+}
+
+/** Findings under a heading; nothing where there are none. */
+function Said({ title, findings, apply, more }: { title: string; findings: Candidate["findings"]; apply: PlanDoer["apply"]; more?: string }) {
+  if (findings.length === 0) return null;
+  return (
+    <section className="mt-6">
+      <h2 className="mb-2 text-xl">{title}</h2>
+      <Findings findings={findings} apply={apply} />
+      {more && <p className="mt-2 text-soft">{more}</p>}
+    </section>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { data, Link, redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { FileText, Gift, Trash2 } from "lucide-react";
 import { pieceId, planId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
@@ -7,10 +7,11 @@ import type { Refusal } from "#core/coating/plan";
 import type { PieceRecord } from "#core/formats/records";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { Silhouette } from "~/components/shape/silhouette";
+import { keptPiece } from "~/components/use-kept-plan";
 import { nameIn, useMenu } from "~/components/use-menu";
-import { pieceById, removePiece, savePiece, setDates } from "~/store/pieces";
-import { clearEdits, editPlan, planById, planFor } from "~/store/plans";
-import { markDone, markUndone, progressOf } from "~/store/progress";
+import { removePiece, savePiece, setDates } from "~/store/pieces";
+import { clearEdits, editPlan, planFor } from "~/store/plans";
+import { markDone, markUndone } from "~/store/progress";
 import type { Route } from "./+types/route";
 import { FactsPanel } from "./facts-panel";
 import { PlanPart } from "./plan-part";
@@ -20,13 +21,8 @@ import { usePlan } from "./use-plan";
 import { useSaving } from "./use-saving";
 import type { Answer, Ask } from "./use-saving";
 
-export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const { notebook } = await import("~/store/open.client");
-  const db = await notebook();
-  const record = await pieceById(db, pieceId(params.id));
-  if (!record) throw data("this piece is not in your notebook; it may have been removed in another tab", { status: 404 });
-  const [plan, progress] = await Promise.all([planById(db, record.planId), progressOf(db, record.planId)]);
-  return { record, plan, progress };
+export function clientLoader({ params }: Route.ClientLoaderArgs) {
+  return keptPiece(params.id);
 }
 clientLoader.hydrate = true as const;
 

@@ -3,14 +3,16 @@ import { ArrowLeft, ArrowRight, Check, RotateCcw } from "lucide-react";
 import type { Explanation, Substitute } from "#core/coating/explain";
 import type { Keeping } from "#core/coating/plan-with-edits";
 import type { Step } from "#core/coating/plan";
+import { tradesOf } from "#core/coating/trades";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Piece } from "#core/piece/piece";
 import type { Task } from "#core/schedule/task";
 import type { Menu } from "#core/catalogue/menu";
-import { sayDuration } from "#core/units/duration";
+import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { ColourChip } from "~/components/colour-chip";
+import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
-import { coatWords, sayClock, stepTitle, waitText, zoneNames } from "~/components/words";
+import { coatWords, sayClock, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import { coatOf } from "./plan-doer";
 import type { PlanDoer } from "./plan-doer";
 import { Figures, OwnChanges } from "./steps";
@@ -49,19 +51,14 @@ function useExplanation(piece: Piece, keeping: Keeping, step: Step): Explanation
   return answered?.stepId === step.id ? answered : null;
 }
 
-const NOTICEABLE_WEAR = 0.3;
-const NOTICEABLE_DAYS = 0.5;
-
-/** What a substitute brings, in a few words. */
+/** What a substitute brings, in a few words; days are said, not only that it takes more of them. */
 function bringing(one: Substitute, step: Step): string {
   const said = [
     ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
-    ...(one.durability > NOTICEABLE_WEAR ? ["wears longer"] : one.durability < -NOTICEABLE_WEAR ? ["wears less long"] : []),
-    ...(one.readyDays > NOTICEABLE_DAYS
-      ? [`${sayDuration(one.readyDays * 1440)} later`]
-      : one.readyDays < -NOTICEABLE_DAYS
-        ? [`${sayDuration(-one.readyDays * 1440)} sooner`]
-        : []),
+    ...tradesOf({ durability: one.durability, readyDays: one.readyDays }).map((trade) => {
+      if (trade === "later" || trade === "sooner") return `${sayDuration(Math.abs(one.readyDays) * MIN_PER_DAY)} ${trade}`;
+      return TRADE_WORDS[trade];
+    }),
     ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
   ];
   return said.length > 0 ? said.join("; ") : "much the same";
@@ -83,7 +80,11 @@ function Alternatives({ explanation, step, menu, doer }: { explanation: Explanat
             ))}
           </ul>
         ) : (
-          <p>{leftOut.durability < -NOTICEABLE_WEAR ? "Nothing fails, but it will not wear as long." : "No fault follows that Nook Coat knows of."}</p>
+          <p>
+            {tradesOf({ durability: leftOut.durability }).includes("wears-less")
+              ? "Nothing fails, but it will not wear as long."
+              : "No fault follows that Nook Coat knows of."}
+          </p>
         )}
       </div>
       {substitutes.length > 0 && (
@@ -176,24 +177,13 @@ export function StepPanel({ piece, keeping, step, number, tasks, done, state, me
         </div>
         <div className="flex flex-wrap gap-2">
           {tasks.length > 0 && <Doing tasks={tasks} done={done} doer={doer} title={title} ready={state?.state === "ready"} />}
-          <button
-            type="button"
-            className="tool"
+          <ToolButton
+            icon={ArrowLeft}
+            label="The step before"
             disabled={!neighbours.before}
-            aria-label="The step before"
             onClick={() => neighbours.before && select(neighbours.before.id)}
-          >
-            <ArrowLeft aria-hidden size={20} />
-          </button>
-          <button
-            type="button"
-            className="tool"
-            disabled={!neighbours.after}
-            aria-label="The step after"
-            onClick={() => neighbours.after && select(neighbours.after.id)}
-          >
-            <ArrowRight aria-hidden size={20} />
-          </button>
+          />
+          <ToolButton icon={ArrowRight} label="The step after" disabled={!neighbours.after} onClick={() => neighbours.after && select(neighbours.after.id)} />
         </div>
       </div>
       <div className={`mt-3 grid gap-4 ${narrow ? "" : "md:grid-cols-2"}`}>

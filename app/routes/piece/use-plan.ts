@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import type { Keeping } from "#core/coating/plan-with-edits";
+import { keepingOf } from "#core/formats/keeping-of";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
@@ -34,10 +35,6 @@ function newIn(before: PlannedView | null, after: PlannedView): ReadonlySet<stri
   if (!before?.shown) return NOTHING;
   const old = looks(before);
   return new Set([...looks(after)].filter(([id, look]) => old.get(id) !== look).map(([id]) => id));
-}
-
-export function keepingOf(plan: PlanRecord | null): Keeping {
-  return { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] };
 }
 
 /** Plans in the worker whenever piece or plan change; the last view stays up meanwhile, so nothing flickers. */

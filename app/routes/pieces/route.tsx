@@ -9,7 +9,8 @@ import { allPieces } from "~/store/pieces";
 import type { Menu } from "#core/catalogue/menu";
 import type { Route } from "./+types/route";
 import { useOverviews } from "./use-overviews";
-import type { Kept, Overview } from "./use-overviews";
+import type { Overview } from "./use-overviews";
+import type { KeptPiece } from "~/components/use-kept-plan";
 
 export async function clientLoader() {
   const { notebook } = await import("~/store/open.client");
@@ -19,7 +20,7 @@ export async function clientLoader() {
   const [records, plans, progress] = await Promise.all([allPieces(db), db.getAll("plans"), db.getAll("progress")]);
   const kept = records
     .sort((a, b) => a.piece.name.localeCompare(b.piece.name))
-    .map((record): Kept => {
+    .map((record): KeptPiece => {
       const plan = plans.find((one) => one.id === record.planId) ?? null;
       return { record, plan, progress: plan ? progress.filter((one) => one.planId === plan.id) : [] };
     });
@@ -57,7 +58,7 @@ function Standing({ overview, menu }: { overview: Overview | undefined; menu: Me
   );
 }
 
-function Card({ kept: { record }, overview, menu }: { kept: Kept; overview: Overview | undefined; menu: Menu }) {
+function Card({ kept: { record }, overview, menu }: { kept: KeptPiece; overview: Overview | undefined; menu: Menu }) {
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
   const due = record.dates?.due;
@@ -91,7 +92,7 @@ function Card({ kept: { record }, overview, menu }: { kept: Kept; overview: Over
 }
 
 /** What can be done now over all pieces, and when the next wait ends. */
-function Now({ kept, overviews, menu }: { kept: readonly Kept[]; overviews: ReadonlyMap<string, Overview>; menu: Menu }) {
+function Now({ kept, overviews, menu }: { kept: readonly KeptPiece[]; overviews: ReadonlyMap<string, Overview>; menu: Menu }) {
   const begun = kept.flatMap((one) => {
     const overview = overviews.get(one.record.id);
     return overview?.states && overview.next ? [{ record: one.record, next: overview.next }] : [];

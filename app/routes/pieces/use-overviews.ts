@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import type { KeptPiece } from "~/components/use-kept-plan";
 import type { ZoneGroup } from "#core/coating/alike-zones";
 import { alikeZones } from "#core/coating/alike-zones";
 import { partsOfWork } from "#core/coating/parts-of-work";
@@ -7,9 +8,8 @@ import type { StepId } from "#core/catalogue/ids";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
 import { groupStates } from "#core/logbook/group-states";
+import { keepingOf } from "#core/formats/keeping-of";
 import { doneTasks } from "#core/logbook/done-tasks";
-import type { PieceRecord, PlanRecord, ProgressRecord } from "#core/formats/records";
-import { keepingOf } from "../piece/use-plan";
 
 /** A piece in the list: its section, where it stands, what is next. */
 export interface Overview {
@@ -21,13 +21,7 @@ export interface Overview {
   readonly refused: boolean;
 }
 
-export interface Kept {
-  readonly record: PieceRecord;
-  readonly plan: PlanRecord | null;
-  readonly progress: readonly ProgressRecord[];
-}
-
-async function overviewOf({ record, plan, progress }: Kept): Promise<Overview> {
+async function overviewOf({ record, plan, progress }: KeptPiece): Promise<Overview> {
   const { planOneOfMany } = await import("~/workers/planner.client");
   const view = await planOneOfMany(record.piece, keepingOf(plan));
   if (!view.shown || !view.work) return { groups: [], states: null, next: null, finished: false, refused: true };
@@ -48,7 +42,7 @@ async function overviewOf({ record, plan, progress }: Kept): Promise<Overview> {
 }
 
 /** Plans every piece of the list in the worker, one after another; each shows as soon as it is there. */
-export function useOverviews(kept: readonly Kept[]): ReadonlyMap<string, Overview> {
+export function useOverviews(kept: readonly KeptPiece[]): ReadonlyMap<string, Overview> {
   const [overviews, setOverviews] = useState<ReadonlyMap<string, Overview>>(new Map());
   useEffect(() => {
     let current = true;

@@ -1,8 +1,7 @@
-import { Link } from "react-router";
-import { Printer } from "lucide-react";
 import { alikeZones } from "#core/coating/alike-zones";
 import { partsOfWork, stepNumbers } from "#core/coating/parts-of-work";
 import type { Candidate, Step } from "#core/coating/plan";
+import { keepingOf } from "#core/formats/keeping-of";
 import { doneTasks } from "#core/logbook/done-tasks";
 import type { Menu } from "#core/catalogue/menu";
 import { serves } from "#core/catalogue/tool";
@@ -10,11 +9,11 @@ import { sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { CoatSection } from "~/components/coat-section/section";
 import { ColourChip } from "~/components/colour-chip";
+import { PaperPage } from "~/components/paper-page";
 import { keptPiece, useKeptPlan } from "~/components/use-kept-plan";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { stepTitle, waitText, zoneName, zoneNames } from "~/components/words";
 import { readyText, useDates } from "../piece/dates-part";
-import { keepingOf } from "../piece/use-plan";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -101,65 +100,58 @@ export default function BenchSheet({ loaderData }: Route.ComponentProps) {
   const numbers = stepNumbers(parts, groups);
   const cautions = shown.findings.filter((one) => one.severity !== "note");
   return (
-    <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0" aria-busy="false">
-      <title>{`Bench sheet: ${piece.name} – Nook Coat`}</title>
-      <div className="mb-4 flex flex-wrap gap-2 print:hidden">
-        <button type="button" className="button button-act" onClick={() => window.print()}>
-          <Printer aria-hidden size={18} /> Print
-        </button>
-        <Link to={`/pieces/${record.id}`} className="button">
-          Back to the plan
-        </Link>
-      </div>
-      <h1 className="text-2xl">{piece.name}</h1>
-      <p>
-        {nameIn(menu.materials, piece.material)}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
-        {(piece.count ?? 1) > 1 && `; ${piece.count} of them, amounts for all`}. {shown.title}: {shown.school}.
-      </p>
-      {dates?.usual && (
+    <PaperPage title={`Bench sheet: ${piece.name}`} back={`/pieces/${record.id}`}>
+      <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0" aria-busy="false">
+        <h1 className="text-2xl">{piece.name}</h1>
         <p>
-          Ready for gentle hands {readyText(dates, "handle", now)}; fully hard {readyText(dates, "cured", now)}.
+          {nameIn(menu.materials, piece.material)}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
+          {(piece.count ?? 1) > 1 && `; ${piece.count} of them, amounts for all`}. {shown.title}: {shown.school}.
         </p>
-      )}
-      <div className={`my-3 grid items-start gap-5 ${groups.length + shown.bare.length > 1 ? "" : "sm:grid-cols-[19rem_1fr] print:grid-cols-[8cm_1fr]"}`}>
-        <CoatSection groups={groups} menu={menu} material={piece.material} bare={shown.bare.map(zoneName)} numbers={numbers} />
-        <Needed shown={shown} menu={menu} />
-      </div>
-      {parts.map((part) => (
-        <section key={part.key} className="mt-3">
-          <h2 className="text-lg">
-            {part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
-          </h2>
-          <table className="w-full border-collapse">
-            <thead className="sr-only">
-              <tr>
-                <th scope="col">Step</th>
-                <th scope="col">Done</th>
-                <th scope="col">What</th>
-                <th scope="col">How much, how long</th>
-              </tr>
-            </thead>
-            <tbody>
-              {part.steps.map((step) => (
-                <Row key={step.id} step={step} number={numbers.get(step.id)} menu={menu} />
+        {dates?.usual && (
+          <p>
+            Ready for gentle hands {readyText(dates, "handle", now)}; fully hard {readyText(dates, "cured", now)}.
+          </p>
+        )}
+        <div className={`my-3 grid items-start gap-5 ${groups.length + shown.bare.length > 1 ? "" : "sm:grid-cols-[19rem_1fr] print:grid-cols-[8cm_1fr]"}`}>
+          <CoatSection groups={groups} menu={menu} material={piece.material} bare={shown.bare.map(zoneName)} numbers={numbers} />
+          <Needed shown={shown} menu={menu} />
+        </div>
+        {parts.map((part) => (
+          <section key={part.key} className="mt-3">
+            <h2 className="text-lg">
+              {part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
+            </h2>
+            <table className="w-full border-collapse">
+              <thead className="sr-only">
+                <tr>
+                  <th scope="col">Step</th>
+                  <th scope="col">Done</th>
+                  <th scope="col">What</th>
+                  <th scope="col">How much, how long</th>
+                </tr>
+              </thead>
+              <tbody>
+                {part.steps.map((step) => (
+                  <Row key={step.id} step={step} number={numbers.get(step.id)} menu={menu} />
+                ))}
+              </tbody>
+            </table>
+          </section>
+        ))}
+        {cautions.length > 0 && (
+          <section className="mt-4 break-inside-avoid border-2 border-ink p-3">
+            <h2 className="text-lg">Take care</h2>
+            <ul className="list-disc pl-5">
+              {cautions.map((one) => (
+                <li key={`${one.code}-${one.zone}-${one.stepId}`}>
+                  {one.message}. {one.fix.text}
+                </li>
               ))}
-            </tbody>
-          </table>
-        </section>
-      ))}
-      {cautions.length > 0 && (
-        <section className="mt-4 break-inside-avoid border-2 border-ink p-3">
-          <h2 className="text-lg">Take care</h2>
-          <ul className="list-disc pl-5">
-            {cautions.map((one) => (
-              <li key={`${one.code}-${one.zone}-${one.stepId}`}>
-                {one.message}. {one.fix.text}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      <p className="mt-3 text-soft">Times and amounts are typical. Your product's label wins; nothing here replaces it, local rules or a professional.</p>
-    </article>
+            </ul>
+          </section>
+        )}
+        <p className="mt-3 text-soft">Times and amounts are typical. Your product's label wins; nothing here replaces it, local rules or a professional.</p>
+      </article>
+    </PaperPage>
   );
 }

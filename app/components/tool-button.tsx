@@ -1,0 +1,24 @@
+import type { LucideIcon } from "lucide-react";
+
+/** A button that is only a picture; what it does is said aloud and on hover. */
+export function ToolButton({
+  icon: Icon,
+  label,
+  title = label,
+  onClick,
+  disabled = false,
+  className = "",
+}: {
+  icon: LucideIcon;
+  label: string;
+  title?: string;
+  onClick: () => void;
+  disabled?: boolean;
+  className?: string;
+}) {
+  return (
+    <button type="button" className={`tool ${className}`} aria-label={label} title={title} disabled={disabled} onClick={onClick}>
+      <Icon aria-hidden size={20} />
+    </button>
+  );
+}
