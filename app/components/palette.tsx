@@ -10,19 +10,21 @@ interface Thing {
   readonly run: () => void;
 }
 
-/** A name that begins with what is typed comes first, then one that has it inside; anything else is not meant. */
-function nearness(name: string, typed: string): number {
-  const [here, wanted] = [name.toLowerCase(), typed.trim().toLowerCase()];
-  if (here.startsWith(wanted)) return 1;
-  return here.includes(wanted) ? 0.5 : 0;
+/** Names that begin with what is typed come first, then those that have it inside; anything else is not meant. */
+function meant(things: readonly Thing[], typed: string): readonly Thing[] {
+  const wanted = typed.trim().toLowerCase();
+  const has = things.filter((thing) => thing.name.toLowerCase().includes(wanted));
+  const begins = (thing: Thing) => thing.name.toLowerCase().startsWith(wanted);
+  return [...has.filter(begins), ...has.filter((thing) => !begins(thing))];
 }
 
 /** Finds a piece, a place or a thing to do by a few letters of it. */
 export function Palette({ close, showKeys }: { close: () => void; showKeys: () => void }) {
-  const { history, step, settings } = useWorkshop();
+  const { history, step, settings, saveSettings } = useWorkshop();
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const [pieces, setPieces] = useState<readonly PieceRecord[]>([]);
+  const [typed, setTyped] = useState("");
   useEffect(() => {
     let current = true;
     void (async () => {
@@ -36,10 +38,6 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   }, []);
   const go = (to: string) => () => void navigate(to);
   const piece = /^\/pieces\/[0-9a-z]{8,}/.exec(pathname)?.[0];
-  const setTheme = async (theme: "light" | "dim") => {
-    const [{ notebook }, { saveSettings }] = await Promise.all([import("~/store/open.client"), import("~/store/preferences")]);
-    await saveSettings(await notebook(), { theme });
-  };
   const things: readonly Thing[] = [
     { group: "Do", name: "A new piece", run: go("/pieces/new") },
     ...(piece
@@ -53,33 +51,36 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     {
       group: "Do",
       name: settings.theme === "dim" ? "Light pages" : "Dim pages for the evening",
-      run: () => void setTheme(settings.theme === "dim" ? "light" : "dim"),
+      run: () => saveSettings({ theme: settings.theme === "dim" ? "light" : "dim" }),
     },
     { group: "Do", name: "Keys", run: showKeys },
     { group: "Places", name: "Pieces", run: go("/") },
     { group: "Places", name: "Settings", run: go("/settings") },
     ...pieces.map((one) => ({ group: "Pieces", name: one.piece.name, run: go(`/pieces/${one.id}`) }) as const),
   ];
+  // Picked out here and not by the list itself: its own filter marks nothing when a piece arrives after the letters, and Enter is lost.
+  const found = meant(things, typed);
+  const groups = [...new Set(found.map((thing) => thing.group))];
   return (
     <Command.Dialog
       open
       onOpenChange={(open) => !open && close()}
       label="Find or do"
-      filter={nearness}
+      shouldFilter={false}
       overlayClassName="fixed inset-0 z-20 bg-black/50"
       contentClassName="note fixed left-1/2 top-24 z-20 w-[min(92vw,34rem)] -translate-x-1/2 p-3"
     >
-      <Command.Input className="field" placeholder="A piece, a place, a thing to do" aria-label="Find or do" />
+      <Command.Input value={typed} onValueChange={setTyped} className="field" placeholder="A piece, a place, a thing to do" aria-label="Find or do" />
       <Command.List className="mt-2 max-h-80 overflow-y-auto">
-        <Command.Empty className="p-3 text-soft">Nothing here is called that.</Command.Empty>
-        {(["Do", "Places", "Pieces"] as const).map((group) => {
-          const own = things.filter((thing) => thing.group === group);
-          return own.length === 0 ? null : (
-            <Command.Group key={group} heading={group} className="text-soft">
-              {own.map((thing, index) => (
+        {found.length === 0 && <p className="p-3 text-soft">Nothing here is called that.</p>}
+        {groups.map((group) => (
+          <Command.Group key={group} heading={group} className="text-soft">
+            {found
+              .filter((thing) => thing.group === group)
+              .map((thing, index) => (
                 <Command.Item
                   key={`${thing.name}-${index}`}
-                  value={`${thing.name} ${index}`}
+                  value={`${group} ${thing.name} ${index}`}
                   className="min-h-[40px] rounded-md px-3 py-2 text-ink aria-selected:bg-note-tint aria-selected:font-semibold"
                   onSelect={() => {
                     close();
@@ -89,9 +90,8 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
                   {thing.name}
                 </Command.Item>
               ))}
-            </Command.Group>
-          );
-        })}
+          </Command.Group>
+        ))}
       </Command.List>
     </Command.Dialog>
   );
