@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { isTyping, SHORTCUTS } from "./shortcuts";
+import { ToolButton } from "./tool-button";
 import { useFocusKept } from "./use-focus-kept";
 import { useWorkshop } from "./workshop";
 
@@ -97,32 +98,22 @@ function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
           ))}
         </nav>
         <div className="ml-auto flex sm:gap-1">
-          <button
-            type="button"
-            className="tool"
-            disabled={!history.undo}
+          <ToolButton
+            icon={Undo2}
+            label={history.undo ? `Take back ${history.undo}` : "Take back"}
             title={history.undo ? `Take back ${history.undo}` : "Nothing to take back"}
-            aria-label={history.undo ? `Take back ${history.undo}` : "Take back"}
+            disabled={!history.undo}
             onClick={() => step("undo")}
-          >
-            <Undo2 aria-hidden size={20} />
-          </button>
-          <button
-            type="button"
-            className="tool"
-            disabled={!history.redo}
+          />
+          <ToolButton
+            icon={Redo2}
+            label={history.redo ? `Do again ${history.redo}` : "Do again"}
             title={history.redo ? `Do again: ${history.redo}` : "Nothing to do again"}
-            aria-label={history.redo ? `Do again ${history.redo}` : "Do again"}
+            disabled={!history.redo}
             onClick={() => step("redo")}
-          >
-            <Redo2 aria-hidden size={20} />
-          </button>
-          <button type="button" className="tool max-sm:hidden" aria-label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")}>
-            <Search aria-hidden size={20} />
-          </button>
-          <button type="button" className="tool max-sm:hidden" aria-label="Keys" title="Keys (?)" onClick={() => open("shortcuts")}>
-            <Keyboard aria-hidden size={20} />
-          </button>
+          />
+          <ToolButton icon={Search} className="max-sm:hidden" label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
+          <ToolButton icon={Keyboard} className="max-sm:hidden" label="Keys" title="Keys (?)" onClick={() => open("shortcuts")} />
         </div>
       </div>
     </header>

@@ -1,7 +1,8 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
-import { useFetchers, useRevalidator } from "react-router";
+import { useFetcher, useFetchers, useRevalidator } from "react-router";
 import type * as HistoryClient from "~/store/history.client";
+import type { SettingsChange } from "~/store/preferences";
 import { USUAL_SETTINGS } from "#core/formats/records";
 import type { RoomRecord, SettingsRecord } from "#core/formats/records";
 import { usualHours } from "#core/schedule/free-hours";
@@ -14,6 +15,7 @@ interface HistoryState {
 
 export interface Workshop {
   readonly settings: SettingsRecord;
+  readonly saveSettings: (change: SettingsChange) => void;
   readonly rooms: readonly RoomRecord[];
   readonly hours: FreeHours;
   readonly history: HistoryState;
@@ -81,6 +83,22 @@ function usePreferences(history: HistoryState): Preferences {
   return preferences;
 }
 
+/** Her settings; what she chooses shows at once, before the notebook has answered. */
+function useSettings(kept: SettingsRecord): Pick<Workshop, "settings" | "saveSettings"> {
+  const { submit } = useFetcher();
+  const [ahead, setAhead] = useState<{ readonly rev: number; readonly change: SettingsChange }>({ rev: -1, change: {} });
+  const { rev } = kept;
+  const settings = useMemo(() => (ahead.rev === kept.rev ? { ...kept, ...ahead.change } : kept), [kept, ahead]);
+  const saveSettings = useCallback(
+    (change: SettingsChange) => {
+      setAhead((before) => ({ rev, change: before.rev === rev ? { ...before.change, ...change } : change }));
+      void submit({ intent: "settings", change } as never, { method: "post", action: "/settings", encType: "application/json" });
+    },
+    [rev, submit],
+  );
+  return { settings, saveSettings };
+}
+
 /** Takes back and does again, one at a time, and never before what she has just done is written. */
 function useSteps(module: HistoryModule | null, announce: (text: string) => void, after: () => void): (direction: "undo" | "redo") => void {
   const writing = useFetchers().some((fetcher) => fetcher.state !== "idle");
@@ -123,10 +141,14 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   const { revalidate } = useRevalidator();
   const preferences = usePreferences(history);
   const [said, setSaid] = useState("");
-  useTheme(preferences.settings.theme, preferences.settings.rev > 0);
+  const { settings, saveSettings } = useSettings(preferences.settings);
+  useTheme(settings.theme, settings.rev > 0);
   const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
   const step = useSteps(module, announce, () => void revalidate());
-  const workshop = useMemo(() => ({ ...preferences, history, step, announce, said }), [preferences, history, step, announce, said]);
+  const workshop = useMemo(
+    () => ({ ...preferences, settings, saveSettings, history, step, announce, said }),
+    [preferences, settings, saveSettings, history, step, announce, said],
+  );
   return <Context value={workshop}>{children}</Context>;
 }
 

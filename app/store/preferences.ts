@@ -13,7 +13,10 @@ export async function settingsIn(db: Notebook): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;
 }
 
-export function saveSettings(db: Notebook, change: Partial<Omit<SettingsRecord, "id" | "rev">>): Promise<SettingsRecord> {
+/** What she may choose anew. */
+export type SettingsChange = Partial<Omit<SettingsRecord, "id" | "rev">>;
+
+export function saveSettings(db: Notebook, change: SettingsChange): Promise<SettingsRecord> {
   return act(db, "the settings", ["settings"], async (recorder) => {
     const current = (await recorder.get("settings", "settings")) ?? USUAL_SETTINGS;
     const next = { ...current, ...change, rev: current.rev + 1 };

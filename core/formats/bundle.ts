@@ -1,6 +1,7 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
 import { AIRFLOWS } from "../catalogue/vocabulary";
+import { ROOM_TEMPERATURE_C } from "../piece/piece";
 import { checkShape } from "./check-shape";
 import { ZONE } from "./zone-schema";
 import { STEP_KEYS } from "./parse-check";
@@ -63,7 +64,7 @@ const room = Joi.object({
   rev: rev.required(),
   name: Joi.string().trim().min(1).max(60).required(),
   room: Joi.object({
-    temperatureC: Joi.number().min(-20).max(60).required(),
+    temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most).required(),
     relativeHumidity: Joi.number().min(0).max(1).required(),
     airflow: Joi.string()
       .valid(...AIRFLOWS)

@@ -2,7 +2,7 @@ import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
 import { ZONE } from "./zone-schema";
-import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
+import { PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
 const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
@@ -50,7 +50,11 @@ export const PIECE_SCHEMA = Joi.object({
   }),
   finish: one(SHEENS),
   count: Joi.number().integer().min(1).max(1000),
-  room: Joi.object({ temperatureC: Joi.number().min(-20).max(60), relativeHumidity: Joi.number().min(0).max(1), airflow: one(AIRFLOWS) }),
+  room: Joi.object({
+    temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most),
+    relativeHumidity: Joi.number().min(0).max(1),
+    airflow: one(AIRFLOWS),
+  }),
   wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
   constraints: Joi.object({ oven: Joi.boolean(), kiln: Joi.boolean(), childSafe: Joi.boolean(), shelfOnly: Joi.boolean(), avoid: list(id, 80).unique() }),
   done: list(Joi.object({ zone: ZONE.required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour })),

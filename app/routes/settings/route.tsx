@@ -1,20 +1,21 @@
 import { useState, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
 import { useFetcher } from "react-router";
-import { Plus, Trash2 } from "lucide-react";
+import { Trash2 } from "lucide-react";
 import { roomId } from "#core/catalogue/ids";
 import type { SettingsRecord } from "#core/formats/records";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
-import { Choice } from "~/components/fields";
 import { useWorkshop } from "~/components/workshop";
 import { addRoom, removeRoom, saveHours, saveSettings } from "~/store/preferences";
+import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
 import { Files } from "./files";
 import { Hours } from "./hours";
+import { Rooms } from "./rooms";
 
 type Ask =
-  | { readonly intent: "settings"; readonly change: Partial<Omit<SettingsRecord, "id" | "rev">> }
+  | { readonly intent: "settings"; readonly change: SettingsChange }
   | { readonly intent: "hours"; readonly hours: FreeHours }
   | { readonly intent: "add-room"; readonly name: string; readonly room: Room }
   | { readonly intent: "remove-room"; readonly id: string }
@@ -96,96 +97,6 @@ function Radios({
   );
 }
 
-const AIR = [
-  { id: "still", name: "still air" },
-  { id: "drafty", name: "a draught" },
-  { id: "fan", name: "a fan" },
-];
-
-/** How damp, in words; the figure is what is worked with. */
-const DAMP = [
-  { id: "0.4", name: "dry (40 %)" },
-  { id: "0.55", name: "ordinary (55 %)" },
-  { id: "0.65", name: "damp (65 %)" },
-  { id: "0.75", name: "very damp (75 %)" },
-  { id: "0.85", name: "wet (85 %)" },
-];
-
-function Rooms({ send }: { send: (ask: Ask) => void }) {
-  const { rooms } = useWorkshop();
-  const [draft, setDraft] = useState({ name: "", temperature: "20", damp: "0.55", air: "still" });
-  const temperatureC = Number(draft.temperature.replace(",", "."));
-  const wrong =
-    draft.name.trim() === ""
-      ? "give it a name"
-      : draft.temperature.trim() === "" || !Number.isFinite(temperatureC) || temperatureC < -20 || temperatureC > 60
-        ? "a temperature between −20 and 60 °C"
-        : null;
-  const [tried, setTried] = useState(false);
-  const add = () => {
-    setTried(wrong !== null);
-    if (wrong) return;
-    send({
-      intent: "add-room",
-      name: draft.name.trim().slice(0, 60),
-      room: { temperatureC, relativeHumidity: Number(draft.damp), airflow: draft.air as Room["airflow"] },
-    });
-    setDraft({ ...draft, name: "" });
-  };
-  return (
-    <Box id="rooms" title="Your rooms">
-      {rooms.length > 0 && (
-        <ul className="mb-3 grid gap-1">
-          {rooms.map((one) => (
-            <li key={one.id} className="flex items-center justify-between gap-3">
-              <span>
-                {one.name}: {one.room.temperatureC} °C, {Math.round(one.room.relativeHumidity * 100)} % damp,{" "}
-                {AIR.find((air) => air.id === one.room.airflow)?.name}
-              </span>
-              <button type="button" className="tool" aria-label={`Remove the room ${one.name}`} onClick={() => send({ intent: "remove-room", id: one.id })}>
-                <Trash2 aria-hidden size={18} />
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      <form
-        className="grid gap-2 sm:grid-cols-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
-        <label>
-          <span className="block">Name of a room</span>
-          <input className="field" maxLength={60} value={draft.name} onChange={(event) => setDraft({ ...draft, name: event.target.value })} />
-        </label>
-        <label>
-          <span className="block">Temperature, °C</span>
-          <input
-            className="field"
-            inputMode="decimal"
-            value={draft.temperature}
-            onChange={(event) => setDraft({ ...draft, temperature: event.target.value })}
-          />
-        </label>
-        <Choice label="Its air is" value={draft.damp} choices={DAMP} onChange={(damp) => setDraft({ ...draft, damp })} />
-        <Choice label="It has" value={draft.air} choices={AIR} onChange={(air) => setDraft({ ...draft, air })} />
-        <p>
-          <button type="submit" className="button">
-            <Plus aria-hidden size={18} /> Add the room
-          </button>
-        </p>
-        {tried && wrong && (
-          <p role="alert" className="self-center font-semibold text-stop">
-            {wrong}
-          </p>
-        )}
-      </form>
-    </Box>
-  );
-}
-
 /** The name she signs with: saved when she leaves the field. */
 function Signature({ value, save }: { value: string; save: (signature: string) => void }) {
   const [draft, setDraft] = useState<string | null>(null);
@@ -229,16 +140,9 @@ function Device() {
 }
 
 export default function Settings({ loaderData }: Route.ComponentProps) {
-  const { settings: kept, hours } = useWorkshop();
-  // What she chose shows at once, before the notebook has answered.
-  const [ahead, setAhead] = useState<{ readonly rev: number; readonly change: Partial<SettingsRecord> }>({ rev: -1, change: {} });
-  const settings = ahead.rev === kept.rev ? { ...kept, ...ahead.change } : kept;
+  const { settings, saveSettings: set, hours } = useWorkshop();
   const fetcher = useFetcher();
   const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
-  const set = (change: Partial<Omit<SettingsRecord, "id" | "rev">>) => {
-    setAhead((before) => ({ rev: kept.rev, change: before.rev === kept.rev ? { ...before.change, ...change } : change }));
-    send({ intent: "settings", change });
-  };
   return (
     <>
       <title>Settings – Nook Coat</title>
@@ -279,7 +183,9 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               </label>
             </div>
           </Box>
-          <Rooms send={send} />
+          <Box id="rooms" title="Your rooms">
+            <Rooms add={(name, room) => send({ intent: "add-room", name, room })} remove={(id) => send({ intent: "remove-room", id })} />
+          </Box>
           <Device />
         </div>
         <div className="grid gap-5">
