@@ -4,7 +4,7 @@ import type { ZoneGroup } from "#core/coating/alike-zones";
 import type { Menu } from "#core/catalogue/menu";
 import type { StepState } from "#core/logbook/coat-states";
 import { columnOf } from "./bands";
-import { Grammar, Texture } from "./textures";
+import { Grammar } from "./textures";
 
 const HEIGHT = 40;
 const BODY = 10;
@@ -27,17 +27,13 @@ export function MiniSection({
   label: string;
 }) {
   const at = useId().replace(/[^a-z0-9]/gi, "");
-  const body = menu.materials.find((one) => one.id === material);
   const columns = groups.slice(0, MOST).map((group) => columnOf(group, menu));
   const tallest = Math.max(60, ...columns.map((column) => column.height));
   const scale = (HEIGHT - BODY - 2) / tallest;
   const width = columns.length * (COLUMN + GAP) - GAP;
   return (
     <svg width={width * 1.3} height={HEIGHT * 1.3} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={label} className="shrink-0">
-      <defs>
-        <Texture id={`${at}-body`} texture={body?.texture ?? "dense"} colour={body?.colour ?? "#999999"} />
-        <Grammar at={at} />
-      </defs>
+      <Grammar at={at} menu={menu} material={material} />
       {columns.map((column, index) => {
         const x = index * (COLUMN + GAP);
         return (

@@ -1,3 +1,4 @@
+import type { Menu } from "#core/catalogue/menu";
 import { inkOn } from "../colours";
 
 const PORES = [
@@ -34,10 +35,12 @@ export function Texture({ id, texture, colour }: { id: string; texture: string; 
   );
 }
 
-/** Fills of the section's grammar: matte grain, satin and gloss, wet, leave alone. `at` keeps ids apart on one page. */
-export function Grammar({ at }: { at: string }) {
+/** Fills of the section's grammar: the body, matte grain, satin and gloss, wet, leave alone. `at` keeps ids apart on one page. */
+export function Grammar({ at, menu, material }: { at: string; menu: Menu; material: string }) {
+  const body = menu.materials.find((one) => one.id === material);
   return (
-    <>
+    <defs>
+      <Texture id={`${at}-body`} texture={body?.texture ?? "dense"} colour={body?.colour ?? "#999999"} />
       <pattern id={`${at}-matte`} width="6" height="6" patternUnits="userSpaceOnUse">
         <path d="M1 1h1M4 2h1M2 4h1M5 5h1" stroke="#000" strokeOpacity="0.22" />
       </pattern>
@@ -57,6 +60,6 @@ export function Grammar({ at }: { at: string }) {
         <rect width="10" height="10" fill="#efe2b8" />
         <path d="M0 0v10" stroke="#b9a25a" strokeWidth="2" />
       </pattern>
-    </>
+    </defs>
   );
 }
