@@ -5,7 +5,7 @@ import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/plan";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
-import { stepTitle, waitText, zoneName, zoneNames } from "./words";
+import { coatWords, sayClock, sayDay, stepTitle, waitText, zoneName, zoneNames } from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
@@ -27,6 +27,13 @@ describe("a step in the painter's words", () => {
       "Bake at 163 °C for 30 min",
     ],
     [step({ role: "cure", product: "waiting" }), "Leave it to cure"],
+    [
+      step({ role: "fire", product: "kiln-fire", heat: { kind: "kiln", temperatureC: 1050, holdMin: 10, start: "cold", cool: "inside" } }),
+      "Fire in the kiln, about 1050 °C",
+    ],
+    [step({ role: "assemble", product: "glue" }), "Glue the parts on"],
+    [step({ role: "unmask", product: "peel" }), "Lift the mask"],
+    [step({ role: "seal", product: "acrylic-spray-clear", coats: 1, method: "spray" }), "Seal: one light pass of clear acrylic spray"],
   ])("%#", (one, said) => expect(stepTitle(one, menu)).toBe(said));
 
   test("every step of real plans has a title without an id or a micron in it", () => {
@@ -55,5 +62,33 @@ describe("waits and zones", () => {
     expect(zoneNames(["rim"])).toBe("Rim");
     expect(zoneNames(["rim", "saucer", "base"])).toBe("Rim, saucer and underneath");
     for (const zone of ZONES) expect(zoneName(zone).length).toBeGreaterThan(2);
+    expect(zoneName("top/motif-2")).toBe("Motif 2 on the top");
+  });
+  test("one coat of several is named where one coat is meant", () => {
+    const base = step({ role: "base", product: "craft-acrylic", coats: 2 });
+    expect(stepTitle(base, menu, false)).toBe("Base colour: craft acrylic");
+    expect(stepTitle(step({ role: "seal", product: "acrylic-varnish", coats: 2, sheen: "gloss" }), menu, false)).toBe("Seal: gloss acrylic varnish");
+    expect(coatWords(1, undefined, 1)).toBe("");
+    expect(coatWords(2, undefined, 3)).toBe("coat 2 of 3");
+    expect(coatWords(1, "first", 2)).toBe("coat 1 of 2, the half you do not hold");
+    expect(coatWords(1, "second", 1)).toBe("the other half");
+  });
+});
+
+describe("days and times", () => {
+  const now = new Date(2026, 10, 24, 20, 0).getTime();
+  const on = (day: number, hour = 19) => new Date(2026, 10, day, hour, 5).getTime();
+  test.each([
+    [on(24, 9), "today"],
+    [on(25, 0), "tomorrow"],
+    [on(23, 23), "yesterday"],
+    [on(28), "Saturday"],
+    [on(30), "Monday"],
+    [new Date(2026, 11, 1).getTime(), "Tue 1 Dec"],
+    [on(20), "Fri 20 Nov"],
+  ])("%#", (instant, said) => expect(sayDay(instant, now)).toBe(said));
+  test("a time of today is only a time", () => {
+    expect(sayClock(on(24, 22), now)).toBe("22:05");
+    expect(sayClock(on(25, 7), now)).toBe("tomorrow 07:05");
   });
 });

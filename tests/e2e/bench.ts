@@ -87,8 +87,11 @@ export async function plan(page: Page, facts: { material: string; uses: readonly
 }
 
 /** A server of a test's own, so that it can be taken away. */
-export async function ownServer(env: Record<string, string> = {}): Promise<{ url: string; stop: () => Promise<void> }> {
-  const script = "const { serve } = await import('./server/serve.mjs'); console.log((await serve({ port: 0 })).url)";
+export async function ownServer({ host = "127.0.0.1", env = {} }: { host?: string; env?: Record<string, string> } = {}): Promise<{
+  url: string;
+  stop: () => Promise<void>;
+}> {
+  const script = `const { serve } = await import('./server/serve.mjs'); console.log((await serve({ port: 0, host: "${host}" })).url)`;
   const child = spawn(process.execPath, ["--input-type=module", "-e", script], { env: { ...process.env, NODE_ENV: "production", ...env } });
   const url = await new Promise<string>((resolve) => child.stdout.once("data", (chunk) => resolve(String(chunk).trim())));
   const stop = () => new Promise<void>((resolve) => (child.once("exit", () => resolve()), child.kill("SIGKILL")));

@@ -204,7 +204,7 @@ describe("without its server", () => {
 
 describe("Tern Point", () => {
   test("a notebook never used opens with it, once; it is removed in one go and can be had again", async () => {
-    const server = await ownServer({ NOOK_COAT_DEMO: "1" });
+    const server = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
     const { page } = await newNotebook();
     await page.goto(server.url);
     await page.getByText("Terrace herb pot").first().waitFor();

@@ -1,7 +1,7 @@
 /** From three facts to a plan that is kept, sharpened, mended and followed. */
 import { describe, expect, test } from "@jest/globals";
 import { spawnSync } from "node:child_process";
-import { axeClean, contentOf, newNotebook, open, plan, planReady, secondTab, stepTitles, URL_BASE, watchEveryPage } from "./bench";
+import { axeClean, contentOf, newNotebook, open, ownServer, plan, planReady, secondTab, stepTitles, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -144,17 +144,60 @@ describe("choosing and changing", () => {
   });
 });
 
+describe("the kiln, and a page over plain http", () => {
+  test("a bisque plate to eat from is refused without a kiln; with one it is glazed and fired, and no sealer is asked for", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Bisque", uses: ["To eat from"] });
+    await page.getByRole("heading", { name: /^There is no sound plan for Bisque/ }).waitFor();
+    await page.getByRole("button", { name: "Nearest that works: have it fired in a kiln" }).click();
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Fire in the kiln, about/ })
+      .first()
+      .waitFor();
+    const titles = await stepTitles(page);
+    expect(titles.some((title) => title.startsWith("Seal: ") && !/glaze/.test(title))).toBe(false);
+    await axeClean(page);
+  });
+
+  test("plain http: says what does not work there; planning and keeping do", async () => {
+    const server = await ownServer({ host: "0.0.0.0" });
+    try {
+      const { page } = await newNotebook();
+      await page.goto(`${server.url}/settings`);
+      await page.getByText(/This page is open over plain http/).waitFor();
+      expect(await page.evaluate(() => window.isSecureContext)).toBe(false);
+      await page.goto(`${server.url}/pieces/new`);
+      await page.waitForLoadState("networkidle");
+      await page.getByRole("radio", { name: "Smooth pebble" }).check({ force: true });
+      await page.getByLabel("On show indoors", { exact: true }).check();
+      await page.getByRole("button", { name: "Make the coat plan" }).click();
+      await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
+      await planReady(page);
+      await page
+        .getByRole("button", { name: /^Leave out: Seal/ })
+        .first()
+        .click();
+      await page.getByText("1 change of yours is in this plan.").waitFor();
+      await page.reload();
+      await page.getByText("1 change of yours is in this plan.").waitFor();
+    } finally {
+      await server.stop();
+    }
+  });
+});
+
 describe("two tabs", () => {
   test("different fields: both survive", async () => {
     const { context, page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
     const other = await secondTab(context, page.url());
-    await page.getByLabel("Length").focus();
+    await page.getByLabel("Length").fill("123");
     await other.getByLabel("Name of the piece").fill("Harbour stone");
     await other.getByLabel("Name of the piece").press("Enter");
-    await page.getByLabel("Length").fill("123");
-    await page.getByLabel("Length").press("Enter");
+    // What the other tab did arrives while she is typing.
     await page.waitForFunction(() => (document.querySelector('[aria-label="Name of the piece"]') as HTMLInputElement).value === "Harbour stone");
+    await page.getByLabel("Length").press("Enter");
+    await other.waitForFunction(() => [...document.querySelectorAll("input")].some((input) => input.value === "123"));
     await page.reload();
     await planReady(page);
     expect([await page.getByLabel("Length").inputValue(), await page.getByLabel("Name of the piece").inputValue()]).toEqual(["123", "Harbour stone"]);

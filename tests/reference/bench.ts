@@ -3,7 +3,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { materialId, productId, useId } from "#core/catalogue/ids";
 import type { Role, ZoneId } from "#core/catalogue/vocabulary";
 import { freeStepId } from "#core/coating/apply-changes";
-import type { Candidate, StepChoice, ZoneSteps } from "#core/coating/plan";
+import type { Candidate, Step, StepChoice, ZoneSteps } from "#core/coating/plan";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import type { Piece } from "#core/piece/piece";
 import { PIECE_FORMAT, PIECE_VERSION } from "#core/piece/piece";
@@ -102,3 +102,16 @@ export function outline(candidate: Candidate, zone: ZoneId): readonly string[] {
 }
 
 export const DAY = 24 * 60;
+
+/** What is done, in order. */
+export const roles = (steps: readonly Step[]) => steps.map((step) => step.role);
+/** Whether something is done, and with this where it is named. */
+export const has = (steps: readonly Step[], role: Step["role"], product?: string) =>
+  steps.some((step) => step.role === role && (product === undefined || step.product === product));
+/** Where it stands in the order; −1 when it is not done. */
+export const place = (steps: readonly Step[], role: Step["role"]) => roles(steps).indexOf(role);
+/** Every way the engine would do it. */
+export const candidates = (of: Piece) => planPiece(of, CATALOGUE).candidates;
+/** Everything that any of the ways reaches for. */
+export const productsIn = (of: Piece) =>
+  new Set(candidates(of).flatMap((one) => one.zones.flatMap((zone) => zone.steps.map((step) => step.product as string))));

@@ -1,18 +1,8 @@
 /** The routes of the trade handbook §6 that fall in these materials: what a good plan says, piece by piece. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import type { Step } from "#core/coating/plan";
 import { planPiece } from "#core/coating/planner/plan-piece";
-import type { Piece } from "#core/piece/piece";
-import type { ZoneId } from "#core/catalogue/vocabulary";
-import { DAY, firstPlan, goblet, gypsum, jar, mug, outline, pebble, piece, plate, pot, rough, stepsOf, tray, woodDisc } from "./bench";
-
-const roles = (steps: readonly Step[]) => steps.map((step) => step.role);
-const has = (steps: readonly Step[], role: Step["role"], product?: string) =>
-  steps.some((step) => step.role === role && (product === undefined || step.product === product));
-const place = (steps: readonly Step[], role: Step["role"]) => roles(steps).indexOf(role);
-const candidates = (of: Piece) => planPiece(of, CATALOGUE).candidates;
-const productsIn = (of: Piece) => new Set(candidates(of).flatMap((one) => one.zones.flatMap((zone) => zone.steps.map((step) => step.product as string))));
+import { DAY, candidates, firstPlan, goblet, has, jar, mug, outline, pebble, place, pot, productsIn, roles, rough, stepsOf, tray, woodDisc } from "./bench";
 
 describe("smooth pebble, on show", () => {
   const plan = firstPlan(pebble({ decoration: { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2"] } }));
@@ -256,97 +246,4 @@ test("lantern jar: outside only, nothing inside or above the flame, no resin any
     expect(plan.findings.map((one) => one.code)).toContain("candle-fire");
   }
   expect(productsIn(jar({ uses: ["candle"] })).has("coating-resin")).toBe(false);
-});
-
-describe("the rest of the handbook's table (§6)", () => {
-  test("gypsum cast: dry to constant weight, fill the air holes, sand, brush the dust off, back sealed before the top is begun", () => {
-    const plan = firstPlan(gypsum({ uses: ["gift-or-sale"], conditions: ["air-holes"], decoration: { techniques: ["dots"] } }));
-    const top = stepsOf(plan, "top");
-    expect(outline(plan, "top").slice(0, 5)).toEqual(["clean:dry-brush", "clean:constant-weight", "fill:spackle", "sand:sanding", "dust-off:dry-brush"]);
-    expect(top.find((step) => step.role === "fill")?.waitBefore?.min).toBeGreaterThanOrEqual(3 * DAY);
-    const order = plan.order.map((one) => String(one.stepId));
-    expect(order.lastIndexOf("back.seal.1")).toBeLessThan(order.indexOf("top.prime.1"));
-  });
-
-  test("bisque plate for the kiln: underglaze three coats for the field, one or two for accents, pencil that burns off, glaze, fire", () => {
-    const plan = firstPlan(plate({ decoration: { techniques: ["dots", "lettering"], baseColour: "#1f3a4d", colours: ["#f4efe2"] } }));
-    const side = stepsOf(plan, "food-side");
-    expect(plan.route).toBe("kiln");
-    expect(side.find((step) => step.role === "base")).toMatchObject({ product: "underglaze" });
-    expect(side.find((step) => step.role === "base")!.coats).toBeGreaterThanOrEqual(3);
-    expect(side.filter((step) => step.role === "decorate").every((step) => step.coats <= 2)).toBe(true);
-    expect(outline(plan, "food-side")).toEqual(expect.arrayContaining(["mark:graphite-pencil", "seal:clear-glaze", "fire:kiln-fire"]));
-    expect(has(side, "unmark")).toBe(false);
-    expect(place(side, "seal")).toBeLessThan(place(side, "fire"));
-    expect(plan.zones.some((zone) => zone.zone === "back")).toBe(false);
-    expect(plan.findings.map((one) => one.code)).toEqual(["kiln-trained"]);
-  });
-
-  test("the same plate without a kiln is refused for eating from, and the nearest that works is the kiln", () => {
-    const { refusal } = planPiece(plate({ constraints: { kiln: false } }), CATALOGUE);
-    expect(refusal?.nearest?.text).toBe("have it fired in a kiln");
-  });
-
-  test("clock with glued numerals: works off first, parts coated beside it, glue spots bare, glued after the seal", () => {
-    const plan = firstPlan(
-      piece({
-        material: "wood-board",
-        object: "clock",
-        parts: ["numerals", "works"],
-        form: { kind: "disc", diameterMm: 260, thicknessMm: 12 },
-        decoration: { techniques: ["dots"] },
-      }),
-    );
-    const face = stepsOf(plan, "face");
-    expect(face[0]!.product).toBe("take-apart");
-    expect(outline(plan, "parts").filter((step) => /base|seal/.test(step))).toEqual(outline(plan, "edge").filter((step) => /base|seal/.test(step)));
-    expect(plan.bare).toContain("glue-spot");
-    expect(place(face, "assemble")).toBeGreaterThan(place(face, "seal"));
-    expect(plan.order.filter((one) => face.some((step) => step.id === one.stepId && step.role === "assemble"))).toHaveLength(1);
-  });
-
-  test("dark beach pebble, pale motif, bare stone and resin: a size on the bare stone, a ground under the motif only, one pour over both", () => {
-    const plan = firstPlan(
-      pebble({
-        conditions: ["beach-found"],
-        wishes: { sealer: "coating-resin" },
-        decoration: {
-          baseColour: null,
-          layers: [
-            { technique: "solid", zone: "top/motif-1", colour: "#f4efe2", coverage: 0.3 },
-            { technique: "dots", zone: "top/motif-1", colour: "#3f7f7a" },
-          ],
-        },
-      }),
-    );
-    expect(outline(plan, "top")).toContain("size:decoupage-medium");
-    expect(
-      stepsOf(plan, "top")
-        .find((step) => step.role === "size")
-        ?.checks.join(),
-    ).toMatch(/Test on the back/);
-    expect(has(stepsOf(plan, "top/motif-1" as ZoneId), "base")).toBe(true);
-    const pours = plan.zones.flatMap((zone) => zone.steps.filter((step) => step.role === "seal"));
-    expect(new Set(pours.map((step) => step.group)).size).toBe(1);
-    expect(plan.order.filter((one) => pours.some((step) => step.id === one.stepId))).toHaveLength(1);
-    expect(plan.findings.map((one) => one.code)).toContain("resin-darkens-bare");
-  });
-
-  test("a pot pedestal: two parts coated apart, the joint left bare, glued when all is sealed", () => {
-    const plan = firstPlan(pot({ uses: ["handled"], parts: ["stem"], decoration: { techniques: ["dots"] } }));
-    expect(stepsOf(plan, "stem").length).toBeGreaterThan(0);
-    expect(plan.bare).toContain("glue-spot");
-    expect(has(stepsOf(plan, "outside"), "assemble", "glue")).toBe(true);
-  });
-
-  test("gypsum outdoors is refused, and cement is the nearest that works", () => {
-    const { refusal } = planPiece(gypsum({ uses: ["outdoor-exposed"] }), CATALOGUE);
-    expect(refusal).toMatchObject({ code: "gypsum-wet-use", nearest: { text: "cast it in cement instead" } });
-  });
-
-  test("young concrete begins with a primer that stands alkali, or waits its four weeks", () => {
-    const plan = firstPlan(piece({ material: "concrete-cast", object: "pot", form: { kind: "cylinder", diameterMm: 120, heightMm: 110 }, uses: ["handled"] }));
-    const first = stepsOf(plan, "outside").find((step) => CATALOGUE.products.has(step.product))!;
-    expect(CATALOGUE.products.get(first.product)!.traits).toContain("stands-alkali");
-  });
 });

@@ -10,9 +10,12 @@ import { planPiece } from "#core/coating/planner/plan-piece";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Piece } from "#core/piece/piece";
 import { gypsum, goblet, jar, mug, pebble, piece, plate, pot, rough, tray, woodDisc } from "../bench";
-import { DAMAGES } from "./damage";
+import { AFTER_PAINT } from "./after-paint";
+import { BEFORE_PAINT } from "./before-paint";
 import type { Zones } from "./damage";
+import { IN_THE_PAINT } from "./in-the-paint";
 
+const DAMAGES = [...BEFORE_PAINT, ...IN_THE_PAINT, ...AFTER_PAINT];
 const SEED = 20261124;
 const LEAST_TRIES = 20;
 const LEAST_CAUGHT = 0.98;

@@ -1,0 +1,105 @@
+/** Waits, windows and sittings, on work small enough to date by hand. */
+import { describe, expect, test } from "@jest/globals";
+import { dateWork, latestStart } from "./date-work";
+import { dateOf, dayLater, instantOf, longestSittingMin, usualHours } from "./free-hours";
+import type { FreeHours } from "./free-hours";
+import type { Edge, Task, Work } from "./task";
+
+const MIN = 60_000;
+const HOUR = 60;
+const UTC: FreeHours = { weekday: Array.from({ length: 7 }, () => [{ from: "19:00", to: "22:00" }]), exceptions: [], timeZone: "UTC" };
+const MONDAY = Date.parse("2026-11-23T19:00:00Z");
+const at = (day: number, time: string) => Date.parse(`2026-11-${day}T${time}:00Z`);
+
+function edge(task: string, typicalMin: number, more: Partial<Edge> = {}): Edge {
+  return { task, typicalMin, cautiousMin: typicalMin * 2, until: "dry-to-recoat", ...more };
+}
+function task(id: string, handsOnMin: number, ...after: Edge[]): Task {
+  return { id, stepId: id as Task["stepId"], coat: 1, zones: ["top"], handsOnMin, after };
+}
+function work(...tasks: Task[]): Work {
+  const last = tasks.at(-1)!.id;
+  return { tasks, milestones: [{ task: last, handle: { typicalMin: HOUR, cautiousMin: 2 * HOUR }, cured: { typicalMin: 24 * HOUR, cautiousMin: 48 * HOUR } }] };
+}
+const starts = (of: Work, options = {}) => dateWork(of, UTC, MONDAY, options)!.items.map((item) => item.from);
+
+describe("waits fall where her hands are not needed", () => {
+  const coats = work(task("first", 20), task("second", 20, edge("first", 90)));
+  test("a short wait fits the evening; the careful one takes the next", () => {
+    expect(starts(coats)).toEqual([at(23, "19:00"), at(23, "20:50")]);
+    expect(starts(coats, { careful: true })).toEqual([at(23, "19:00"), at(24, "19:00")]);
+  });
+  test("what hangs longest goes first, though the other was listed first", () => {
+    const both = work(task("quick", 30), task("slow", 30), task("seal", 10, edge("slow", 20 * HOUR), edge("quick", 10)));
+    expect(dateWork(both, UTC, MONDAY)!.items.map((item) => item.task.id)).toEqual(["slow", "quick", "seal"]);
+  });
+  test("ready to handle and fully hard are counted from the last coat", () => {
+    const dates = dateWork(coats, UTC, MONDAY)!;
+    expect([dates.lastWork, dates.handle, dates.cured]).toEqual([at(23, "21:10"), at(23, "22:10"), at(24, "21:10")]);
+  });
+  test("what was done earlier counts from when it ended", () =>
+    expect(starts(coats, { done: new Map([["first", MONDAY - 30 * MIN]]) })).toEqual([at(23, "20:00")]));
+});
+
+describe("a recoat window", () => {
+  test("is met within the evening when it shuts before the next", () =>
+    expect(starts(work(task("one", 20), task("two", 20, edge("one", HOUR, { closesMin: 4 * HOUR, reopensMin: 48 * HOUR }))))).toEqual([
+      at(23, "19:00"),
+      at(23, "20:20"),
+    ]));
+  test("missed, it waits until it opens again", () =>
+    expect(starts(work(task("one", 20), task("two", 20, edge("one", 3 * HOUR, { closesMin: 4 * HOUR, reopensMin: 40 * HOUR }))))).toEqual([
+      at(23, "19:00"),
+      at(25, "19:00"),
+    ]));
+  test("that never opens again says that it had shut, so that she scuffs first", () => {
+    const dates = dateWork(work(task("one", 20), task("two", 20, edge("one", 3 * HOUR, { closesMin: 4 * HOUR }))), UTC, MONDAY)!;
+    expect(dates.items.map((item) => item.windowShut ?? false)).toEqual([false, true]);
+  });
+  test("that shuts soon goes before work that can wait", () => {
+    const three = work(task("one", 20), task("long", 40), task("two", 20, edge("one", HOUR, { closesMin: 80 })));
+    const items = dateWork(three, UTC, MONDAY)!.items;
+    expect(items.find((item) => item.task.id === "two")?.windowShut).toBeUndefined();
+  });
+});
+
+describe("long work", () => {
+  test("that fits no evening is split over several, in numbered parts, and what follows waits for the last", () => {
+    const dates = dateWork(work(task("forty stones", 400), task("seal", 20, edge("forty stones", 10))), UTC, MONDAY)!;
+    expect(dates.items.map((item) => [item.task.id, item.part ?? 0, (item.to - item.from) / MIN])).toEqual([
+      ["forty stones", 1, 180],
+      ["forty stones", 2, 180],
+      ["forty stones", 3, 40],
+      ["seal", 0, 20],
+    ]);
+  });
+  test("that fits one evening is never cut", () => {
+    const dates = dateWork(work(task("one", 100), task("two", 100, edge("one", 0))), UTC, MONDAY)!;
+    expect(dates.items.map((item) => item.part)).toEqual([undefined, undefined]);
+    expect(dates.items[1]!.from).toBe(at(24, "19:00"));
+  });
+});
+
+test("the latest start is the last evening that still meets the date, and there is none when even now is late", () => {
+  const one = work(task("one", 60));
+  expect(latestStart(one, UTC, MONDAY, at(27, "12:00"), "handle")?.start).toBe(at(26, "19:00"));
+  expect(latestStart(one, UTC, MONDAY, at(27, "12:00"), "cured")?.start).toBe(at(25, "19:00"));
+  expect(latestStart(one, UTC, MONDAY, at(24, "12:00"), "cured")).toBeNull();
+});
+
+describe("days and clocks", () => {
+  test("a local time is the same time of day in summer and winter", () => {
+    expect(new Date(instantOf("2027-01-15", "19:00", "Europe/London")).toISOString()).toBe("2027-01-15T19:00:00.000Z");
+    expect(new Date(instantOf("2027-07-15", "19:00", "Europe/London")).toISOString()).toBe("2027-07-15T18:00:00.000Z");
+  });
+  test("a day is the day where she is", () => {
+    expect(dateOf(Date.parse("2026-12-31T23:30:00Z"), "Asia/Tokyo")).toBe("2027-01-01");
+    expect(dayLater("2028-02-28", 1)).toBe("2028-02-29");
+    expect(dayLater("2027-03-01", -1)).toBe("2027-02-28");
+  });
+  test("her longest stretch counts a day given on its own too", () => {
+    expect(longestSittingMin(usualHours("UTC"))).toBe(7 * HOUR);
+    expect(longestSittingMin({ ...UTC, exceptions: [{ date: "2026-12-27", spans: [{ from: "08:00", to: "18:30" }] }] })).toBe(10.5 * HOUR);
+    expect(longestSittingMin({ ...UTC, weekday: [[], [], [], [], [], [], []] })).toBe(0);
+  });
+});
