@@ -131,6 +131,12 @@ export const TRADE_WORDS: Record<Trade, string> = {
   "more-work": "more time at the bench",
   "less-to-buy": "fewer things to buy",
   "more-to-buy": "more to buy",
+  "fewer-coats": "fewer coats of colour",
+  "more-coats": "more coats of colour",
+  cheaper: "cheaper in paint",
+  dearer: "dearer in paint",
+  "more-forgiving": "forgives more while you work",
+  "less-forgiving": "forgives less while you work",
   gentler: "gentler to breathe and handle",
   harsher: "needs more care: fumes, heat or resin",
 };

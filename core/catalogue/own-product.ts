@@ -20,8 +20,14 @@ export interface OwnProduct {
   readonly classId: ProductId;
   readonly name: string;
   readonly label?: LabelValues;
+  /** sRGB hex; unknown, or of no colour, when absent. */
+  readonly colour?: string;
   /** Months since it was opened; unknown when absent. */
   readonly openedMonths?: number;
+  /** What is left in it, mL; unknown when absent. */
+  readonly stockMl?: number;
+  /** What she paid, in her money, for how much; unknown when absent. */
+  readonly price?: { readonly paid: number; readonly ml: number };
 }
 
 const FROM_LABEL: Provenance = { kind: "label" };
@@ -36,7 +42,7 @@ export function withLabel(product: ProductClass, own: OwnProduct): ProductClass 
     name: own.name,
     film: { ...product.film, ...film },
     drying: { ...product.drying, ...drying },
-    own: { id: own.id, openedMonths: own.openedMonths ?? null },
+    own: { id: own.id, openedMonths: own.openedMonths ?? null, stockMl: own.stockMl ?? null, pricePerMl: own.price ? own.price.paid / own.price.ml : null },
     standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, FROM_LABEL])) },
   };
 }
@@ -50,9 +56,22 @@ export function withOwnProducts(catalogue: Catalogue, shelf: readonly OwnProduct
   const products = new Map(catalogue.products);
   for (const own of [...shelf].reverse()) {
     const known = catalogue.products.get(own.classId);
-    if (known) products.set(own.classId, withLabel(known, own));
+    const same = shelf.filter((other) => other.classId === own.classId);
+    const { stockMl: _one, ...rest } = own;
+    if (known) products.set(own.classId, withLabel(known, { ...rest, ...stockOf(same) }));
   }
   return { ...catalogue, products };
+}
+
+/** What is left of several jars of one class together; unknown when it is of any. */
+function stockOf(same: readonly OwnProduct[]): Pick<OwnProduct, "stockMl"> {
+  const stock = same.map((one) => one.stockMl);
+  return stock.every((ml) => ml !== undefined) ? { stockMl: stock.reduce((sum, ml) => sum + ml, 0) } : {};
+}
+
+/** Whether a shelf is known at all: some class of this catalogue is hers. */
+export function knowsShelf(catalogue: Catalogue): boolean {
+  return [...catalogue.products.values()].some((product) => product.own !== undefined);
 }
 
 /** Where a value of a product comes from. @example standingOf(product, "drying.recoat") */

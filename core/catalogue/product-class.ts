@@ -132,7 +132,14 @@ export interface ProductClass {
   /** Minutes a coat: fixed, and for each dm². */
   readonly handsOn: { readonly fixedMin: number; readonly perDm2Min: number };
   /** Set where her own product stands in the class's place. */
-  readonly own?: { readonly id: string; readonly openedMonths: number | null };
+  readonly own?: {
+    readonly id: string;
+    readonly openedMonths: number | null;
+    /** What is left of it, mL; null while unknown. */
+    readonly stockMl: number | null;
+    /** What a millilitre of it cost her, in her money; null while unknown. */
+    readonly pricePerMl: number | null;
+  };
   /** Standing of the values above: `default`, and fields that differ. */
   readonly standing: { readonly default: Provenance } & Partial<Record<string, Provenance>>;
 }

@@ -51,6 +51,6 @@ export function makeCandidate(
     order: workingOrder(zones, facts),
     findings: judge(stacks, rules),
     totals,
-    scores: scoresOf(stacks, totals),
+    scores: scoresOf(stacks, totals, facts),
   };
 }

@@ -1,5 +1,6 @@
 import { practice } from "../catalogue/provenance";
 import { coatsToHide } from "../film/hiding";
+import type { Spectrum } from "../film/spectrum";
 import { coversField, hidingFilm, isColour, spectrumBeneath } from "./facts";
 import type { StackFacts, StepFact } from "./facts";
 
@@ -33,11 +34,20 @@ function isFineLine(fact: StepFact): boolean {
  *   and accents in kiln colour, which are judged fired
  */
 export function coatsWanted(stack: StackFacts, fact: StepFact): CoatsWanted | null {
-  const film = hidingFilm(fact);
-  if (!film || fact.step.colour === undefined || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return null;
+  return asksForCoats(fact) ? coatsOver(fact, spectrumBeneath(stack, fact)) : null;
+}
+
+/** Whether hiding decides how many coats a step wants. */
+export function asksForCoats(fact: StepFact): boolean {
+  if (!hidingFilm(fact) || fact.step.colour === undefined || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return false;
+  return coversField(fact) || !fact.product!.traits.includes("needs-firing");
+}
+
+/** Coats a colour that asks for them wants over what is seen beneath it. */
+export function coatsOver(fact: StepFact, beneath: Spectrum): CoatsWanted {
+  const film = hidingFilm(fact)!;
   const field = coversField(fact);
-  if (!field && fact.product!.traits.includes("needs-firing")) return null;
-  const enough = coatsToHide(film.colour, film.contrastRatio, spectrumBeneath(stack, fact), isEven(fact) ? "mean" : "thin-spot");
+  const enough = coatsToHide(film.colour, film.contrastRatio, beneath, isEven(fact) ? "mean" : "thin-spot");
   const most = field ? enough : isEven(fact) || isFineLine(fact) ? MOST_LINE_COATS.value : MOST_MOTIF_COATS.value;
   return { enough, laid: Math.min(enough, most) };
 }

@@ -4,7 +4,7 @@ import { fieldAmount, marksAmount } from "../film/amount";
 import { stagesIn } from "../drying/stages";
 import { MIN_PER_DAY } from "../units/duration";
 import { MM2_PER_DM2 } from "../units/volume";
-import { coversField, filmsBelow, isFilm } from "./facts";
+import { coversField, films, filmsBelow, isFilm } from "./facts";
 import type { StackFacts, StepFact } from "./facts";
 import type { Step } from "./plan";
 
@@ -13,8 +13,10 @@ const SECONDS_PER_MARK = 6;
 /** Rigid forms of a mark that are laid over the field, coats taken as one sitting each. */
 const SITTINGS_PER_COAT = 1;
 
-function handsOnMin(fact: StepFact, stack: StackFacts): number {
+/** Minutes at the bench for a step in a zone of this size, all pieces and coats. Shared acts are counted by whoever sums. */
+export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zone">): number {
   const { count } = stack.piece;
+  if (fact.step.done) return 0;
   if (fact.aid) return fact.aid.handsOnMin * (fact.aid.heat ? 1 : count);
   const product = fact.product;
   if (!product) return 0;
@@ -24,9 +26,10 @@ function handsOnMin(fact: StepFact, stack: StackFacts): number {
   return (product.handsOn.fixedMin + ((product.handsOn.perDm2Min * area) / MM2_PER_DM2) * count) * coats;
 }
 
-function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
+export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
   const wetMicrons = fact.product?.film.wetMicrons ?? null;
   if (wetMicrons === null) return { jarMl: null, volumeMl: null };
+  if (fact.step.done) return { jarMl: 0, volumeMl: 0 };
   const { coats = 1, coverage = 1, marks, thinning, group } = fact.step;
   // The place around a motif is sealed together with it, and measured whole.
   if (group !== undefined && stack.zone.motifGround !== undefined) return { jarMl: 0, volumeMl: 0 };
@@ -45,6 +48,16 @@ function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volum
   });
 }
 
+/** What the oven has set needs no cure. */
+function curesInAir(fact: StepFact, stack: StackFacts): boolean {
+  return !fact.step.done && !(fact.product?.bakeable && stack.steps.some((one) => one.aid?.heat));
+}
+
+/** Days until the slowest film of a stack has cured. */
+export function cureDaysOf(stack: StackFacts): number {
+  return Math.max(0, ...films(stack).map((fact) => (curesInAir(fact, stack) ? (stages(fact, stack).typical?.cureDays ?? 0) : 0)));
+}
+
 function stages(fact: StepFact, stack: StackFacts): Pick<Step, "typical" | "cautious"> {
   if (!fact.product || fact.product.drying.by === "none") return { typical: null, cautious: null };
   const range = stagesIn(fact.product, stack.room, fact.step.marks ? fact.wetMicrons : null);
@@ -54,9 +67,8 @@ function stages(fact: StepFact, stack: StackFacts): Pick<Step, "typical" | "caut
 /** Cure of the slowest film below, as the wait of a cure step. */
 function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
   if (fact.step.role !== "cure") return fact.step.waitBefore ?? null;
-  const baked = stack.steps.some((one) => one.aid?.heat);
   const cures = filmsBelow(stack, fact)
-    .filter((below) => !(baked && below.product?.bakeable))
+    .filter((below) => curesInAir(below, stack))
     .map((below) => stages(below, stack));
   const most = (pick: (one: Pick<Step, "typical" | "cautious">) => number) => Math.ceil(Math.max(0, ...cures.map(pick)) * MIN_PER_DAY);
   const min = most((one) => one.typical?.cureDays ?? 0);

@@ -63,6 +63,11 @@ export function pieceFacts(piece: CompletePiece, catalogue: Catalogue): PieceFac
   };
 }
 
+/** Do her own constraints leave this class to choose from? */
+export function leaves({ avoid, childSafe, shelfOnly }: CompletePiece["constraints"], product: ProductClass): boolean {
+  return !avoid.includes(product.id) && (!childSafe || product.childSafe) && (!shelfOnly || product.own !== undefined);
+}
+
 export function stepFact(step: StepChoice, index: number, catalogue: Catalogue): StepFact {
   const product = catalogue.products.get(step.product) ?? null;
   const mark = step.marks ? step.marks.heightMm * 1000 : null;

@@ -56,6 +56,8 @@ export interface StepChoice {
   /** One act shared by zones. */
   readonly group?: string;
   readonly origin: "engine" | "hers";
+  /** Already on the piece: no work, no paint, no wait. */
+  readonly done?: true;
   readonly because: readonly Because[];
   readonly checks: readonly string[];
 }
@@ -108,13 +110,23 @@ export interface Totals {
   readonly products: readonly ProductId[];
 }
 
-/** How a candidate does by each measure; what they mean is written in `measures.ts`. */
+/** How a candidate does by each measure; how the search weighs them stands in `planner/cost.ts`. */
 export interface Scores {
+  /** 0–3, of the zone that wears worst; see `durability.ts`. */
   readonly durability: number;
   readonly readyDays: number;
   readonly handsOnMin: number;
+  /** Product classes in it that she does not own. */
   readonly products: number;
+  /** Coats of ground and colour. */
+  readonly coats: number;
   readonly harshness: number;
+  /** What her paint costs her for this piece, in her money; null while a price is not known. */
+  readonly cost: number | null;
+  /** What is forgiven while she works: guides to set marks by, a film that mistakes wipe off. */
+  readonly forgiving: number;
+  /** How far off what the trade usually does. */
+  readonly strain: number;
 }
 
 export interface Candidate {

@@ -1,8 +1,9 @@
 import type { ProductId } from "../catalogue/ids";
 import { MIN_PER_DAY } from "../units/duration";
-import { wearScore } from "./planner/measures";
-import { films, isClear, isColour, lastFilm } from "./facts";
-import type { PieceFacts, StackFacts } from "./facts";
+import { BEST_GRADE, durabilityOf } from "./durability";
+import { has, isColour } from "./facts";
+import type { PieceFacts, StackFacts, StepFact } from "./facts";
+import { harshnessOf } from "./planner/cost";
 import type { Scores, Step, Totals, ZoneSteps } from "./plan";
 
 type Column = "typical" | "cautious";
@@ -10,7 +11,7 @@ type Column = "typical" | "cautious";
 /** Minutes of a zone's own chain before its cure: waits, and the waits between coats of one step. */
 function chainMin(steps: readonly Step[], column: Column): number {
   return steps
-    .filter((step) => step.role !== "cure")
+    .filter((step) => step.role !== "cure" && !step.done)
     .reduce((sum, step) => {
       const wait = (column === "typical" ? step.waitBefore?.min : (step.waitBefore?.cautiousMin ?? step.waitBefore?.min)) ?? 0;
       return sum + wait + (step[column]?.recoatFrom ?? 0) * (step.coats - 1);
@@ -40,7 +41,7 @@ function handsOn(zones: readonly ZoneSteps[]): number {
 export function totalsOf(zones: readonly ZoneSteps[], facts: PieceFacts): Totals {
   const steps = zones.flatMap((zone) => zone.steps);
   const jar: Record<string, number> = {};
-  for (const step of steps) if (step.jarMl !== null) jar[step.product] = (jar[step.product] ?? 0) + step.jarMl;
+  for (const step of steps) if (step.jarMl !== null && !step.done) jar[step.product] = (jar[step.product] ?? 0) + step.jarMl;
   const elapsedMin = elapsed(zones, facts, "typical");
   const last = Math.max(0, ...zones.map((zone) => [...zone.steps].reverse().find((step) => step.typical)?.typical?.dryThrough ?? 0));
   return {
@@ -50,36 +51,50 @@ export function totalsOf(zones: readonly ZoneSteps[], facts: PieceFacts): Totals
     handleAfterMin: elapsedMin + last,
     cureDays: Math.max(0, ...steps.filter((step) => step.role === "cure").map((step) => (step.waitBefore?.min ?? 0) / MIN_PER_DAY)),
     jarMlByProduct: jar,
-    products: [...new Set(steps.filter((step) => facts.catalogue.products.has(step.product)).map((step): ProductId => step.product))],
+    products: [...new Set(steps.filter((step) => !step.done && facts.catalogue.products.has(step.product)).map((step): ProductId => step.product))],
   };
 }
 
-function stackWear(stack: StackFacts): number {
-  const last = lastFilm(stack);
-  if (!last) return 3;
-  if (isClear(last)) return wearScore(last.product!.resists, stack.zone.wears);
-  const baked = stack.steps.some((step) => step.aid?.heat);
-  return Math.min(
-    ...films(stack)
-      .filter(isColour)
-      .map(({ product }) => wearScore(baked && product!.bakeable ? product!.standsAloneBaked : product!.standsAlone, stack.zone.wears)),
-  );
+/** Ground and colour in coats; zones that get the same are painted in one go. */
+function coatsIn(stacks: readonly StackFacts[]): number {
+  const told = new Set<string>();
+  return stacks.reduce((sum, stack) => {
+    const coats = stack.steps.filter((fact) => !fact.step.done && !fact.step.marks && (isColour(fact) || has(fact, "ground")));
+    const look = coats.map((fact) => `${fact.step.role}:${fact.step.product}:${fact.step.coats}:${fact.step.colour}`).join("|");
+    if (told.has(look)) return sum;
+    told.add(look);
+    return sum + coats.reduce((own, fact) => own + (fact.step.coats ?? 1), 0);
+  }, 0);
 }
 
-/** How a plan does by each measure: wear is that of its weakest painted zone, 0–3. */
-export function scoresOf(stacks: readonly StackFacts[], totals: Totals): Scores {
-  const painted = stacks.filter((stack) => films(stack).length > 0);
-  const facts = stacks.flatMap((stack) => stack.steps);
-  const kinds = new Set(facts.map((fact) => fact.step.product));
-  const harsh = [...kinds].reduce((sum, id) => {
-    const fact = facts.find((one) => one.step.product === id)!;
-    return sum + (fact.product?.carrier === "solvent" ? 1 : 0) + (fact.product?.traits.includes("two-part") ? 1.5 : 0) + (fact.aid?.heat ? 1 : 0);
-  }, 0);
+/** What her paint costs for this piece; null while any of it has no price. */
+function costIn(totals: Totals, facts: PieceFacts): number | null {
+  const prices = Object.entries(totals.jarMlByProduct).map(([id, ml]) => {
+    const price = facts.catalogue.products.get(id as ProductId)?.own?.pricePerMl;
+    return price == null ? null : price * ml;
+  });
+  return prices.length === 0 || prices.includes(null) ? null : prices.reduce<number>((sum, price) => sum + (price ?? 0), 0);
+}
+
+/** Off the beaten track, over all zones: products not usual here, and how unusual each is. */
+function strainIn(kinds: readonly StepFact[], facts: PieceFacts): number {
+  return kinds.reduce((sum, { product }) => sum + (product ? product.usual.rank + (product.usual.on.includes(facts.material.surface) ? 0 : 2) : 0), 0);
+}
+
+/** How a plan does by each measure. */
+export function scoresOf(stacks: readonly StackFacts[], totals: Totals, facts: PieceFacts): Scores {
+  const work = stacks.flatMap((stack) => stack.steps).filter((fact) => !fact.step.done);
+  const kinds = [...new Map(work.map((fact) => [fact.step.product, fact])).values()];
+  const roles = new Set(work.map((fact) => fact.step.role));
   return {
-    durability: painted.length === 0 ? 3 : Math.min(...painted.map(stackWear)),
+    durability: Math.min(BEST_GRADE, ...stacks.map(durabilityOf)),
     readyDays: totals.elapsedMin / MIN_PER_DAY + totals.cureDays,
     handsOnMin: totals.handsOnMin,
-    products: totals.products.length,
-    harshness: harsh,
+    products: totals.products.filter((id) => facts.catalogue.products.get(id)?.own === undefined).length,
+    coats: coatsIn(stacks),
+    harshness: kinds.reduce((sum, fact) => sum + harshnessOf(fact.product, fact.aid), 0),
+    cost: costIn(totals, facts),
+    forgiving: Number(roles.has("mark")) + Number(roles.has("isolate")),
+    strain: strainIn(kinds, facts),
   };
 }

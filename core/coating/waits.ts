@@ -116,6 +116,7 @@ function aidNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column:
 
 /** Minutes one step itself spans: the waits between its own coats. */
 export function withinMin(fact: StepFact, stack: StackFacts, column: Column): number {
+  if (fact.step.done) return 0;
   const stages = stagesOf(fact, stack, column);
   return stages ? Math.max(0, (fact.step.coats ?? 1) - 1) * stages.recoatFrom : 0;
 }
@@ -142,8 +143,96 @@ interface Demand {
 }
 
 function demand(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): Demand {
+  if (lower.step.done || upper.step.done) return { min: 0, until: "dry-to-recoat" };
   if (lower.aid) return { min: aidNeedMin(upper, lower, stack, column), until: "dry-body" };
   return { min: filmNeedMin(upper, lower, stack, column), until: UNTIL[needOf(upper, lower)] };
+}
+
+/** What one act asks of one thing beneath it, in both columns. */
+interface PairNeed {
+  readonly typical: Demand;
+  readonly cautious: Demand;
+}
+
+/**
+ * Waits of stacks put together out of the same steps: what one asks of another is looked up once, so that the search may ask at every turn.
+ * More steps and more coats never make a run shorter, so steps still to be chosen only add.
+ */
+export class ChainClock {
+  private readonly needs: (PairNeed | undefined)[];
+  private readonly recoats: readonly { readonly typical: number; readonly cautious: number }[];
+  private readonly bodyMin: number;
+
+  /** @param facts every step that may be chosen, in working order; `index` is its place here */
+  constructor(
+    private readonly stack: StackFacts,
+    private readonly facts: readonly StepFact[],
+  ) {
+    this.needs = new Array<PairNeed | undefined>(facts.length ** 2).fill(undefined);
+    const recoat = (fact: StepFact, column: Column) => (fact.step.done ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0));
+    this.recoats = facts.map((fact) => ({ typical: recoat(fact, "typical"), cautious: recoat(fact, "cautious") }));
+    this.bodyMin = conditionDryMin(stack);
+  }
+
+  private need(upper: number, lower: number): PairNeed {
+    const at = upper * this.facts.length + lower;
+    return (this.needs[at] ??= {
+      typical: demand(this.facts[upper]!, this.facts[lower]!, this.stack, "typical"),
+      cautious: demand(this.facts[upper]!, this.facts[lower]!, this.stack, "cautious"),
+    });
+  }
+
+  /**
+   * Typical minutes from the first of these steps to the last.
+   *
+   * @param chosen places of the chosen steps, ascending
+   * @param coats coats of each of them
+   */
+  minutes(chosen: readonly number[], coats: readonly number[]): number {
+    const ends: number[] = [];
+    let begun = false;
+    for (let order = 0; order < chosen.length; order += 1) {
+      const upper = chosen[order]!;
+      let start = order > 0 ? ends[order - 1]! : 0;
+      for (let below = 0; below < order; below += 1) start = Math.max(start, ends[below]! + this.need(upper, chosen[below]!).typical.min);
+      if (!begun && isFilm(this.facts[upper]!)) {
+        begun = true;
+        start = Math.max(start, this.bodyMin);
+      }
+      ends.push(start + (coats[order]! - 1) * this.recoats[upper]!.typical);
+    }
+    return ends.at(-1) ?? 0;
+  }
+
+  /** The waits before each of these steps, as `fillWaits` gives them. */
+  waits(chosen: readonly number[], coats: readonly number[]): readonly (Wait | null)[] {
+    const passed = { typical: [] as number[], cautious: [] as number[] };
+    const films = chosen.map((place) => isFilm(this.facts[place]!));
+    const first = films.indexOf(true);
+    const longest = (order: number, column: Column): Demand => {
+      let best: Demand = { min: 0, until: "dry-to-recoat" };
+      let gone = 0;
+      for (let below = order - 1; below >= 0; below -= 1) {
+        const asked = this.need(chosen[order]!, chosen[below]!)[column];
+        if (asked.min - gone > best.min) best = { min: asked.min - gone, until: asked.until };
+        gone += passed[column][below]! + (coats[below]! - 1) * this.recoats[chosen[below]!]![column];
+      }
+      const body = order === first ? this.bodyMin : 0;
+      return body - gone > best.min ? { min: body - gone, until: "dry-body" } : best;
+    };
+    return chosen.map((_place, order) => {
+      const wait = waitOf(longest(order, "typical"), longest(order, "cautious"));
+      passed.typical.push(wait?.min ?? 0);
+      passed.cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);
+      return wait;
+    });
+  }
+}
+
+function waitOf(usual: Demand, careful: Demand): Wait | null {
+  const min = rounded(usual.min);
+  if (min <= 0 && careful.min <= 0) return null;
+  return { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until };
 }
 
 function waitFor(stack: StackFacts, upper: StepFact, filled: readonly StepFact[], column: Column, elapsed: readonly number[]): Demand {
@@ -181,8 +270,7 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
     else {
       const usual = waitFor(stack, fact, filled, "typical", typical);
       const careful = waitFor(stack, fact, filled, "cautious", cautious);
-      const min = rounded(usual.min);
-      wait = min > 0 || careful.min > 0 ? { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until } : null;
+      wait = waitOf(usual, careful);
     }
     typical.push(wait?.min ?? 0);
     cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);
@@ -193,7 +281,7 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
 
 /** The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by. */
 export function leastWaitMin(upper: StepFact, lower: StepFact, stack: StackFacts): number | null {
-  if (!lower.product || lower.product.drying.by === "none") return 0;
+  if (lower.step.done || !lower.product || lower.product.drying.by === "none") return 0;
   const need = needOf(upper, lower);
   if (need === "recoat") return earliestRecoatMin(lower.product, stack.room, lower.step.marks ? lower.wetMicrons : null);
   if (!stagesOf(lower, stack, "typical")) return null;

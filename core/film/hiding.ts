@@ -24,6 +24,22 @@ function luminanceOver(infinite: Spectrum, ground: number, scatter: number): num
   return xyzOf(infinite.map((value) => overGround(value, ground, scatter)))[1];
 }
 
+/**
+ * What was worked out over a spectrum, by what was asked: the search asks the same of the same few grounds thousands of times.
+ * Spectra are never changed, so the object itself stands for its values.
+ */
+class OverSpectrum<T> {
+  private readonly known = new WeakMap<Spectrum, Map<string, T>>();
+
+  get(beneath: Spectrum, asked: string, work: () => T): T {
+    let here = this.known.get(beneath);
+    if (!here) this.known.set(beneath, (here = new Map()));
+    let found = here.get(asked);
+    if (found === undefined) here.set(asked, (found = work()));
+    return found;
+  }
+}
+
 const scatters = new Map<string, number>();
 const HALVINGS = 60;
 
@@ -65,17 +81,24 @@ export function coatsAtThinSpot(coats: number): number {
 
 /** Reflectance of a film over what is beneath, at its mean thickness or at its thin spot. */
 export function seen({ colour, contrastRatio, coats }: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "mean"): Spectrum {
-  const power = scatterOfCoat(colour, contrastRatio) * (at === "mean" ? coats : coatsAtThinSpot(coats));
-  return spectrumOf(colour).map((infinite, band) => overGround(infinite, beneath[band]!, power));
+  return seenFilms.get(beneath, `${colour}|${contrastRatio}|${coats}|${at}`, () => {
+    const power = scatterOfCoat(colour, contrastRatio) * (at === "mean" ? coats : coatsAtThinSpot(coats));
+    return spectrumOf(colour).map((infinite, band) => overGround(infinite, beneath[band]!, power));
+  });
 }
+
+const seenFilms = new OverSpectrum<Spectrum>();
 
 /** How far a film is from its full colour, ΔE00 at its thin spot or at its mean. Source of ΔE00: Sharma, Wu & Dalal 2005. */
 export function grinning(film: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot"): number {
-  return deltaE(labOf(xyzOf(seen(film, beneath, at))), labOf(xyzOf(spectrumOf(film.colour))));
+  return grins.get(beneath, `${film.colour}|${film.contrastRatio}|${film.coats}|${at}`, () =>
+    deltaE(labOf(xyzOf(seen(film, beneath, at))), labOf(xyzOf(spectrumOf(film.colour)))),
+  );
 }
 
-const needed = new Map<string, number>();
-const MOST_NEEDED = 5000;
+const grins = new OverSpectrum<number>();
+
+const needed = new OverSpectrum<number>();
 
 /**
  * Coats until a colour looks solid over what is beneath: ΔE00 to its full colour under 2 at the thin spot.
@@ -84,14 +107,11 @@ const MOST_NEEDED = 5000;
  * @returns whole coats from 1 to 12; 12 where it never does
  */
 export function coatsToHide(colour: string, contrastRatio: number, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot"): number {
-  const key = `${colour}|${contrastRatio}|${at}|${beneath.map((value) => value.toFixed(4)).join()}`;
-  const before = needed.get(key);
-  if (before !== undefined) return before;
-  let coats = 1;
-  while (coats < MOST_COATS && grinning({ colour, contrastRatio, coats }, beneath, at) >= SOLID_BELOW) coats += 1;
-  if (needed.size > MOST_NEEDED) needed.clear();
-  needed.set(key, coats);
-  return coats;
+  return needed.get(beneath, `${colour}|${contrastRatio}|${at}`, () => {
+    let coats = 1;
+    while (coats < MOST_COATS && grinning({ colour, contrastRatio, coats }, beneath, at) >= SOLID_BELOW) coats += 1;
+    return coats;
+  });
 }
 
 /**

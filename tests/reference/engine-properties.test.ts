@@ -6,8 +6,6 @@ import { productId } from "#core/catalogue/ids";
 import { CONDITIONS, SHEENS, TECHNIQUES } from "#core/catalogue/vocabulary";
 import { changePiece } from "#core/coating/apply-changes";
 import { planPiece } from "#core/coating/planner/plan-piece";
-import { cheapest } from "#core/coating/planner/branch-and-bound";
-import type { Conflict } from "#core/coating/planner/branch-and-bound";
 import { planWithEdits } from "#core/coating/plan-with-edits";
 import { parsePiece } from "#core/formats/parse-piece";
 import { FORM_MEASURES } from "#core/piece/form";
@@ -159,47 +157,6 @@ describe("the catalogue is data", () => {
       for (const technique of product.techniques) expect(CATALOGUE.techniques.has(technique)).toBe(true);
     }
   });
-});
-
-describe("the search", () => {
-  test("finds what brute force finds, whatever is learnt on the way", () => {
-    const lists = fc.array(fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 4 });
-    const faults = fc.array(fc.record({ stop: fc.boolean(), a: fc.tuple(fc.nat(3), fc.nat(3)), b: fc.tuple(fc.nat(3), fc.nat(3)) }), { maxLength: 6 });
-    fc.assert(
-      fc.property(lists, faults, (raw, wrong) => {
-        const choices = raw.map((list) => list.map((cost, index) => ({ key: String(index), cost })));
-        const all = choices.reduce<(typeof choices)[number][]>((some, list) => some.flatMap((one) => list.map((choice) => [...one, choice])), [[]]);
-        const biting = (chosen: (typeof choices)[number]) =>
-          wrong.map((one, index) => ({ ...one, code: String(index) })).filter(({ a, b }) => [a, b].every(([slot, key]) => chosen[slot]?.key === String(key)));
-        const extra = (chosen: (typeof choices)[number]) => {
-          const bite = biting(chosen);
-          return bite.some((one) => one.stop) ? null : bite.length * 4;
-        };
-        const totals = all.flatMap((chosen) => {
-          const more = extra(chosen);
-          return more === null ? [] : [chosen.reduce((sum, one) => sum + one.cost, 0) + more];
-        });
-        const conflicts: Conflict[] = [];
-        const found = cheapest({
-          lists: choices,
-          conflicts,
-          faultCost: 4,
-          enough: () => false,
-          judge: (chosen) => {
-            for (const { code, stop, a, b } of biting([...chosen]))
-              conflicts.push({ code, stop, parts: [a, b].map(([slot, key]) => ({ slot, key: String(key) })) });
-            return extra([...chosen]);
-          },
-        });
-        const total = found && found.reduce((sum, one) => sum + one.cost, 0) + extra([...found])!;
-        expect(total).toBe(totals.length > 0 ? Math.min(...totals) : null);
-      }),
-      { seed: SEED, numRuns: 300 },
-    );
-  });
-
-  test("an empty list has no combination", () =>
-    expect(cheapest({ lists: [[{ key: "a", cost: 1 }], []], conflicts: [], faultCost: 1, judge: () => 0, enough: () => false })).toBeNull());
 });
 
 describe("refusals", () => {

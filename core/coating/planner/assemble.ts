@@ -1,46 +1,77 @@
 import type { StepId } from "../../catalogue/ids";
-import { freeStepId } from "../apply-changes";
+import { stepId } from "../../catalogue/ids";
 import { coatsWanted } from "../coats-wanted";
 import { stackFacts } from "../facts";
-import type { StackFacts } from "../facts";
+import type { StackFacts, StepFact } from "../facts";
 import type { StepChoice } from "../plan";
 import { fillWaits } from "../waits";
 import type { ZoneContext } from "./context";
+import { PHASE_OF } from "./draft";
 import type { Draft, Option } from "./draft";
 
 type Placed = Draft & { readonly slot: number };
 
+/** Ids as zone, role and the next free number; a step she keeps has its own. */
 function withIds(context: ZoneContext, drafts: readonly Placed[], slotOf: Map<StepId, number>): readonly StepChoice[] {
-  const taken: StepId[] = [];
-  return drafts.map(({ phase: _phase, slot, ...draft }) => {
-    const id = freeStepId(context.zone.zone, draft.role, taken);
-    taken.push(id);
+  const taken = new Set<string>(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
+  const next = new Map<string, number>();
+  const freeId = (role: string): StepId => {
+    let n = (next.get(role) ?? 0) + 1;
+    while (taken.has(`${context.zone.zone}.${role}.${n}`)) n += 1;
+    next.set(role, n);
+    return stepId(`${context.zone.zone}.${role}.${n}`);
+  };
+  return drafts.map(({ phase: _phase, slot, kept, ...draft }) => {
+    const id = kept?.id ?? freeId(draft.role);
     slotOf.set(id, slot);
-    return { checks: [], ...draft, id, origin: "engine" as const };
+    return { checks: [], ...draft, id, origin: kept?.origin ?? "engine" };
   });
 }
 
-/** Steps already on the piece stand first, as hers; the engine plans no second one of the same role. */
+const ALREADY = [{ requirement: "already-done", text: "it is already on the piece" }];
+
+/** Steps already on the piece stand below all that is still to do. */
 function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Placed[] {
-  const done = context.piece.done.filter((step) => step.zone === context.zone.zone);
-  const roles = new Set(done.map((step) => step.role));
+  const done = context.done.map(({ zone: _zone, ...step }): Placed => ({
+    ...step,
+    phase: PHASE_OF[step.role],
+    slot: -1,
+    done: true,
+    because: ALREADY,
+    checks: ["What is on it already is dry right through; if it is fresh, wait first."],
+  }));
+  return [...done, ...drafts].sort((a, b) => Number(b.done ?? false) - Number(a.done ?? false) || a.phase - b.phase);
+}
+
+/** A colour already on the piece that still grins through gets the coats it lacks, in the same paint. */
+function toppedUp(fact: StepFact, wanted: number): readonly StepChoice[] {
+  const lacks = wanted - (fact.step.coats ?? 1);
+  if (!fact.step.done || lacks <= 0 || fact.step.role !== "base") return [];
+  const { done: _done, ...step } = fact.step;
   return [
-    ...done.map(({ zone: _zone, ...step }): Placed => ({
+    {
       ...step,
-      phase: 0,
-      slot: -1,
-      because: [{ requirement: "already-done", text: "it is already on the piece" }],
-    })),
-    ...drafts.filter((draft) => !roles.has(draft.role) || draft.role === "cure"),
+      id: stepId(`${fact.step.id}.more`),
+      coats: lacks,
+      because: [{ requirement: "field-colour", text: "what is on it already still lets the ground grin through" }],
+      checks: ["Hold it to the light: no streaks, nothing of the ground grinning through."],
+    },
   ];
 }
 
-/** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice. */
-function withCoats(stack: StackFacts): readonly StepChoice[] {
-  return stack.steps.map((fact) => {
-    const wanted = coatsWanted(stack, fact);
-    return wanted ? { ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid) } : fact.step;
+/** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice; hers stay hers. */
+function withCoats(stack: StackFacts, hers: ReadonlySet<StepId>): readonly StepChoice[] {
+  const more: StepChoice[] = [];
+  const steps = stack.steps.flatMap((fact): readonly StepChoice[] => {
+    const wanted = hers.has(fact.step.id) ? null : coatsWanted(stack, fact);
+    if (!wanted) return [fact.step];
+    if (fact.step.done) more.push(...toppedUp(fact, wanted.laid));
+    return [fact.step.done ? fact.step : { ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid) }];
   });
+  if (more.length === 0) return steps;
+  const begun = steps.findIndex((step) => !step.done && !["clean", "sand", "dust-off"].includes(step.role));
+  const at = begun < 0 ? steps.length : begun;
+  return [...steps.slice(0, at), ...more, ...steps.slice(at)];
 }
 
 /** One zone's stack as facts, out of bare choices. */
@@ -58,7 +89,8 @@ export interface Assembled {
 export function assemble(context: ZoneContext, options: readonly Option[]): Assembled {
   const slotOf = new Map<StepId, number>();
   const drafts = options.flatMap((option, slot) => option.steps.map((step): Placed => ({ ...step, slot })));
-  const ordered = [...withDone(context, drafts)].sort((a, b) => a.phase - b.phase);
-  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, slotOf))));
+  const ordered = withDone(context, drafts);
+  const hers = new Set(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
+  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, slotOf)), hers));
   return { stack: soleStack(context, fillWaits(coated)), slotOf };
 }

@@ -4,7 +4,10 @@ import type { ProductClass } from "../../catalogue/product-class";
 import type { Surface } from "../../catalogue/material";
 import type { Route } from "../../catalogue/vocabulary";
 import type { Zone } from "../../piece/zones";
+import type { DoneStep } from "../../piece/piece";
+import { leaves } from "../facts";
 import type { PieceFacts } from "../facts";
+import type { StepChoice } from "../plan";
 import type { ZoneLayer } from "./layers";
 
 /** All a slot may look at while it lists the ways of one zone. */
@@ -15,6 +18,9 @@ export interface ZoneContext extends PieceFacts {
   /** Colour of the field here; null leaves the surface itself showing. */
   readonly field: string | null;
   readonly surface: Surface;
+  /** Steps already on this zone, and steps of hers that stay whatever else is planned. */
+  readonly done: readonly DoneStep[];
+  readonly keep: readonly StepChoice[];
 }
 
 /** Does this class film in her room, as far as cold goes? */
@@ -29,9 +35,9 @@ function suitsRoute(product: ProductClass, route: Route): boolean {
 
 /** Products the constraints, the room and the route leave, in the order of the catalogue. */
 export function allowed(context: ZoneContext): readonly ProductClass[] {
-  const { avoid, childSafe } = context.piece.constraints;
+  const { constraints } = context.piece;
   return [...context.catalogue.products.values()].filter(
-    (product) => suitsRoute(product, context.route) && !avoid.includes(product.id) && (!childSafe || product.childSafe) && warmEnoughFor(product, context),
+    (product) => suitsRoute(product, context.route) && leaves(constraints, product) && warmEnoughFor(product, context),
   );
 }
 

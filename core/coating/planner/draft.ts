@@ -1,6 +1,6 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
-import type { Sheen } from "../../catalogue/vocabulary";
+import type { Role, Sheen } from "../../catalogue/vocabulary";
 import type { Because, StepChoice } from "../plan";
 
 /**
@@ -26,8 +26,38 @@ export const PHASE = {
   cure: 160,
 } as const;
 
-/** A step before it has an id: what an option brings to the stack. */
-export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & { readonly phase: number; readonly checks?: readonly string[] };
+/** Where a step falls in the work by its role alone: one she keeps or has done already. */
+export const PHASE_OF: Readonly<Record<Role, number>> = {
+  cast: PHASE.clean,
+  clean: PHASE.clean,
+  fill: PHASE.level,
+  sand: PHASE.level,
+  "dust-off": PHASE.level,
+  size: PHASE.size,
+  prime: PHASE.ground,
+  base: PHASE.base,
+  isolate: PHASE.isolate,
+  mark: PHASE.mark,
+  mask: PHASE.decorate,
+  decorate: PHASE.decorate,
+  "top-dot": PHASE.decorate,
+  lock: PHASE.decorate,
+  unmask: PHASE.decorate,
+  unmark: PHASE.unmark,
+  sign: PHASE.sign,
+  seal: PHASE.seal,
+  "heat-set": PHASE.heat,
+  fire: PHASE.heat,
+  assemble: PHASE.assemble,
+  cure: PHASE.cure,
+};
+
+/** A step before it has an id: what an option brings to the stack. One she keeps has its id, its maker and its coats already. */
+export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
+  readonly phase: number;
+  readonly checks?: readonly string[];
+  readonly kept?: Pick<StepChoice, "id" | "origin">;
+};
 
 /** One way of meeting a slot's requirements; `steps` is empty where leaving it out is a way too. */
 export interface Option {
@@ -44,6 +74,8 @@ export interface Slot {
   readonly options: readonly Option[];
   /** Practitioners differ here: each way is a school worth showing. */
   readonly school: boolean;
+  /** All zones decide it alike: one bake for the piece. */
+  readonly forAll?: true;
   /** When no option is left: what could not be met, for the refusal. */
   readonly unmet: string;
 }

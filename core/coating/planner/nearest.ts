@@ -69,6 +69,8 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
   const traits = catalogue.materials.get(piece.material)?.traits ?? [];
   if (traits.includes("bisque") && !constraints.kiln) ways.push({ text: "have it fired in a kiln", changes: [set("constraints.kiln", true)] });
   if (traits.includes("dissolves")) ways.push({ text: "cast it in cement instead", changes: [set("material", "concrete-cast")] });
+  if (constraints.shelfOnly) ways.push({ text: "buy what is not on your shelf", changes: [set("constraints.shelfOnly", false)] });
+  if ((piece.done ?? []).length > 0) ways.push({ text: "take it back to the bare piece and begin again", changes: [set("done", [])] });
   if (constraints.oven === false) ways.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
   if (constraints.childSafe) ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
   if (layers.some((layer) => layer.zone !== undefined))

@@ -1,45 +1,53 @@
 import type { Catalogue } from "../../catalogue/catalogue";
-import type { ProductId } from "../../catalogue/ids";
+import { knowsShelf } from "../../catalogue/own-product";
 import { ROUTES } from "../../catalogue/vocabulary";
-import type { Route } from "../../catalogue/vocabulary";
+import type { Route, ZoneId } from "../../catalogue/vocabulary";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import { mainZone, mayBeFired } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "../candidate";
-import { pieceFacts } from "../facts";
+import { pieceFacts, stackFacts } from "../facts";
 import type { PieceFacts, StackFacts } from "../facts";
+import { firstStop, judge } from "../judge";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../plan";
 import type { Candidate, PlanSet, StepChoice, ZoneSteps } from "../plan";
 import type { Rule } from "../rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
 import { layersOf } from "./layers";
-import type { MeasureName } from "./measures";
-import { MEASURES } from "./measures";
 import { nearestTo } from "./nearest";
-import { ZoneSearch } from "./search-zone";
-import { thinOut, titled } from "./thin-out";
+import { RouteSearch } from "./route-search";
+import { chosenFrom } from "./thin-out";
 import { wishFindings } from "./wishes";
+import { ZoneSearch } from "./zone-search";
 
-/** One whole plan the search found, and what it was looking for. */
-export interface Found {
-  readonly candidate: Candidate;
-  readonly measure: MeasureName | "school";
+/** Steps of hers that stay, each in its zone. */
+export interface KeptStep extends StepChoice {
+  readonly zone: ZoneId;
 }
 
-interface Attempt {
-  readonly found: readonly Found[];
-  readonly why: string;
-  readonly code: string;
+export interface Asked {
+  readonly rules?: readonly Rule[];
+  /** "Keep these steps of mine, make the rest right." */
+  readonly keep?: readonly KeptStep[];
 }
 
-function contextOf(facts: PieceFacts, zone: Zone, route: Route): ZoneContext {
+function contextOf(facts: PieceFacts, zone: Zone, route: Route, keep: readonly KeptStep[]): ZoneContext {
   const layers = layersOf(facts).filter((layer) => layer.zone === zone.zone);
   const field = zone.motifGround === undefined ? facts.piece.decoration.baseColour : zone.motifGround;
   // The ground under a motif is its field; what is set on it are its layers.
   const own = zone.motifGround === undefined ? layers : layers.filter((layer) => layer.technique.id !== "solid");
-  return { ...facts, zone, route, layers: own, field, surface: facts.material.surface };
+  return {
+    ...facts,
+    zone,
+    route,
+    layers: own,
+    field,
+    surface: facts.material.surface,
+    done: facts.piece.done.filter((step) => step.zone === zone.zone),
+    keep: keep.filter((step) => step.zone === zone.zone).map(({ zone: _zone, ...step }) => step),
+  };
 }
 
 /** Zones that get steps, the main one first: the rest follow what it uses. What stands on the kiln shelf stays bare of glaze. */
@@ -49,6 +57,26 @@ function zonesToCoat(facts: PieceFacts, route: Route): readonly Zone[] {
     .filter((zone) => route !== "kiln" || zone.template.exposure !== "underside")
     .filter((zone) => zone.treatment === "paint" || zone.treatment === "finish-underside" || zone.treatment === "protect")
     .sort((a, b) => Number(b === main) - Number(a === main));
+}
+
+/** What a zone's stack hangs on, but for its name and size: zones alike in it are treated alike, as a painter would. */
+function kindOf({ zone, layers, field, done, keep }: ZoneContext): string {
+  const { template, wears, mustStayBare, treatment, motifGround } = zone;
+  const { exposure, decorated, halves, optional, part } = template;
+  const plain = (steps: readonly object[]) => steps.map((step) => ({ ...step, zone: "", id: "" }));
+  return JSON.stringify([treatment, exposure, decorated, halves, optional, part, wears, mustStayBare, motifGround, field, layers, plain(done), plain(keep)]);
+}
+
+function searchesOf(facts: PieceFacts, route: Route, keep: readonly KeptStep[], rules: readonly Rule[]): readonly ZoneSearch[] {
+  const kinds = new Map<string, { readonly context: ZoneContext; readonly zones: Zone[] }>();
+  for (const zone of zonesToCoat(facts, route)) {
+    const context = contextOf(facts, zone, route, keep);
+    const kind = kindOf(context);
+    const known = kinds.get(kind);
+    if (known) known.zones.push(zone);
+    else kinds.set(kind, { context, zones: [zone] });
+  }
+  return [...kinds.values()].map(({ context, zones }) => new ZoneSearch(context, zones, rules));
 }
 
 function routesOf(facts: PieceFacts): readonly Route[] {
@@ -61,95 +89,87 @@ function routesOf(facts: PieceFacts): readonly Route[] {
   return wished.length > 0 ? wished : open;
 }
 
-type Planned = { readonly zones: readonly ZoneSteps<StepChoice>[] } | { readonly zones: null; readonly why: string; readonly code: string };
-
-/** What was chosen of a stack; its waits are worked out again with the whole plan. */
+/** A stack's choices in one of the zones it is for; its waits are worked out again with the whole plan. */
 function choicesIn({ zone, areaMm2 }: Zone, stack: StackFacts): ZoneSteps<StepChoice> {
-  return { zone, areaMm2, steps: stack.steps.map(({ step: { waitBefore: _wait, ...step } }) => step) };
-}
-
-/** Plans all zones of one route by one measure, the main zone first; the others prefer what is already bought. */
-function planZones(searches: readonly ZoneSearch[], measure: MeasureName, forced?: ReadonlyMap<string, string>): Planned {
-  const owned = new Set<ProductId>();
-  const zones: ZoneSteps<StepChoice>[] = [];
-  for (const [index, search] of searches.entries()) {
-    const result = search.best(measure, owned, index === 0 ? forced : undefined);
-    if (!result.stack) return { zones: null, why: result.why, code: result.code };
-    zones.push(choicesIn(search.context.zone, result.stack));
-    for (const { step } of result.stack.steps) owned.add(step.product);
-  }
-  return { zones };
-}
-
-function columnOrder(facts: PieceFacts, zones: readonly ZoneSteps<StepChoice>[]): readonly ZoneSteps<StepChoice>[] {
-  const order = facts.zones.map((zone) => zone.zone);
-  return [...zones].sort((a, b) => order.indexOf(a.zone) - order.indexOf(b.zone));
-}
-
-function planRoute(facts: PieceFacts, route: Route, rules: readonly Rule[]): Attempt {
-  const searches = zonesToCoat(facts, route).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
-  const found: Found[] = [];
-  let unmet = { why: "every zone of it has to stay bare", code: "nothing-to-paint" };
-  const attempt = (measure: MeasureName, as: Found["measure"], forced?: ReadonlyMap<string, string>) => {
-    const planned = planZones(searches, measure, forced);
-    if (!planned.zones) {
-      if (as !== "school") unmet = { why: planned.why, code: planned.code };
-      return;
-    }
-    const candidate = makeCandidate(facts, columnOrder(facts, planned.zones), rules, { title: "", route });
-    const stop = candidate.findings.find((one) => one.severity === "stop");
-    if (stop) unmet = { why: `${stop.message}: ${stop.why.charAt(0).toLowerCase()}${stop.why.slice(1)}`, code: stop.code };
-    else if (as !== "school" || followsFirst(candidate, forced)) found.push({ candidate, measure: as });
+  const renamed = (id: string) => (id.startsWith(`${stack.zone.zone}.`) ? `${zone}${id.slice(stack.zone.zone.length)}` : id) as StepChoice["id"];
+  return {
+    zone,
+    areaMm2,
+    steps: stack.steps.map(({ step: { waitBefore, ...step } }) => ({ ...step, id: renamed(step.id), ...(waitBefore?.set === "hers" ? { waitBefore } : {}) })),
   };
-  /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
-  const followsFirst = (candidate: Candidate, forced?: ReadonlyMap<string, string>) =>
-    forced?.has("sealing") || forced?.has("levelling") || forced?.has("heat") || candidate.scores.harshness <= found[0]!.candidate.scores.harshness;
-  if (searches.length === 0) return { found, ...unmet };
-  for (const measure of Object.keys(MEASURES) as MeasureName[]) attempt(measure, measure);
-  if (found.length > 0) {
-    for (const { slot, option } of searches[0]!.schools()) attempt("balanced", "school", new Map([[slot, option]]));
-  }
-  return { found, ...unmet };
+}
+
+/** The stacks of every zone, in the order of the piece's columns. */
+function zoneChoices(facts: PieceFacts, searches: readonly ZoneSearch[], stacks: readonly StackFacts[]): readonly ZoneSteps<StepChoice>[] {
+  const order = facts.zones.map((zone) => zone.zone);
+  return searches
+    .flatMap((search, index) => search.zones.map((zone) => choicesIn(zone, stacks[index]!)))
+    .sort((a, b) => order.indexOf(a.zone) - order.indexOf(b.zone));
+}
+
+function routeSearch(facts: PieceFacts, route: Route, { keep = [], rules = RULES }: Asked): RouteSearch {
+  const searches = searchesOf(facts, route, keep, rules);
+  const across = rules.filter((rule) => rule.acrossZones);
+  return new RouteSearch(searches, {
+    route,
+    sound: (stacks) => firstStop(stackFacts(facts, zoneChoices(facts, searches, stacks)), across) === null,
+    why: (stacks) => judge(stackFacts(facts, zoneChoices(facts, searches, stacks)), rules).find((one) => one.severity === "stop") ?? null,
+    candidate: (stacks) => makeCandidate(facts, zoneChoices(facts, searches, stacks), rules, { title: "", route }),
+    priced: knowsShelf(facts.catalogue) && [...facts.catalogue.products.values()].some((product) => product.own?.pricePerMl != null),
+  });
+}
+
+function factsOf(piece: Piece, catalogue: Catalogue) {
+  const { piece: complete, assumed } = completePiece(piece, catalogue);
+  return { facts: pieceFacts(complete, catalogue), assumed };
+}
+
+/** The searches of every route a piece can take. */
+export function searchesFor(facts: PieceFacts, asked: Asked = {}): readonly RouteSearch[] {
+  return routesOf(facts).map((route) => routeSearch(facts, route, asked));
 }
 
 /**
- * Plans a piece: searches the stacks of every zone by several measures and schools, on every route the piece can take.
+ * Plans a piece: the best stacks of all its zones together by each measure, and by each school where practitioners differ, on
+ * every route the piece can take.
  *
  * @param piece a piece whose ids the catalogue knows (see `parsePiece`)
+ * @param catalogue with her own products in it where she has a shelf (see `withOwnProducts`)
  * @returns candidates without a `stop`, at most five; or a refusal with the nearest piece that can be planned
  */
-export function planPiece(piece: Piece, catalogue: Catalogue, rules: readonly Rule[] = RULES): PlanSet {
-  const { piece: complete, assumed } = completePiece(piece, catalogue);
-  const facts = pieceFacts(complete, catalogue);
-  const attempts = routesOf(facts).map((route) => planRoute(facts, route, rules));
-  const all = attempts.flatMap((attempt) => attempt.found);
+export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {}): PlanSet {
+  const { facts, assumed } = factsOf(piece, catalogue);
   const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
-  if (all.length === 0) {
-    const { why, code } = attempts[0] ?? { why: "no route is open", code: "nothing-fits" };
-    return {
-      ...set,
-      candidates: [],
-      refusal: {
-        code,
-        message: `There is no sound plan for ${complete.name} as it stands`,
-        why,
-        nearest: nearestTo(piece, catalogue, (changed) => canPlan(changed, catalogue, rules)),
-      },
-    };
+  const routes = searchesFor(facts, asked);
+  const found = chosenFrom(routes, catalogue);
+  const obstacle = found.length > 0 ? null : obstacleOf(facts, routes);
+  // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
+  const wished = obstacle !== null && Object.keys(facts.piece.wishes).length > 0;
+  const candidates = wished ? planPiece({ ...piece, wishes: {} }, catalogue, asked).candidates : found;
+  if (candidates.length > 0) {
+    const wishes = (candidate: Candidate) => ({ ...candidate, findings: [...candidate.findings, ...wishFindings(facts, candidate, obstacle?.why ?? null)] });
+    return { ...set, candidates: candidates.map(wishes), refusal: null };
   }
-  const wishes = (candidate: Candidate) => ({ ...candidate, findings: [...candidate.findings, ...wishFindings(facts, candidate)] });
-  return { ...set, candidates: titled(thinOut(all)).map(wishes), refusal: null };
+  return {
+    ...set,
+    candidates: [],
+    refusal: {
+      ...obstacle!,
+      message: `There is no sound plan for ${facts.piece.name} as it stands`,
+      nearest: nearestTo(piece, catalogue, (changed) => canPlan(changed, catalogue, asked)),
+    },
+  };
+}
+
+function obstacleOf(facts: PieceFacts, routes: readonly RouteSearch[]): { readonly why: string; readonly code: string } {
+  if (facts.piece.constraints.shelfOnly && !knowsShelf(facts.catalogue))
+    return { why: "you asked for only what you own, and nothing is known to stand on your shelf", code: "shelf-empty" };
+  return routes[0]?.obstacle() ?? { why: "no route is open", code: "nothing-fits" };
 }
 
 /** Does a piece have a plan at all? Stops at the first. */
-export function canPlan(piece: Piece, catalogue: Catalogue, rules: readonly Rule[] = RULES): boolean {
-  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
-  return routesOf(facts).some((route) => {
-    const searches = zonesToCoat(facts, route).map((zone) => new ZoneSearch(contextOf(facts, zone, route), rules));
-    if (searches.length === 0) return false;
-    const zones = searches.map((search) => ({ context: search.context, ...search.any() }));
-    if (zones.some(({ stack }) => stack === null)) return false;
-    const choices = zones.flatMap(({ context, stack }) => (stack ? [choicesIn(context.zone, stack)] : []));
-    return makeCandidate(facts, columnOrder(facts, choices), rules, { title: "", route }).findings.every((one) => one.severity !== "stop");
-  });
+export function canPlan(piece: Piece, catalogue: Catalogue, asked: Asked = {}): boolean {
+  const { facts } = factsOf(piece, catalogue);
+  // One route at a time: the first that has a plan will do.
+  return routesOf(facts).some((route) => routeSearch(facts, route, asked).any());
 }

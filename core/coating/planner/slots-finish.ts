@@ -70,8 +70,9 @@ export function sealing(context: ZoneContext): Slot | null {
   const wish = context.piece.wishes.sealer;
   const wished = options.filter((option) => option.key === wish);
   if (wished.length > 0) return { name: "sealing", options: wished, school: false, unmet: "" };
-  const open = { ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 };
-  return { name: "sealing", options: [...options, open], school: true, unmet: `nothing seals against ${said}` };
+  // What only gets a coat to protect it is not left without one.
+  const open = treatment === "protect" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
+  return { name: "sealing", options: [...options, ...open], school: true, unmet: `nothing seals against ${said}` };
 }
 
 /** Baking, at the lower and at the higher temperature: the label decides. */
@@ -97,7 +98,13 @@ export function heatSetting(context: ZoneContext): Slot | null {
       }),
     ],
   }));
-  return { name: "heat", options, school: true, unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}` };
+  return {
+    name: "heat",
+    options,
+    school: true,
+    forAll: true,
+    unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}`,
+  };
 }
 
 /** Fired once, at the end, with the glaze over the colours. */

@@ -180,7 +180,7 @@ export function ground(context: ZoneContext): Slot | null {
   if (wished.length > 0) return { name: "ground", options: wished, school: false, unmet: "" };
   return {
     name: "ground",
-    options: [...options, { ...NONE, strain: { slick: 0, porous: 1, wood: 2.5 }[context.surface] }],
+    options: [...options, { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
     school: true,
     unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
   };

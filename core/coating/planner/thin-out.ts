@@ -1,96 +1,155 @@
+import { knowsShelf } from "../../catalogue/own-product";
+import type { Catalogue } from "../../catalogue/catalogue";
 import type { Candidate } from "../plan";
-import type { MeasureName } from "./measures";
-import type { Found } from "./plan-piece";
+import { dominates, tradesOf, scoreDifference, winsOf } from "../trades";
+import type { Win } from "../trades";
+import type { MeasureName } from "./cost";
+import type { Found, RouteSearch, School } from "./route-search";
 
 /** A painter can weigh a handful of plans, not a list. */
 const MOST_CANDIDATES = 5;
+/** Places kept for schools, where practitioners differ by more than a measure. */
+const FOR_SCHOOLS = 2;
 
 /** What makes two plans different at the bench: route, products in their roles, heat. Not coats or sheen. */
-function signature(candidate: Candidate): string {
-  const steps = candidate.zones.flatMap((zone) => zone.steps.map((step) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`));
-  return [candidate.route, ...steps].join("|");
+function signature({ route, joined }: Found): string {
+  const steps = joined.stacks.flatMap(({ zone, steps: facts }) =>
+    facts.map(({ step }) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
+  );
+  return [route, ...steps].join("|");
 }
 
-function faults(candidate: Candidate): number {
-  return candidate.findings.filter((one) => one.severity === "warn").length;
+function faults({ joined }: Found): number {
+  return joined.judged.reduce((sum, one) => sum + one.extra.faults, 0);
 }
 
-/** Where plans part: ground, isolation, seal, route and heat. Fresh ground is worth showing. */
-function schoolKeys(candidate: Candidate): readonly string[] {
-  return candidate.zones
-    .flatMap((zone) => zone.steps)
-    .filter((step) => ["prime", "isolate", "seal", "heat-set", "size"].includes(step.role))
-    .map((step) => `${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`);
+/** Where plans part: ground, isolation, guides or none, seal and heat. Fresh ground is worth showing. */
+function schoolKeys({ joined }: Found): readonly string[] {
+  const steps = joined.stacks.flatMap((stack) => stack.steps.map((fact) => fact.step));
+  const parting = steps.filter((step) => ["prime", "isolate", "seal", "heat-set", "size"].includes(step.role));
+  return [
+    ...parting.map((step) => `${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
+    steps.some((step) => step.role === "mark") ? "guided" : "by-eye",
+  ];
 }
 
-/**
- * Thins the plans found to at most five that really differ: the best all round first, then what wins another measure, then
- * other schools, each bringing something not yet shown. A plan with more likely faults than the first is not shown.
- */
-export function thinOut(found: readonly Found[]): readonly Found[] {
-  const order: Record<Found["measure"], number> = { balanced: 0, durable: 1, soonest: 2, fewest: 3, gentle: 4, school: 5 };
-  const least = Math.min(...found.map((one) => faults(one.candidate)));
-  const sorted = found.filter((one) => faults(one.candidate) === least).sort((a, b) => order[a.measure] - order[b.measure]);
-  const kept: Found[] = [];
-  const shown = new Set<string>();
-  const seen = new Set<string>();
-  const consider = (one: Found, fresh: boolean) => {
-    const key = signature(one.candidate);
-    if (kept.length >= MOST_CANDIDATES || seen.has(key)) return;
-    const schools = schoolKeys(one.candidate);
-    if (fresh && kept.length > 0 && schools.every((school) => shown.has(school))) return;
-    seen.add(key);
-    for (const school of schools) shown.add(school);
-    kept.push(one);
-  };
-  for (const one of sorted) consider(one, true);
-  for (const one of sorted) if (kept.length < 2) consider(one, false);
-  return kept;
+/** The ways a plan goes in the main zone. */
+function waysOf({ joined, slots }: Found): readonly string[] {
+  return joined.judged[0]!.ways.map((way, slot) => `${slots[slot]!.name}:${way.key}`);
 }
 
-const TITLES: Record<MeasureName, string> = {
-  balanced: "Sound all round",
-  durable: "Hardest wearing",
-  soonest: "Ready soonest",
-  fewest: "Fewest things to buy",
-  gentle: "No fumes, no oven",
+/** The best of all routes by a measure. */
+function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Found | null {
+  const found = routes.flatMap((route) => route.best(measure) ?? []);
+  return found.sort((a, b) => a.joined.total - b.joined.total)[0] ?? null;
+}
+
+class Shown {
+  readonly candidates: Candidate[] = [];
+  private readonly seen = new Set<string>();
+  private readonly schools = new Set<string>();
+  private readonly ways = new Set<string>();
+  private readonly least: number;
+
+  constructor(first: Found) {
+    this.least = faults(first);
+    this.show(first, first.make());
+  }
+
+  private show(found: Found, candidate: Candidate): void {
+    this.seen.add(signature(found));
+    for (const key of schoolKeys(found)) this.schools.add(key);
+    for (const key of waysOf(found)) this.ways.add(key);
+    this.candidates.push(candidate);
+  }
+
+  /** Takes a plan that is new, no worse in likely faults, and of which `worth` is true beside those shown. */
+  consider(found: Found | null, most: number, worth: (candidate: Candidate, found: Found) => boolean): void {
+    if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faults(found) > this.least) return;
+    this.seen.add(signature(found));
+    const candidate = found.make();
+    if (this.candidates.some((one) => dominates(one.scores, candidate.scores)) || !worth(candidate, found)) return;
+    for (let index = this.candidates.length - 1; index > 0; index -= 1)
+      if (dominates(candidate.scores, this.candidates[index]!.scores)) this.candidates.splice(index, 1);
+    this.show(found, candidate);
+  }
+
+  /** Does something none of those shown does where practitioners differ? */
+  isFresh(found: Found): boolean {
+    return schoolKeys(found).some((key) => !this.schools.has(key)) || found.route !== this.candidates[0]!.route;
+  }
+
+  /** Whether a plan shown goes this way in the main zone already. */
+  has({ slot, option }: School): boolean {
+    return this.ways.has(`${slot}:${option}`);
+  }
+
+  /** A painter would notice that it does better at something than every one shown. */
+  gains(candidate: Candidate): boolean {
+    return this.candidates.every((one) => {
+      const said = tradesOf(scoreDifference(candidate.scores, one.scores));
+      return said.some((trade) => ["wears-longer", "sooner", "less-work", "less-to-buy", "fewer-coats", "gentler", "cheaper"].includes(trade));
+    });
+  }
+}
+
+const TITLES: Record<Win, string> = {
+  durability: "Hardest wearing",
+  readyDays: "Ready soonest",
+  products: "Fewest things to buy",
+  harshness: "No fumes, no oven",
+  handsOnMin: "Least time at the bench",
+  coats: "Fewest coats of colour",
+  cost: "Cheapest in paint",
 };
 
-interface Trait {
-  readonly title: string;
-  readonly wins: (mine: Candidate, others: readonly Candidate[]) => boolean;
-}
-
-const strictly = (pick: (candidate: Candidate) => number) => (mine: Candidate, others: readonly Candidate[]) =>
-  others.every((other) => pick(mine) < pick(other));
-
-/** What a plan may be called by: the measure it wins outright among those shown. */
-const TRAITS: readonly Trait[] = [
-  { title: TITLES.durable, wins: strictly((one) => -one.scores.durability) },
-  { title: TITLES.soonest, wins: strictly((one) => one.scores.readyDays) },
-  { title: TITLES.fewest, wins: strictly((one) => one.scores.products) },
-  { title: "Least time at the bench", wins: strictly((one) => one.scores.handsOnMin) },
-];
-
-/** Titles computed from what each plan wins among those shown; otherwise from the school it follows. */
-export function titled(found: readonly Found[]): readonly Candidate[] {
-  const candidates = found.map((one) => one.candidate);
+/** Titles computed from what each plan wins among those shown; otherwise from what of its school the first one does not do. */
+function titled(candidates: readonly Candidate[], shelf: boolean): readonly Candidate[] {
   const used = new Set<string>();
-  return found.map(({ candidate, measure }, index) => {
-    const others = candidates.filter((one) => one !== candidate);
+  return candidates.map((candidate, index) => {
+    const wins = winsOf(candidate, candidates);
+    const owned = shelf && candidate.scores.products === 0 ? ["From what you own"] : [];
     const options = [
-      ...(index === 0 ? [TITLES.balanced] : []),
-      ...TRAITS.filter((trait) => others.length > 0 && trait.wins(candidate, others)).map((trait) => trait.title),
-      ...(measure === "gentle" && candidate.scores.harshness === 0 && others.some((other) => other.scores.harshness > 0) ? [TITLES.gentle] : []),
+      ...(index === 0 ? ["Sound all round"] : []),
+      ...owned,
+      ...wins.filter((win) => win !== "harshness" || candidate.scores.harshness === 0).map((win) => TITLES[win]),
     ];
-    const title = options.find((one) => !used.has(one)) ?? `With ${ownWay(candidate, candidates[0]!)}`;
+    const ways = ownWays(candidate, candidates[0]!).map((way) => `With ${way}`);
+    const title = [...options, ...ways].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
     used.add(title);
     return { ...candidate, title };
   });
 }
 
-/** What of a plan's school the first one does not do. */
-function ownWay(candidate: Candidate, first: Candidate): string {
+/** What of a plan's school the first one does not do; all of it where that is nothing. */
+function ownWays(candidate: Candidate, first: Candidate): readonly string[] {
   const usual = new Set(first.school.split(" · "));
-  return candidate.school.split(" · ").find((part) => !usual.has(part)) ?? candidate.school;
+  const ways = candidate.school.split(" · ");
+  const own = ways.filter((way) => !usual.has(way));
+  return own.length > 0 ? own : ways;
+}
+
+/**
+ * The plans worth showing, at most five that differ in a product or in route: the best all round first, then what wins another
+ * measure by more than nobody would notice, then other routes and schools. None is worse than another in everything.
+ *
+ * @returns nothing when no route has a plan
+ */
+export function chosenFrom(routes: readonly RouteSearch[], catalogue: Catalogue): readonly Candidate[] {
+  const first = bestOf(routes, "balanced");
+  if (!first) return [];
+  const shown = new Shown(first);
+  const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
+  for (const measure of measures) shown.consider(bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
+  for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
+  const home = routes.find((route) => route.route === first.route)!;
+  const harshness = shown.candidates[0]!.scores.harshness;
+  for (const school of home.schools()) {
+    if (shown.candidates.length >= MOST_CANDIDATES) break;
+    if (shown.has(school)) continue;
+    /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
+    const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.slot) || one.scores.harshness <= harshness;
+    shown.consider(home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
+  }
+  return titled(shown.candidates, knowsShelf(catalogue));
 }

@@ -17,21 +17,21 @@ export function avoidableCodes(rules: readonly Rule[]): ReadonlySet<string> {
 }
 
 /**
- * Judges one zone's stack just far enough for the search: ends at the first stop, writes no messages.
- *
- * @returns the stop alone, or every avoidable likely fault
+ * Judges one zone's stack for the search: every stop and every avoidable likely fault, so that one stack teaches all it can;
+ * writes no messages.
  */
 export function faultsOf(stack: StackFacts, rules: readonly Rule[], avoidable: ReadonlySet<string>): readonly Fault[] {
-  const warns: Fault[] = [];
+  const faults: Fault[] = [];
   for (const rule of rules) {
-    if (rule.severity === "safety") continue;
+    if (rule.metByPlanning) continue;
+    // A rule may lower its severity, never raise it: these two can neither stop a stack nor count against it.
+    if (rule.severity === "safety" || rule.severity === "note") continue;
     for (const hit of rule.find(stack)) {
       const severity = hit.severity ?? rule.severity;
       if (hit.unknown !== undefined || (severity !== "stop" && severity !== "warn")) continue;
       const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, missing: hit.missing ?? [], rule, hit };
-      if (severity === "stop") return [fault];
-      if (avoidable.has(rule.code)) warns.push(fault);
+      if (severity === "stop" || avoidable.has(rule.code)) faults.push(fault);
     }
   }
-  return warns;
+  return faults;
 }

@@ -4,8 +4,12 @@ import type { PieceFacts } from "../facts";
 import { zoneWord } from "../judge";
 import type { Candidate, Finding } from "../plan";
 
-/** Wishes a plan does not keep, each with why: they are honoured or explained, never dropped in silence. */
-export function wishFindings(facts: PieceFacts, candidate: Candidate): readonly Finding[] {
+/**
+ * Wishes a plan does not keep, each with why: they are honoured or explained, never dropped in silence.
+ *
+ * @param obstacle what stopped every plan that kept them, when they had to be given up
+ */
+export function wishFindings(facts: PieceFacts, candidate: Candidate, obstacle: string | null = null): readonly Finding[] {
   const { wishes, decoration } = facts.piece;
   const steps = candidate.zones.flatMap((zone) => zone.steps);
   const unkept: { message: string; why: string }[] = [];
@@ -15,14 +19,14 @@ export function wishFindings(facts: PieceFacts, candidate: Candidate): readonly 
     if (id !== undefined && !uses(id)) {
       unkept.push({
         message: `You wished for ${productName(facts.catalogue, id).toLowerCase()}; this plan does without`,
-        why: `it does not suit ${facts.material.name.toLowerCase()} in this use`,
+        why: obstacle ?? `it does not suit ${facts.material.name.toLowerCase()} in this use`,
       });
     }
   }
   if (wishes.route && wishes.route !== candidate.route) {
     unkept.push({
       message: `You wished for the ${wishes.route} route; this plan takes the ${candidate.route} route`,
-      why: facts.material.bakeWhy || "nothing in your plan can be set that way",
+      why: obstacle ?? (facts.material.bakeWhy || "nothing in your plan can be set that way"),
     });
   }
   for (const layer of decoration.layers) {

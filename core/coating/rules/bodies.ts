@@ -44,6 +44,7 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
   {
     code: "sealed-pot-inside-bare",
     severity: "stop",
+    acrossZones: true,
     when: "a planter is sealed outside and bare inside",
     message: "the {zone} is sealed and the inside is bare",
     why: "water from the soil moves through the wall and pushes the outside film off",

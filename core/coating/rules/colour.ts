@@ -57,6 +57,7 @@ function underlay(
 export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   {
     code: "coats-do-not-hide",
+    metByPlanning: true,
     when: "a field of colour has fewer coats than it needs over what is beneath",
     message: "{coats} of {step} will let the ground grin through: it takes {enough}",
     why: "the colour is not opaque enough to cover what lies under it in so few coats",

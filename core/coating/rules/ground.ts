@@ -135,6 +135,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   },
   {
     code: "layer-on-wet",
+    metByPlanning: true,
     when: "a layer is laid on one that is not dry",
     message: "{step} goes on before {under} has dried",
     why: "the wet coat drags, and the solvent in the new one is shut in",
@@ -153,6 +154,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   },
   {
     code: "water-over-oil-early",
+    metByPlanning: true,
     when: "a waterborne film goes over an oil one that is not dry through",
     message: "{step} goes over {under} too early",
     why: "the hard new skin cracks as the oil beneath still moves",
@@ -161,6 +163,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   },
   {
     code: "oil-over-water-early",
+    metByPlanning: true,
     when: "an oil film goes over a waterborne one that is not dry through",
     message: "{step} goes over {under} too early",
     why: "water still leaving lifts the oil film in blisters",

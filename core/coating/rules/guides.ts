@@ -60,6 +60,7 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
   },
   {
     code: "unmark-too-early",
+    metByPlanning: true,
     when: "guides are wiped before the thickest mark is dry through",
     message: "{step} takes the guides off before {under} is dry right through",
     why: "a dot that is dry on top is still soft inside; the cloth drags it",
@@ -80,6 +81,7 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
   },
   {
     code: "mask-on-green-paint",
+    metByPlanning: true,
     when: "tape or film goes on paint that is not hard",
     message: "{step} goes on before {under} is hard",
     why: "the glue lifts young paint with it",

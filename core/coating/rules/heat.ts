@@ -47,6 +47,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
   {
     code: "not-heat-safe",
     severity: "stop",
+    acrossZones: true,
     when: "a film or the piece itself cannot take the bake",
     message: "{step} at {heat} °C is too much for {what}",
     why: "it softens, browns, cracks or gives off fumes",
@@ -71,6 +72,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
   },
   {
     code: "bake-too-soon",
+    metByPlanning: true,
     when: "paint is baked before it has dried the stated time",
     message: "{step} comes before {under} has had its full day",
     why: "water left in the film boils and blisters it",

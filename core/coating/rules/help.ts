@@ -5,7 +5,7 @@ import type { ProductClass } from "../../catalogue/product-class";
 import { ABSORBENCIES } from "../../catalogue/material";
 import type { Severity } from "../../catalogue/vocabulary";
 import type { Change } from "../change";
-import { coversField, films, filmsBelow, isClear, isFilm, withRole } from "../facts";
+import { coversField, films, filmsBelow, isClear, isFilm, leaves, withRole } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import { aidStep, swap } from "../fixes";
 import { stepWord } from "../judge";
@@ -74,12 +74,12 @@ export function isOutdoors(stack: StackFacts): boolean {
 
 /** A product class of the catalogue that will do, first listed first; skips what she avoids, what a child may not use and what her room is too cold for. */
 export function suitable(stack: StackFacts, fits: (product: ProductClass) => boolean): ProductClass | null {
-  const { avoid, childSafe } = stack.piece.constraints;
+  const { constraints } = stack.piece;
   const fired = isFired(stack);
   for (const product of stack.catalogue.products.values()) {
     if (product.traits.includes("needs-firing") !== fired) continue;
     const dries = product.drying.minC <= stack.room.temperatureC;
-    if (dries && !avoid.includes(product.id) && (!childSafe || product.childSafe) && fits(product)) return product;
+    if (dries && leaves(constraints, product) && fits(product)) return product;
   }
   return null;
 }

@@ -118,6 +118,7 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
   },
   {
     code: "seal-too-early",
+    metByPlanning: true,
     when: "a sealer goes on before the thickest mark is dry through",
     message: "{step} goes on before {under} is dry right through",
     why: "water and solvent shut in under a clear film cloud it and keep it soft",

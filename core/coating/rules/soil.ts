@@ -36,6 +36,7 @@ export const SOIL_RULES: readonly Rule[] = rulesUnder("Surface", [
   },
   {
     code: "surface-damp",
+    metByPlanning: true,
     severity: "stop",
     when: "a washed, soaked or damp piece is coated before it is dry",
     message: "{step} goes on the {zone} before the {material} is dry",

@@ -39,6 +39,7 @@ function levelling(stack: StackFacts, first: StepFact) {
 export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
   {
     code: "filler-not-through",
+    metByPlanning: true,
     when: "filler is sanded or coated before it has changed colour and feels hard",
     message: "{step} comes before {under} is dry right through",
     why: "soft filler tears under the sponge and sinks under the coat",

@@ -1,0 +1,256 @@
+import type { Route } from "../../catalogue/vocabulary";
+import type { StackFacts } from "../facts";
+import type { Candidate, Finding } from "../plan";
+import { Ledger, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
+import type { Cost, MeasureName, Span } from "./cost";
+import type { Option, Slot } from "./draft";
+import { polished } from "./polish";
+import { putZone } from "./zone-search";
+import { leastCost } from "./walk";
+import type { Joined, Sought, ZoneLeast } from "./walk";
+import type { ZoneSearch } from "./zone-search";
+
+/** Stacks judged anew before a walk gives up: for a measure, for a school that does not come easily, for any plan at all. */
+const MOST = { measure: 300, school: 40, any: 150 } as const;
+/** Beyond this many likely faults they are no longer counted. */
+const MOST_FAULTS = 6;
+/** Further off usual practice than this, a way is no school. */
+const MOST_STRAIN = 2.5;
+
+/** One whole plan found on a route, and what was sought. */
+export interface Found {
+  readonly route: Route;
+  readonly joined: Joined;
+  readonly measure: MeasureName | "school";
+  /** False when the walk gave up before it had seen to all: then a better one may have been missed. */
+  readonly proved: boolean;
+  /** The decisions of the main zone. */
+  readonly slots: readonly Slot[];
+  readonly make: () => Candidate;
+}
+
+/** Where practitioners differ: one way of one decision in the main zone. */
+export interface School {
+  readonly slot: string;
+  readonly option: string;
+}
+
+interface Piecewide {
+  readonly route: Route;
+  /** Judges all zones of a plan together. */
+  readonly sound: (stacks: readonly StackFacts[]) => boolean;
+  readonly why: (stacks: readonly StackFacts[]) => Finding | null;
+  readonly candidate: (stacks: readonly StackFacts[]) => Candidate;
+  /** Some price is known: then there is a cheapest. */
+  readonly priced: boolean;
+}
+
+/** Ways that are worked differently first (brush, spray, pour), then more of the same. */
+function byMethod(options: readonly Option[]): readonly Option[] {
+  const methods = new Set<string>();
+  const fresh = options.filter((option) => {
+    const method = option.steps[0]?.method ?? "none";
+    return !methods.has(method) && methods.add(method);
+  });
+  return [...fresh, ...options.filter((option) => !fresh.includes(option))];
+}
+
+/** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
+function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
+  if (measure === "gentle") return judged.every((one) => one.ways.every((way) => way.part.harsh.length === 0));
+  return measure === "durable" && judged.every((one) => one.span.wear === 0);
+}
+
+function reweighed(joined: Joined, measure: MeasureName): Joined {
+  const ledger = new Ledger(MEASURES[measure], joined.judged.length);
+  for (const [zone, judged] of joined.judged.entries()) putZone(ledger, zone, judged);
+  return { ...joined, total: ledger.total() };
+}
+
+/** The plans of one route: by measure, by school, or any at all. */
+export class RouteSearch {
+  private unsound: Finding | null = null;
+  private open: boolean | null = null;
+  private leastFaults: number | null = null;
+  /** A sound plan with as few likely faults as can be. */
+  private start: Joined | null = null;
+  private allRound: Found | null = null;
+  private spans: readonly Span[] | null = null;
+  private readonly leastsOf = new Map<MeasureName, readonly (ZoneLeast | null)[]>();
+
+  constructor(
+    readonly searches: readonly ZoneSearch[],
+    private readonly piece: Piecewide,
+  ) {}
+
+  get route(): Route {
+    return this.piece.route;
+  }
+
+  private soundTogether = (stacks: readonly StackFacts[]): boolean => {
+    const sound = this.piece.sound(stacks);
+    if (!sound && !this.unsound) this.unsound = this.piece.why(stacks);
+    return sound;
+  };
+
+  private seek(measure: MeasureName, as: Found["measure"], most: number, forced?: ReadonlyMap<string, string>): Found | null {
+    if (!this.possible()) return null;
+    const sought = { weights: MEASURES[measure], unnoticed: UNNOTICED[measure], most, soundTogether: this.soundTogether, ...(forced ? { forced } : {}) };
+    if (this.leastFaults === null) this.leastFaults = this.findLeastFaults();
+    const { found, proved } = this.leastOfAll({ ...sought, mostFaults: this.leastFaults }, as);
+    if (!found) return null;
+    const plan: Found = {
+      route: this.route,
+      joined: found,
+      measure: as,
+      proved,
+      slots: this.searches[0]!.slots,
+      make: () => this.piece.candidate(found.stacks),
+    };
+    if (as === "balanced") this.allRound = plan;
+    return plan;
+  }
+
+  /** Measures that tell plans of this piece apart. */
+  get measures(): readonly MeasureName[] {
+    return (Object.keys(MEASURES) as MeasureName[]).filter((measure) => measure !== "cheapest" || this.piece.priced);
+  }
+
+  best(measure: MeasureName): Found | null {
+    const { allRound } = this;
+    return allRound && hasNothingToGain(allRound.joined, measure)
+      ? { ...allRound, joined: reweighed(allRound.joined, measure), measure }
+      : this.seek(measure, measure, MOST.measure);
+  }
+
+  /**
+   * The best of all zones together: a sound plan made better one decision at a time; then, for a measure, a walk over every decision
+   * of every zone for anything better still.
+   */
+  private leastOfAll(sought: Sought, as: Found["measure"]): { readonly found: Joined | null; readonly proved: boolean } {
+    const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : this.start;
+    if (!start) return { found: null, proved: false };
+    const best = polished(this.searches, start, sought);
+    if (as === "school") return { found: best, proved: false };
+    return leastCost(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
+  }
+
+  /** The best plan all round with only the forced ways changed, where it is sound so. */
+  private turnedTo({ forced, mostFaults }: Sought): Joined | null {
+    const from = this.allRound?.joined;
+    const main = this.searches[0]!;
+    const ways = from?.judged[0]!.ways.map((way, slot) => {
+      const key = forced!.get(main.slots[slot]!.name);
+      return key === undefined ? way : main.ways[slot]!.find((one) => one.key === key);
+    });
+    if (!from || !ways?.every((way) => way !== undefined) || main.ruledOut(ways, mostFaults)) return null;
+    const judged = [main.judge(ways), ...from.judged.slice(1)];
+    const stacks = judged.map((one) => one.stack);
+    const sound = judged[0]!.stop === null && judged.reduce((sum, one) => sum + one.extra.faults, 0) <= mostFaults && this.soundTogether(stacks);
+    return sound ? { judged, stacks, total: Infinity } : null;
+  }
+
+  /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */
+  private alone(search: ZoneSearch, weights: Partial<Record<keyof Cost, number>>, mostFaults: number): Joined | null {
+    const free = new Set(this.searches.flatMap((other) => (other === search ? [] : [...other.mayBuy])));
+    const sought = { weights: { ...NOTHING, ...weights }, unnoticed: 0, most: MOST.measure, mostFaults, free, soundTogether: () => true };
+    const { found, proved } = leastCost([search], sought);
+    return proved ? found : null;
+  }
+
+  /** The shortest chain and cure, and the least wear, that each zone but the main one can have. */
+  private leastSpans(mostFaults: number): readonly Span[] {
+    this.spans ??= this.searches.map((search, index): Span => {
+      if (index === 0) return NO_SPAN;
+      const least = (weights: Partial<Record<keyof Cost, number>>) => this.alone(search, weights, mostFaults)?.judged[0]?.span ?? NO_SPAN;
+      return { underside: search.underside, chainMin: least({ days: 1 }).chainMin, cureDays: least({ cureDays: 1 }).cureDays, wear: least({ wear: 1 }).wear };
+    });
+    return this.spans;
+  }
+
+  /**
+   * What each zone but the main one adds at the least by a measure. With it the walk over all zones turns only to those stacks of
+   * the main zone that can still win.
+   */
+  private leasts(measure: MeasureName, mostFaults: number): readonly (ZoneLeast | null)[] {
+    const known = this.leastsOf.get(measure);
+    if (known) return known;
+    const { handsOnMin, products, strain, steps, coats, wearInAll, money, order } = MEASURES[measure];
+    const spans = this.leastSpans(mostFaults);
+    const leasts = this.searches.map((search, index): ZoneLeast | null => {
+      if (index === 0) return null;
+      const plain = this.alone(search, { handsOnMin, products, strain, steps, coats, wearInAll, money, order }, mostFaults);
+      return plain && { total: plain.total, span: spans[index]! };
+    });
+    this.leastsOf.set(measure, leasts);
+    return leasts;
+  }
+
+  /** Likely faults no plan of this piece is without: a plan with more is not worth showing. */
+  private findLeastFaults(): number {
+    const any = { weights: MEASURES.balanced, unnoticed: 0, most: MOST.measure, any: true, soundTogether: this.soundTogether } as const;
+    for (let faults = 0; faults <= MOST_FAULTS; faults += 1) {
+      const mostFaults = faults < MOST_FAULTS ? faults : Infinity;
+      this.start = leastCost(this.searches, { ...any, mostFaults }).found;
+      if (this.start) return mostFaults;
+    }
+    return Infinity;
+  }
+
+  /** Whether every zone has a stack of its own; asked once, so that no walk over all zones stumbles over one that has none. */
+  private possible(): boolean {
+    this.open ??=
+      this.searches.length > 0 &&
+      this.searches.every(
+        (search) =>
+          leastCost([search], { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: () => true })
+            .found !== null,
+      );
+    return this.open;
+  }
+
+  /** Is there a plan at all? */
+  any(): boolean {
+    return (
+      this.possible() &&
+      leastCost(this.searches, { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: this.soundTogether })
+        .found !== null
+    );
+  }
+
+  /** The ways practitioners differ by in the main zone, one of each decision in turn; what the trade does not reach for here is no school. */
+  schools(): readonly School[] {
+    const main = this.searches[0];
+    if (!main) return [];
+    const { catalogue, surface } = main.context;
+    const usual = (option: Option) =>
+      (option.strain ?? 0) <= MOST_STRAIN &&
+      option.steps.every(({ product }) => {
+        const known = catalogue.products.get(product);
+        return !known || (known.usual.rank < 2 && known.usual.on.includes(surface));
+      });
+    // Which pencil it is makes no school; guides or none does.
+    const guides = (slot: Slot) => (slot.name === "guides" ? { ...slot, options: slot.options.filter((option) => option.steps.length === 0) } : slot);
+    const slots = main.slots.filter((slot) => slot.school && slot.options.length > 1).map(guides);
+    const longest = Math.max(0, ...slots.map((slot) => slot.options.length));
+    return Array.from({ length: longest }, (_unused, round) => round).flatMap((round) =>
+      slots.flatMap((slot) => {
+        const option = byMethod(slot.options.filter(usual))[round];
+        return option ? [{ slot: slot.name, option: option.key }] : [];
+      }),
+    );
+  }
+
+  /** The best all round that follows a school. */
+  following({ slot, option }: School): Found | null {
+    return this.seek("balanced", "school", MOST.school, new Map([[slot, option]]));
+  }
+
+  /** Why there is no plan. */
+  obstacle(): { readonly why: string; readonly code: string } {
+    if (this.searches.length === 0) return { why: "every zone of it has to stay bare", code: "nothing-to-paint" };
+    const { unsound } = this;
+    if (unsound) return { why: `${unsound.message}: ${unsound.why.charAt(0).toLowerCase()}${unsound.why.slice(1)}`, code: unsound.code };
+    return (this.searches.find((search) => search.soundCount === 0) ?? this.searches[0]!).obstacle();
+  }
+}

@@ -1,0 +1,266 @@
+import type { ProductId } from "../../catalogue/ids";
+import type { StackFacts } from "../facts";
+import { Ledger, NO_SPAN } from "./cost";
+import type { Cost, Span } from "./cost";
+import type { Judged, Way, ZoneSearch } from "./zone-search";
+
+/** A plan of all zones: one judged stack for each search. */
+export interface Joined {
+  readonly stacks: readonly StackFacts[];
+  readonly judged: readonly Judged[];
+  readonly total: number;
+}
+
+export interface Sought {
+  readonly weights: Record<keyof Cost, number>;
+  /** Slot name → option key in the first zone: a school that is to be followed. */
+  readonly forced?: ReadonlyMap<string, string>;
+  /** Likely faults a plan may have; more rule it out. */
+  readonly mostFaults: number;
+  /** Stacks that may be judged anew before the walk gives up. */
+  readonly most: number;
+  /** Products that cost nothing here, and with them acts and harsh things: another zone may have them already. */
+  readonly free?: ReadonlySet<ProductId>;
+  /** Weighted cost that nobody would notice: a long walk may end with a plan that is dearer by no more than this. */
+  readonly unnoticed: number;
+  /** The first plan will do. */
+  readonly any?: boolean;
+  /** Judges all zones together; a stack that is sound by itself may harm its neighbour. */
+  readonly soundTogether: (stacks: readonly StackFacts[]) => boolean;
+}
+
+/** A walk is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
+const EXACT_TURNS = 250;
+const CONTENT_TURNS = 500;
+/** Turns taken before the walk gives up, however little is judged anew. */
+const MOST_TURNS = 800;
+const EPSILON = 1e-7;
+
+/** What a zone adds to a plan at the least, whatever is chosen elsewhere. */
+export interface ZoneLeast {
+  readonly total: number;
+  readonly span: Span;
+}
+
+/**
+ * Finds the plan of all zones that costs least by a measure: branch and bound over every decision of every zone. A branch is
+ * left as soon as what is chosen, the least the rest can cost and the faults already known of it reach the best plan found.
+ *
+ * @returns the plan, or null when every combination is ruled out; `proved` says that no plan is better by more than nobody would notice;
+ *   false when the walk gave up before it had seen to all
+ */
+export function leastCost(searches: readonly ZoneSearch[], sought: Sought, given: Given = {}): { readonly found: Joined | null; readonly proved: boolean } {
+  return new Walk(searches, sought, given).run();
+}
+
+/** What is known before the walk. */
+export interface Given {
+  /** What each zone adds at the least. */
+  readonly leasts?: readonly (ZoneLeast | null)[];
+  /** A plan already found; only a better one is looked for. */
+  readonly best?: Joined | null;
+}
+
+class Walk {
+  private readonly ledger: Ledger;
+  private readonly open: readonly (readonly (readonly Way[])[])[];
+  /** For each zone the order its decisions are taken in: the order of the work, so that what lies beneath is known. */
+  private readonly orders: readonly (readonly number[])[];
+  /** The least the decisions from here on add, for each zone. */
+  private readonly rests: readonly (readonly number[])[];
+  private readonly zonesRest: readonly number[];
+  private readonly soleBuys: ReadonlySet<ProductId>;
+  private readonly chosen: (Way | undefined)[][];
+  private readonly places: number[][];
+  /** What the coats that colours want add in each zone, weighted. */
+  private readonly more: number[];
+  private readonly judged: (Judged | null)[];
+  private readonly leasts: readonly (ZoneLeast | null)[];
+  private readonly shared = new Map<string, string>();
+  private readonly judgedBefore: number;
+  private best: Joined | null = null;
+  private turns = 0;
+  private slack = EPSILON;
+  /** Likely faults of the zones that are settled. */
+  private faults = 0;
+  private gaveUp = false;
+
+  constructor(
+    private readonly searches: readonly ZoneSearch[],
+    private readonly sought: Sought,
+    given: Given,
+  ) {
+    this.leasts = given.leasts ?? [];
+    this.best = given.best ?? null;
+    this.judged = searches.map(() => null);
+    const { weights } = sought;
+    this.ledger = new Ledger(weights, searches.length);
+    this.open = searches.map((search, zone) =>
+      search.ways.map((ways, slot) => {
+        const key = zone === 0 ? sought.forced?.get(search.slots[slot]!.name) : undefined;
+        const left = [...(key === undefined ? ways : ways.filter((way) => way.key === key))].sort((x, y) => this.ledger.alone(x) - this.ledger.alone(y));
+        const { free } = sought;
+        if (!free) return left;
+        return left.map((way) => ({ ...way, part: { ...way.part, toBuy: way.part.toBuy.filter((id) => !free.has(id)), acts: [], harsh: [], unpriced: [] } }));
+      }),
+    );
+    this.orders = searches.map((search) => search.order);
+    this.soleBuys = this.findSoleBuys();
+    this.rests = this.orders.map((order, zone) => {
+      const rest = new Array<number>(order.length + 1).fill(0);
+      for (let depth = order.length - 1; depth >= 0; depth -= 1)
+        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((way) => this.leastOf(way)));
+      return rest;
+    });
+    const zonesRest = new Array<number>(searches.length + 1).fill(0);
+    for (let zone = searches.length - 1; zone >= 0; zone -= 1)
+      zonesRest[zone] = zonesRest[zone + 1]! + Math.max(this.rests[zone]![0]!, this.leasts[zone]?.total ?? -Infinity);
+    for (const [zone, least] of this.leasts.entries()) this.ledger.setSpan(zone, least?.span ?? NO_SPAN);
+    this.zonesRest = zonesRest;
+    this.chosen = searches.map((search) => new Array<Way | undefined>(search.slots.length).fill(undefined));
+    this.places = searches.map(() => []);
+    this.more = searches.map(() => 0);
+    this.judgedBefore = this.judgedNow();
+  }
+
+  /** Products only one decision of all can bring: whoever takes them pays for them. */
+  private findSoleBuys(): ReadonlySet<ProductId> {
+    const slots = this.open.flatMap((zone) => zone.map((ways) => new Set(ways.flatMap((way) => way.part.toBuy))));
+    const counts = new Map<ProductId, number>();
+    for (const slot of slots) for (const id of slot) counts.set(id, (counts.get(id) ?? 0) + 1);
+    return new Set([...counts].filter(([, count]) => count === 1).map(([id]) => id));
+  }
+
+  /** The least a way adds, whatever else is chosen. */
+  private leastOf(way: Way): number {
+    return this.ledger.plain(way.part) + this.sought.weights.products * way.part.toBuy.filter((id) => this.soleBuys.has(id)).length;
+  }
+
+  run(): { readonly found: Joined | null; readonly proved: boolean } {
+    if (this.open.every((slots) => slots.every((ways) => ways.length > 0))) this.zone(0);
+    return { found: this.best, proved: !this.gaveUp };
+  }
+
+  private judgedNow(): number {
+    return this.searches.reduce((sum, search) => sum + search.judgedCount, 0);
+  }
+
+  private enough(): boolean {
+    if (this.sought.any && this.best) return true;
+    if (this.gaveUp) return true;
+    this.turns += 1;
+    if (this.turns > EXACT_TURNS) this.slack = EPSILON + this.sought.unnoticed * Math.min(1, (this.turns - EXACT_TURNS) / (CONTENT_TURNS - EXACT_TURNS));
+    this.gaveUp = this.turns > MOST_TURNS || this.judgedNow() - this.judgedBefore > this.sought.most;
+    return this.gaveUp;
+  }
+
+  private hopeless(total: number): boolean {
+    return this.best !== null && total >= this.best.total - this.slack;
+  }
+
+  private ruledOut(search: ZoneSearch): boolean {
+    return search.conflicts.stopped || search.conflicts.faults + this.faults > this.sought.mostFaults;
+  }
+
+  private zone(zone: number): void {
+    if (zone === this.searches.length) this.plan();
+    else this.slot(zone, 0);
+  }
+
+  private choose(zone: number, slot: number, way: Way): void {
+    this.chosen[zone]![slot] = way;
+    this.ledger.put(way.part);
+    this.searches[zone]!.conflicts.choose(way.number);
+    this.places[zone]!.push(...way.places);
+  }
+
+  private leave(zone: number, slot: number, way: Way): void {
+    const search = this.searches[zone]!;
+    this.chosen[zone]![slot] = undefined;
+    this.ledger.take(way.part);
+    search.conflicts.leave(way.number);
+    this.places[zone]!.length -= way.places.length;
+  }
+
+  /** The least of what is chosen in a zone comes to. */
+  private reckon(zone: number): void {
+    const { span, handsOnMin, coats } = this.searches[zone]!.soFar(this.places[zone]!);
+    const wear = this.chosen[zone]!.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
+    const least = this.leasts[zone]?.span ?? NO_SPAN;
+    const { weights } = this.sought;
+    this.more[zone] = weights.handsOnMin * handsOnMin + weights.coats * coats;
+    this.ledger.setSpan(zone, {
+      underside: span.underside,
+      chainMin: Math.max(span.chainMin, least.chainMin),
+      cureDays: Math.max(span.cureDays, least.cureDays),
+      wear: Math.max(wear, least.wear),
+    });
+  }
+
+  private slot(zone: number, depth: number): void {
+    const order = this.orders[zone]!;
+    if (depth === order.length) return this.stack(zone);
+    const slot = order[depth]!;
+    const search = this.searches[zone]!;
+    const before = this.ledger.span(zone);
+    const more = this.more[zone]!;
+    const restore = () => {
+      this.ledger.setSpan(zone, before);
+      this.more[zone] = more;
+    };
+    const { forAll, name } = search.slots[slot]!;
+    const agreed = forAll ? this.shared.get(name) : undefined;
+    const rest = this.rests[zone]![depth + 1]! + this.zonesRest[zone + 1]! + this.more[zone]! + this.ledger.total();
+    for (const way of this.open[zone]![slot]!) {
+      if (agreed !== undefined && way.key !== agreed) continue;
+      if (this.enough()) break;
+      if (this.hopeless(rest + this.ledger.plain(way.part))) continue;
+      this.choose(zone, slot, way);
+      if (!this.ruledOut(search) && this.canWin(zone, depth + 1)) {
+        this.reckon(zone);
+        if (this.canWin(zone, depth + 1)) {
+          if (forAll && agreed === undefined) this.shared.set(name, way.key);
+          this.slot(zone, depth + 1);
+          if (forAll && agreed === undefined) this.shared.delete(name);
+        }
+        restore();
+      }
+      this.leave(zone, slot, way);
+      // What was learnt below may rule out the choices made above: then nothing is left to find here.
+      if (this.ruledOut(search)) break;
+    }
+  }
+
+  private canWin(zone: number, depth: number): boolean {
+    return !this.hopeless(this.ledger.total() + this.more[zone]! + this.rests[zone]![depth]! + this.zonesRest[zone + 1]!);
+  }
+
+  private stack(zone: number): void {
+    const search = this.searches[zone]!;
+    const judged = search.judge(this.chosen[zone] as Way[]);
+    if (judged.stop !== null || this.faults + judged.extra.faults > this.sought.mostFaults) return;
+    this.faults += judged.extra.faults;
+    const before = this.ledger.span(zone);
+    const more = this.more[zone]!;
+    this.more[zone] = 0;
+    this.ledger.put(judged.extra);
+    this.ledger.setSpan(zone, judged.span);
+    if (!this.hopeless(this.ledger.total() + this.zonesRest[zone + 1]!)) {
+      this.judged[zone] = judged;
+      this.zone(zone + 1);
+      this.judged[zone] = null;
+    }
+    this.ledger.take(judged.extra);
+    this.ledger.setSpan(zone, before);
+    this.more[zone] = more;
+    this.faults -= judged.extra.faults;
+  }
+
+  private plan(): void {
+    const total = this.ledger.total();
+    if (this.hopeless(total)) return;
+    const judged = this.judged.flatMap((one) => one ?? []);
+    const stacks = judged.map((one) => one.stack);
+    if (this.sought.soundTogether(stacks)) this.best = { stacks, judged, total };
+  }
+}
