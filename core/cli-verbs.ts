@@ -1,35 +1,36 @@
 import { CATALOGUE } from "./catalogue/catalogue";
+import { withOwnProducts } from "./catalogue/own-product";
 import { checkSteps } from "./coating/check-steps";
 import { planPiece } from "./coating/planner/plan-piece";
 import { parseCheck } from "./formats/parse-check";
+import { parseAsk } from "./formats/parse-ask";
+import type { PlanAsk } from "./formats/parse-ask";
 import { parsePiece } from "./formats/parse-piece";
 import { bad } from "./formats/problem";
 import type { Parsed } from "./formats/problem";
 import { zoneAreas } from "./piece/zone-areas";
+import { datedCandidate } from "./schedule/dates-of";
+import { instantOf, usualHours } from "./schedule/free-hours";
+
+/** Of "YYYY-MM-DD". */
+const DATE_LENGTH = 10;
 
 function answered<T>(parsed: Parsed<T>, answer: (value: T) => unknown): Parsed<unknown> {
   return parsed.ok ? { ok: true, value: answer(parsed.value) } : parsed;
 }
 
-/** `plan` takes a bare piece, or `{ piece }`. */
-function pieceIn(document: unknown): { value: unknown; at: readonly string[] } {
-  const wrapped = typeof document === "object" && document !== null && "piece" in document && !("format" in document);
-  return wrapped ? { value: (document as { piece: unknown }).piece, at: ["piece"] } : { value: document, at: [] };
-}
-
-function strangers(document: unknown, known: readonly string[]): string | undefined {
-  return typeof document === "object" && document !== null && !("format" in document) && "piece" in document
-    ? Object.keys(document).find((key) => !known.includes(key))
-    : undefined;
+/** Plans what is asked; with a start, each candidate is dated too. */
+function plan({ piece, shelf, keep, freeHours, start }: PlanAsk): unknown {
+  const catalogue = shelf ? withOwnProducts(CATALOGUE, shelf) : CATALOGUE;
+  const set = planPiece(piece, catalogue, keep ? { keep } : {});
+  if (start === undefined) return set;
+  const hours = freeHours ?? usualHours("UTC");
+  const from = start.length === DATE_LENGTH ? instantOf(start, "00:00", hours.timeZone) : Date.parse(start);
+  return { ...set, dates: set.candidates.map((one) => datedCandidate(piece, one, catalogue, hours, from)) };
 }
 
 const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = {
-  plan: (document) => {
-    const stranger = strangers(document, ["piece"]);
-    if (stranger !== undefined) return bad("unknown-key", stranger, `"${stranger}" is not something plan takes`);
-    const { value, at } = pieceIn(document);
-    return answered(parsePiece(value, CATALOGUE, at), (piece) => planPiece(piece, CATALOGUE));
-  },
+  plan: (document) => answered(parseAsk(document, CATALOGUE), plan),
   check: (document) => answered(parseCheck(document, CATALOGUE), ({ piece, zones }) => ({ findings: checkSteps(piece, zones, CATALOGUE) })),
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };

@@ -1,7 +1,7 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { Step, Wait } from "#core/coating/plan";
-import type { Trade } from "#core/coating/trades";
+import type { Trade, Win } from "#core/coating/trades";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
@@ -139,6 +139,17 @@ export const TRADE_WORDS: Record<Trade, string> = {
   "less-forgiving": "forgives less while you work",
   gentler: "gentler to breathe and handle",
   harsher: "needs more care: fumes, heat or resin",
+};
+
+/** What a plan wins among those shown. */
+export const WIN_WORDS: Record<Win, string> = {
+  durability: "the hardest wearing",
+  readyDays: "ready soonest",
+  products: "the least to buy",
+  harshness: "the gentlest",
+  handsOnMin: "the least time at the bench",
+  coats: "the fewest coats of colour",
+  cost: "the cheapest in paint",
 };
 
 const DAYS_AHEAD_BY_NAME = 6;

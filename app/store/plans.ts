@@ -1,5 +1,5 @@
 import { planId } from "#core/catalogue/ids";
-import type { CandidateId, PieceId, PlanId } from "#core/catalogue/ids";
+import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
 import { ENGINE_VERSION } from "#core/formats/records";
 import type { PlanRecord } from "#core/formats/records";
@@ -34,6 +34,15 @@ export function editPlan(db: Notebook, piece: PieceId, candidateId: CandidateId,
     const next = { ...plan, rev: plan.rev + 1, edits: [...plan.edits, ...edits] };
     await recorder.put("plans", next);
     return next;
+  });
+}
+
+/** Keeps a step whatever is made right around it, or lets it go again. */
+export function pinStep(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string, stepId: StepId, kept: boolean): Promise<void> {
+  return act(db, kept ? "keeping a step" : "letting a step go", ["plans", "pieces"], async (recorder) => {
+    const plan = await followedPlan(recorder, piece, candidateId, school);
+    const others = plan.pinned.filter((one) => one !== stepId);
+    await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, stepId] : others });
   });
 }
 

@@ -1,6 +1,7 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain";
 import type { Keeping, PlanView } from "#core/coating/plan-with-edits";
+import type { Repair } from "#core/coating/repair";
 import type { Piece } from "#core/piece/piece";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
 import type { Work } from "#core/schedule/task";
@@ -15,6 +16,7 @@ export interface PlanWorkerApi {
   planView: (piece: Piece, keeping: Keeping) => PlannedView;
   dates: (piece: Piece, keeping: Keeping, wanted: Wanted) => DatedPlan | null;
   explain: (piece: Piece, keeping: Keeping, stepId: StepId) => Explanation | null;
+  repair: (piece: Piece, keeping: Keeping, pinned: readonly StepId[]) => Repair | null;
 }
 
 /** One question to the worker, with its answer's way back. */

@@ -3,6 +3,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { explainStep } from "#core/coating/explain";
 import { planWithEdits } from "#core/coating/plan-with-edits";
 import type { Keeping } from "#core/coating/plan-with-edits";
+import { repairPlan } from "#core/coating/repair";
 import type { Piece } from "#core/piece/piece";
 import { datesOf, workFor } from "#core/schedule/dates-of";
 import type { PlannedView, PlanWorkerApi } from "./plan-worker-api";
@@ -31,6 +32,10 @@ const api: PlanWorkerApi = {
   explain: (piece, keeping, stepId) => {
     const { shown } = planned(piece, keeping);
     return shown ? explainStep(piece, shown, stepId, CATALOGUE) : null;
+  },
+  repair: (piece, keeping, pinned) => {
+    const { shown } = planned(piece, keeping);
+    return shown ? repairPlan(piece, shown, pinned, CATALOGUE) : null;
   },
 };
 

@@ -2,6 +2,7 @@ import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
 import type { Keeping } from "#core/coating/plan-with-edits";
+import type { Repair } from "#core/coating/repair";
 import type { Piece } from "#core/piece/piece";
 import type { Wanted } from "#core/schedule/dates-of";
 import { latestWins } from "./plan-worker-api";
@@ -20,6 +21,11 @@ export const planView = latestWins((piece: Piece, keeping: Keeping) => planner()
 export const datesFor = latestWins((piece: Piece, keeping: Keeping, wanted: Wanted) => planner().dates(piece, keeping, wanted));
 /** What a step is good for; null when overtaken, or when there is no such step. */
 export const explain = latestWins((piece: Piece, keeping: Keeping, stepId: StepId) => planner().explain(piece, keeping, stepId));
+
+/** Makes a plan right around the steps she keeps; null when overtaken, or when there is no plan. */
+export const repair = latestWins(
+  (piece: Piece, keeping: Keeping, pinned: readonly StepId[]): Promise<Repair | null> => planner().repair(piece, keeping, pinned) as Promise<Repair | null>,
+);
 
 /** Plans one of many pieces, each in its turn. */
 export function planOneOfMany(piece: Piece, keeping: Keeping) {

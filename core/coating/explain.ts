@@ -7,17 +7,18 @@ import type { Piece } from "../piece/piece";
 import { applyChanges } from "./apply-changes";
 import { makeCandidate } from "./candidate";
 import type { Change } from "./change";
-import { pieceFacts } from "./facts";
+import { leaves, pieceFacts } from "./facts";
 import type { Candidate, Finding, Step } from "./plan";
 import { choiceOf } from "./plan-with-edits";
 import { RULES } from "./rules/rules";
+import { scoreDifference } from "./trades";
+import type { Difference } from "./trades";
 
 /** What a change of the plan brings: faults that were not there before, and what it does to the measures. */
 export interface Consequence {
   readonly faults: readonly Finding[];
-  readonly durability: number;
-  readonly readyDays: number;
-  readonly handsOnMin: number;
+  /** Scores with the change less scores without it. */
+  readonly by: Difference;
 }
 
 export interface Substitute extends Consequence {
@@ -83,19 +84,17 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
     const made = makeCandidate(facts, applyChanges(choices, changes).zones, RULES, { title: "", route: candidate.route });
     return {
       faults: made.findings.filter((one) => GRAVE.includes(one.severity) && !known.has(`${one.code}|${one.zone}`)),
-      durability: made.scores.durability - candidate.scores.durability,
-      readyDays: made.scores.readyDays - candidate.scores.readyDays,
-      handsOnMin: made.scores.handsOnMin - candidate.scores.handsOnMin,
+      by: scoreDifference(made.scores, candidate.scores),
     };
   };
-  const { avoid, childSafe } = facts.piece.constraints;
+  const { constraints } = facts.piece;
   /** How far off usual practice it is to take this here. */
   const offTrack = (id: ProductId) => {
     const { usual } = catalogue.products.get(id)!;
     return usual.rank + (usual.on.includes(facts.material.surface) ? 0 : 2);
   };
   const substitutes = [...catalogue.products.values()]
-    .filter((product) => doesWorkOf(product, step) && !avoid.includes(product.id) && (!childSafe || product.childSafe))
+    .filter((product) => doesWorkOf(product, step) && leaves(constraints, product))
     .map((product): Substitute => {
       const hides = swapped(step, product);
       const first = judged(hides);
@@ -105,6 +104,12 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
       return { product: product.id, coats, change, ...(enough.length > 0 ? judged(change) : first) };
     })
     .filter((one) => one.faults.every((fault) => fault.severity !== "stop"))
-    .sort((a, b) => a.faults.length - b.faults.length || offTrack(a.product) - offTrack(b.product) || b.durability - a.durability || a.readyDays - b.readyDays);
+    .sort(
+      (a, b) =>
+        a.faults.length - b.faults.length ||
+        offTrack(a.product) - offTrack(b.product) ||
+        (b.by.durability ?? 0) - (a.by.durability ?? 0) ||
+        (a.by.readyDays ?? 0) - (b.by.readyDays ?? 0),
+    );
   return { stepId, leftOut: judged([{ op: "remove", stepId }]), substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
 }

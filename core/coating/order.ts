@@ -28,7 +28,8 @@ function coatsOf(step: Step, upright: boolean): readonly OrderedCoat[] {
  * cure for all at the end.
  */
 export function workingOrder(zones: readonly ZoneSteps[], facts: PieceFacts): readonly OrderedCoat[] {
-  const sorted = [...zones].sort((a, b) => rank(a, facts) - rank(b, facts));
+  const left = zones.map((zone) => ({ ...zone, steps: zone.steps.filter((step) => !step.done) }));
+  const sorted = left.sort((a, b) => rank(a, facts) - rank(b, facts));
   const seen = new Set<string>();
   const firstOfGroup = (step: Step) => step.group === undefined || (!seen.has(step.group) && (seen.add(step.group), true));
   const cleans = sorted.flatMap((zone) => zone.steps.filter((step) => step.role === "clean" && firstOfGroup(step)));

@@ -70,8 +70,8 @@ function coatsIn(stacks: readonly StackFacts[]): number {
 /** What her paint costs for this piece; null while any of it has no price. */
 function costIn(totals: Totals, facts: PieceFacts): number | null {
   const prices = Object.entries(totals.jarMlByProduct).map(([id, ml]) => {
-    const price = facts.catalogue.products.get(id as ProductId)?.own?.pricePerMl;
-    return price == null ? null : price * ml;
+    const price = facts.catalogue.products.get(id as ProductId)?.own?.pricePerMl ?? null;
+    return price === null ? null : price * ml;
   });
   return prices.length === 0 || prices.includes(null) ? null : prices.reduce<number>((sum, price) => sum + (price ?? 0), 0);
 }

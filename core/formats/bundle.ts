@@ -3,6 +3,7 @@ import type { Catalogue } from "../catalogue/catalogue";
 import { AIRFLOWS } from "../catalogue/vocabulary";
 import { ROOM_TEMPERATURE_C } from "../piece/piece";
 import { checkShape } from "./check-shape";
+import { DAY_SCHEMA as date, HOURS_SCHEMA } from "./hours-schema";
 import { ZONE } from "./zone-schema";
 import { STEP_KEYS } from "./parse-check";
 import { parsePiece } from "./parse-piece";
@@ -44,11 +45,6 @@ const change = Joi.alternatives(
   Joi.object({ op: Joi.string().valid("setPiece").required(), path: Joi.string().required(), value: Joi.any() }),
 ).match("one");
 
-const date = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, "date as YYYY-MM-DD");
-const time = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, "time as HH:MM");
-const daySpans = Joi.array()
-  .items(Joi.object({ from: time.required(), to: time.required() }))
-  .max(12);
 const progress = Joi.object({
   id: recordId.required(),
   rev: rev.required(),
@@ -71,18 +67,7 @@ const room = Joi.object({
       .required(),
   }).required(),
 });
-const hours = Joi.object({
-  id: Joi.string().valid("hours").required(),
-  rev: rev.required(),
-  hours: Joi.object({
-    weekday: Joi.array().items(daySpans).length(7).required(),
-    exceptions: Joi.array()
-      .items(Joi.object({ date: date.required(), spans: daySpans.required() }))
-      .max(2000)
-      .required(),
-    timeZone: Joi.string().max(60).required(),
-  }).required(),
-});
+const hours = Joi.object({ id: Joi.string().valid("hours").required(), rev: rev.required(), hours: HOURS_SCHEMA.required() });
 const settings = Joi.object({
   id: Joi.string().valid("settings").required(),
   rev: rev.required(),

@@ -41,6 +41,7 @@ export function coatStates(candidate: Candidate, work: Work, done: ReadonlyMap<s
   const states = new Map<StepId, StepState>();
   const steps = candidate.zones.flatMap((zone) => zone.steps);
   for (const step of steps) {
+    if (step.done) states.set(step.id, { state: "done", done: step.coats, of: step.coats, until: null, untilCareful: null });
     const twins = step.group === undefined ? [step.id] : steps.filter((one) => one.group === step.group).map((one) => one.id);
     const tasks = work.tasks.filter((task) => twins.includes(task.stepId));
     if (tasks.length === 0) continue;

@@ -58,6 +58,7 @@ function treatmentOf(
   wears: readonly Wear[],
   bare: Zone["mustStayBare"],
   fired: boolean,
+  slick: boolean,
 ): Zone["treatment"] {
   if (template.exposure === "joint") return "leave-bare";
   if (bare && fired && GLAZED_AWAY.includes(bare.code))
@@ -70,7 +71,8 @@ function treatmentOf(
       if (coated && (uses.some((use) => use.finishedUnderside) || !template.optional)) return "finish-underside";
       return coated && wears.includes("weather") ? "finish-underside" : "leave-alone";
     case "contents":
-      return wears.length > 0 ? "protect" : "leave-alone";
+      // What does not soak needs no film to keep the wet out.
+      return wears.length > 0 && !slick ? "protect" : "leave-alone";
     default:
       if (template.decorated) return "paint";
       return coated && !template.optional ? "paint" : "leave-alone";
@@ -90,13 +92,15 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
     (template) => (template.part === undefined || piece.parts.includes(template.part)) && (template.exposure !== "lip" || lipBandMm > 0),
   );
   const shares = templates.reduce((sum, template) => sum + template.share.value, 0);
-  const fired = mayBeFired(piece, catalogue.materials.get(piece.material));
+  const material = catalogue.materials.get(piece.material);
+  const fired = mayBeFired(piece, material);
+  const slick = material?.surface === "slick";
   const plain = templates.flatMap((template): Zone[] => {
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
     const wears = wearsOf(template.exposure, uses);
-    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired) }];
+    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired, slick) }];
   });
   return plain.flatMap((zone) => [zone, ...motifsIn(zone, piece)]);
 }

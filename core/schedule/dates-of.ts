@@ -1,4 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
+import type { CandidateId } from "../catalogue/ids";
 import { pieceFacts } from "../coating/facts";
 import type { Candidate } from "../coating/plan";
 import { completePiece } from "../piece/complete-piece";
@@ -40,4 +41,35 @@ export function datesOf(work: Work, { hours, start, due, done }: Wanted): DatedP
     careful: dateWork(work, hours, start, { done, careful: true }),
     latest: due === null ? null : { handle: last("handle"), cured: last("cured") },
   };
+}
+
+/** One candidate's dates for a file: instants as ISO text. */
+export interface DatedCandidate {
+  readonly candidateId: CandidateId;
+  /** Null when no hour is free, or none long enough. */
+  readonly usual: DatedTasks | null;
+  readonly careful: DatedTasks | null;
+}
+
+export interface DatedTasks {
+  readonly tasks: readonly { readonly task: string; readonly from: string; readonly to: string }[];
+  readonly handle: string;
+  readonly cured: string;
+}
+
+function asText(dates: Dates | null): DatedTasks | null {
+  const iso = (instant: number) => new Date(instant).toISOString();
+  return (
+    dates && {
+      tasks: dates.items.map(({ task, from, to }) => ({ task: task.id, from: iso(from), to: iso(to) })),
+      handle: iso(dates.handle),
+      cured: iso(dates.cured),
+    }
+  );
+}
+
+/** Dates a candidate from an instant on, as usual and as a careful painter waits. */
+export function datedCandidate(piece: Piece, candidate: Candidate, catalogue: Catalogue, hours: FreeHours, start: number): DatedCandidate {
+  const { usual, careful } = datesOf(workFor(piece, candidate, catalogue), { hours, start, due: null, done: new Map() });
+  return { candidateId: candidate.id, usual: asText(usual), careful: asText(careful) };
 }

@@ -6,9 +6,9 @@ import type { Edge, Milestone, Task, Work } from "./task";
 
 type Draft = Omit<Task, "after" | "zones"> & { readonly after: Edge[]; readonly zones: ZoneId[] };
 
-/** A chain's steps without the cure, which nobody works at. */
+/** A chain's steps without the cure, which nobody works at, and what is on the piece already. */
 function worked(zone: ZoneSteps): readonly Step[] {
-  return zone.steps.filter((step) => step.role !== "cure");
+  return zone.steps.filter((step) => step.role !== "cure" && !step.done);
 }
 
 function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge["until"]): Edge {

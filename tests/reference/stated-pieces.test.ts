@@ -126,9 +126,39 @@ describe("what is on it already", () => {
 
   test("stands first, as hers, and is not planned again", () => {
     const top = stepsOf(plan, "top");
-    expect(top[0]).toMatchObject({ role: "prime", product: "white-craft-acrylic" });
+    const done = top.filter((step) => step.done);
+    expect(top.slice(0, done.length)).toEqual(done);
+    expect(done.at(-1)).toMatchObject({ role: "prime", product: "white-craft-acrylic", handsOnMin: 0, jarMl: 0, waitBefore: null });
     expect(top.filter((step) => step.role === "prime")).toHaveLength(1);
     expect(top.some((step) => step.role === "base")).toBe(true);
+    expect(plan.totals.products).not.toContain("white-craft-acrylic");
+  });
+
+  test("a base that grins through gets the coats it lacks, and nothing goes under it", () => {
+    const begun = firstPlan(
+      pebble({
+        decoration: { baseColour: "#f2c230", techniques: ["dots"] },
+        done: [{ zone: "top", role: "base", product: "craft-acrylic", coats: 1, colour: "#f2c230" }],
+      }),
+    );
+    const top = stepsOf(begun, "top");
+    const bases = top.filter((step) => step.role === "base");
+    expect(bases.map((step) => step.done ?? false)).toEqual([true, false]);
+    expect(bases[1]!.product).toBe("craft-acrylic");
+    expect(top.some((step) => step.role === "prime")).toBe(false);
+  });
+
+  test("painted and dotted: what is left is to seal it; sealed too: only to let it cure", () => {
+    const dotted = [
+      { zone: "top", role: "base", product: "craft-acrylic", coats: 3 },
+      { zone: "top", role: "decorate", product: "craft-acrylic" },
+    ];
+    const toDo = (done: readonly object[]) =>
+      stepsOf(firstPlan(pebble({ decoration: { techniques: ["dots"] }, done })), "top")
+        .filter((step) => !step.done)
+        .map((step) => step.role);
+    expect(toDo(dotted)).toEqual(["seal", "cure"]);
+    expect(toDo([...dotted, { zone: "top", role: "seal", product: "acrylic-varnish", coats: 2 }])).toEqual(["cure"]);
   });
 });
 

@@ -52,7 +52,7 @@ describe("what a step is good for", () => {
   test("a seal left out leaves hands to wear the colour; nothing at all is wrong without a cure that is only waited for", () => {
     const seal = explainStep(dotted, plan, step("seal").id, CATALOGUE)!;
     expect(seal.leftOut.faults.map((one) => one.code)).toContain("unsealed-wear");
-    expect(seal.leftOut.durability).toBeLessThan(0);
+    expect(seal.leftOut.by.durability).toBeLessThan(0);
   });
   test("every substitute it names does the step's work without a stop, and says what it brings", () => {
     for (const role of ["prime", "base", "decorate", "seal"]) {

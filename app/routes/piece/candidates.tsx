@@ -1,12 +1,13 @@
 import { useState } from "react";
+import { Award } from "lucide-react";
 import { comparePlans } from "#core/coating/compare";
 import type { ComparedRow } from "#core/coating/compare";
 import type { Candidate, Step } from "#core/coating/plan";
-import { scoreDifference, tradesOf } from "#core/coating/trades";
+import { scoreDifference, tradesOf, winsOf } from "#core/coating/trades";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { Choice } from "~/components/fields";
-import { stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { stepTitle, TRADE_WORDS, waitText, WIN_WORDS, zoneNames } from "~/components/words";
 
 const DAY_MIN = 24 * 60;
 /** What a plan trades against the one she follows, in the words of what she would notice. */
@@ -120,6 +121,14 @@ export function Candidates({ candidates, shown, menu, choose }: Props) {
                 {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
                 {sayDuration(one.scores.readyDays * DAY_MIN)}
               </span>
+              {winsOf(one, candidates).length > 0 && (
+                <span className="font-normal">
+                  <Award aria-hidden size={16} className="inline text-ready" /> Of all these:{" "}
+                  {winsOf(one, candidates)
+                    .map((win) => WIN_WORDS[win])
+                    .join(", ")}
+                </span>
+              )}
               {one.id !== shown.id && <span className="font-normal text-ready">Against yours: {trades(one, shown)}.</span>}
             </label>
           ))}

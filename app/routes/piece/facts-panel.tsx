@@ -1,6 +1,7 @@
 import type { Change } from "#core/coating/change";
 import type { Assumption } from "#core/piece/piece";
 import { Chips, focusFact, Part } from "~/components/fields";
+import { AlreadyFacts } from "./already-facts";
 import { DecorationFacts } from "./decoration-facts";
 import { set } from "./fact-props";
 import type { FactProps } from "./fact-props";
@@ -49,6 +50,7 @@ export function FactsPanel(props: FactProps) {
           onChange={(conditions) => change(set("conditions", conditions))}
         />
       </Part>
+      <AlreadyFacts {...props} />
       <Part title="What is it for?">
         <Chips label="Uses" choices={menu.uses} chosen={piece.uses} least={1} onChange={(uses) => change(set("uses", uses))} />
       </Part>

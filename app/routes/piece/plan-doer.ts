@@ -1,4 +1,5 @@
 import type { ZoneGroup } from "#core/coating/alike-zones";
+import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
 import type { Candidate, Step } from "#core/coating/plan";
 import { twinsOf } from "#core/logbook/group-states";
@@ -9,6 +10,8 @@ import type { Coat } from "~/store/progress";
 export interface PlanDoer {
   readonly apply: (changes: readonly Change[]) => void;
   readonly choose: (candidate: Candidate) => void;
+  /** Keeps a step of the plan whatever is made right around it, or lets it go. */
+  readonly pin: (stepId: StepId, kept: boolean) => void;
   readonly markDone: (coats: readonly Coat[]) => void;
   readonly markUndone: (coats: readonly Coat[]) => void;
 }

@@ -20,6 +20,7 @@ import { NextLine } from "./next-line";
 import { tasksOf } from "./plan-doer";
 import type { PlanDoer } from "./plan-doer";
 import { Questions } from "./questions";
+import { RepairPart } from "./repair-part";
 import { StepPanel } from "./step-panel";
 import { Steps } from "./steps";
 import type { Planned } from "./use-plan";
@@ -31,6 +32,7 @@ interface Props {
   readonly shown: Candidate;
   readonly progress: readonly ProgressRecord[];
   readonly edits: number;
+  readonly pinned: readonly StepId[];
   readonly doer: PlanDoer;
   readonly asPlanned: () => void;
   readonly setDates: (dates: { readonly start?: string; readonly due?: string }) => void;
@@ -59,7 +61,7 @@ function useChangesSaid(planned: Planned): void {
 }
 
 /** The plan: what is next, the section, an opened band, what it has to say for itself, and steps, dates and other ways. */
-export function PlanPart({ record, planned, shown, progress, edits, doer, asPlanned, setDates, light }: Props) {
+export function PlanPart({ record, planned, shown, progress, edits, pinned, doer, asPlanned, setDates, light }: Props) {
   const menu = useMenu();
   const view = planned.view!;
   const { candidates } = view.set;
@@ -100,6 +102,7 @@ export function PlanPart({ record, planned, shown, progress, edits, doer, asPlan
       state={begun || states.get(open.id)?.state === "ready" ? states.get(open.id) : undefined}
       menu={menu}
       doer={doer}
+      kept={pinned.includes(open.id)}
       neighbours={{ before: told[at - 1] ?? null, after: told[at + 1] ?? null }}
       select={select}
       narrow={narrow}
@@ -157,6 +160,7 @@ export function PlanPart({ record, planned, shown, progress, edits, doer, asPlan
           </button>
         </p>
       )}
+      <RepairPart piece={record.piece} keeping={planned.keeping} shown={shown} pinned={pinned} menu={menu} doer={doer} />
       <div className="mt-4">
         <Findings findings={urgent} apply={doer.apply} />
       </div>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link, redirect } from "react-router";
 import { FileText, Gift, Trash2 } from "lucide-react";
 import { pieceId, planId } from "#core/catalogue/ids";
+import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/change";
 import type { Refusal } from "#core/coating/plan";
 import type { PieceRecord } from "#core/formats/records";
@@ -10,7 +11,7 @@ import { Silhouette } from "~/components/shape/silhouette";
 import { keptPiece } from "~/components/use-kept-plan";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { removePiece, savePiece, setDates } from "~/store/pieces";
-import { clearEdits, editPlan, planFor } from "~/store/plans";
+import { clearEdits, editPlan, pinStep, planFor } from "~/store/plans";
 import { markDone, markUndone } from "~/store/progress";
 import type { Route } from "./+types/route";
 import { FactsPanel } from "./facts-panel";
@@ -44,6 +45,9 @@ export async function clientAction({ request, params }: Route.ClientActionArgs):
     case "edit":
       await editPlan(db, id, ask.candidateId, ask.school, ask.edits);
       break;
+    case "pin":
+      await pinStep(db, id, ask.candidateId, ask.school, ask.stepId, ask.kept);
+      break;
     case "plain":
       await clearEdits(db, planId(ask.planId));
       break;
@@ -62,6 +66,8 @@ export async function clientAction({ request, params }: Route.ClientActionArgs):
   }
   return { kind: "done" };
 }
+
+const NONE_PINNED: readonly StepId[] = [];
 
 export default function PiecePage({ loaderData }: Route.ComponentProps) {
   const { plan, progress } = loaderData;
@@ -83,6 +89,7 @@ export default function PiecePage({ loaderData }: Route.ComponentProps) {
       if (onSteps.length > 0 && followed) send({ intent: "edit", ...followed, edits: onSteps });
     },
     choose: (one) => send({ intent: "follow", candidateId: one.id, school: one.school }),
+    pin: (stepId, kept) => followed && send({ intent: "pin", ...followed, stepId, kept }),
     markDone: (coats) => followed && send({ intent: "done", ...followed, coats, at: new Date().toISOString() }),
     markUndone: (coats) => plan && send({ intent: "undone", planId: plan.id, coats }),
   };
@@ -154,6 +161,7 @@ export default function PiecePage({ loaderData }: Route.ComponentProps) {
               shown={shown}
               progress={progress}
               edits={plan?.candidateId === shown.id ? plan.edits.length : 0}
+              pinned={plan?.candidateId === shown.id ? plan.pinned : NONE_PINNED}
               doer={doer}
               asPlanned={() => plan && send({ intent: "plain", planId: plan.id })}
               setDates={(dates) => send({ intent: "dates", dates })}

@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
-import { ArrowLeft, ArrowRight, Check, RotateCcw } from "lucide-react";
+import { ArrowLeft, ArrowRight, Check, Pin, PinOff, RotateCcw } from "lucide-react";
 import type { Explanation, Substitute } from "#core/coating/explain";
 import type { Keeping } from "#core/coating/plan-with-edits";
 import type { Step } from "#core/coating/plan";
 import { tradesOf } from "#core/coating/trades";
+import type { Difference } from "#core/coating/trades";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Piece } from "#core/piece/piece";
 import type { Task } from "#core/schedule/task";
@@ -27,6 +28,8 @@ interface Props {
   readonly state: StepState | undefined;
   readonly menu: Menu;
   readonly doer: PlanDoer;
+  /** She keeps it, whatever is made right around it. */
+  readonly kept: boolean;
   readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
   readonly select: (step: Step["id"]) => void;
   /** Beside a narrow section its parts stand one under another. */
@@ -51,14 +54,18 @@ function useExplanation(piece: Piece, keeping: Keeping, step: Step): Explanation
   return answered?.stepId === step.id ? answered : null;
 }
 
-/** What a substitute brings, in a few words; days are said, not only that it takes more of them. */
+/** Measures a change of one step tells on, in words; days are said, not only that it takes more of them. */
+function bringsWords({ durability = 0, readyDays = 0, products = 0, cost = 0 }: Difference): readonly string[] {
+  return tradesOf({ durability, readyDays, products, cost }).map((trade) =>
+    trade === "later" || trade === "sooner" ? `${sayDuration(Math.abs(readyDays) * MIN_PER_DAY)} ${trade}` : TRADE_WORDS[trade],
+  );
+}
+
+/** What a substitute brings, in a few words. */
 function bringing(one: Substitute, step: Step): string {
   const said = [
     ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
-    ...tradesOf({ durability: one.durability, readyDays: one.readyDays }).map((trade) => {
-      if (trade === "later" || trade === "sooner") return `${sayDuration(Math.abs(one.readyDays) * MIN_PER_DAY)} ${trade}`;
-      return TRADE_WORDS[trade];
-    }),
+    ...bringsWords(one.by),
     ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
   ];
   return said.length > 0 ? said.join("; ") : "much the same";
@@ -81,9 +88,7 @@ function Alternatives({ explanation, step, menu, doer }: { explanation: Explanat
           </ul>
         ) : (
           <p>
-            {tradesOf({ durability: leftOut.durability }).includes("wears-less")
-              ? "Nothing fails, but it will not wear as long."
-              : "No fault follows that Nook Coat knows of."}
+            {bringsWords(leftOut.by).length > 0 ? `Nothing fails; it is ${bringsWords(leftOut.by).join(", ")}.` : "No fault follows that Nook Coat knows of."}
           </p>
         )}
       </div>
@@ -162,7 +167,7 @@ function Doing({
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ piece, keeping, step, number, tasks, done, state, menu, doer, neighbours, select, narrow }: Props) {
+export function StepPanel({ piece, keeping, step, number, tasks, done, state, menu, doer, kept, neighbours, select, narrow }: Props) {
   const title = stepTitle(step, menu);
   const explanation = useExplanation(piece, keeping, step);
   return (
@@ -177,6 +182,14 @@ export function StepPanel({ piece, keeping, step, number, tasks, done, state, me
         </div>
         <div className="flex flex-wrap gap-2">
           {tasks.length > 0 && <Doing tasks={tasks} done={done} doer={doer} title={title} ready={state?.state === "ready"} />}
+          {!step.done && step.role !== "cure" && (
+            <ToolButton
+              icon={kept ? PinOff : Pin}
+              label={kept ? "Let this step go again" : "Keep this step as it is"}
+              pressed={kept}
+              onClick={() => doer.pin(step.id, !kept)}
+            />
+          )}
           <ToolButton
             icon={ArrowLeft}
             label="The step before"

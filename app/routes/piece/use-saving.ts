@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
+import type { StepId } from "#core/catalogue/ids";
 import { changePiece } from "#core/coating/apply-changes";
 import type { Change } from "#core/coating/change";
 import type { Candidate } from "#core/coating/plan";
@@ -12,6 +13,7 @@ export type Ask =
   | { readonly intent: "change"; readonly seen: PieceRecord; readonly changes: readonly Change[] }
   | { readonly intent: "follow"; readonly candidateId: Candidate["id"]; readonly school: string }
   | { readonly intent: "edit"; readonly candidateId: Candidate["id"]; readonly school: string; readonly edits: readonly Change[] }
+  | { readonly intent: "pin"; readonly candidateId: Candidate["id"]; readonly school: string; readonly stepId: StepId; readonly kept: boolean }
   | { readonly intent: "plain"; readonly planId: string }
   | { readonly intent: "done"; readonly candidateId: Candidate["id"]; readonly school: string; readonly coats: readonly Coat[]; readonly at: string }
   | { readonly intent: "undone"; readonly planId: string; readonly coats: readonly Coat[] }

@@ -51,7 +51,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Mug or cup",
     forms: ["cylinder", "frustum", "custom"],
     loose: [],
-    commonIn: ["ceramic-glazed", "ceramic-bisque"],
+    commonIn: ["ceramic-glazed", "ceramic-bisque", "wood-hardwood", "wood-softwood", "terracotta", "concrete-cast"],
     everydayIn: ["ceramic-glazed"],
     zones: [
       zone("outside", "wall", "seen", 0.4, UPRIGHT),
@@ -96,7 +96,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Plate",
     forms: ["plate", "disc", "custom"],
     loose: [],
-    commonIn: ["ceramic-glazed", "glass", "ceramic-bisque"],
+    commonIn: ["ceramic-glazed", "glass", "ceramic-bisque", "wood-hardwood", "wood-softwood", "wood-board", "terracotta", "slate", "concrete-cast"],
     everydayIn: ["ceramic-bisque"],
     zones: [
       zone("food-side", "food-side", "food", 0.3, DECORATED),

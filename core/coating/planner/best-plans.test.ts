@@ -94,7 +94,7 @@ function costFrom(plan: readonly Whole[], facts: PieceFacts): Cost {
       const price = facts.catalogue.products.get(step.product)?.own?.pricePerMl ?? 0;
       return sum + (step.jarMl ?? 0) * price;
     }, 0),
-    unpriced: films.filter((product) => product.own?.pricePerMl == null).length,
+    unpriced: films.filter((product) => (product.own?.pricePerMl ?? null) === null).length,
     order: plan.reduce((sum, one) => sum + one.order, 0),
   };
 }

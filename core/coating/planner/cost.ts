@@ -42,7 +42,7 @@ const BALANCED: Record<keyof Cost, number> = {
   products: 0.6,
   wear: 1.2,
   wearInAll: 0.4,
-  harshness: 1.2,
+  harshness: 2,
   strain: 1,
   steps: 0.15,
   coats: 0.1,

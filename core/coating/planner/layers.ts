@@ -27,6 +27,13 @@ function techniquesWanted(facts: PieceFacts): readonly Technique[] {
   });
 }
 
+/** Over a base colour every paint holds; on the bare body only what grips it. */
+function holdsHere(id: ProductId, facts: PieceFacts): boolean {
+  const product = facts.catalogue.products.get(id);
+  const { surface } = facts.material;
+  return facts.piece.decoration.baseColour !== null || (product?.grips.includes(surface) ?? false) || (product?.gripsBaked.includes(surface) ?? false);
+}
+
 /** Techniques, media and colours spread when she bound none of them together: each extra colour is another layer. */
 function spread(facts: PieceFacts): readonly Layer[] {
   const { colours, media } = facts.piece.decoration;
@@ -36,10 +43,10 @@ function spread(facts: PieceFacts): readonly Layer[] {
   const used = new Map<ProductId, number>();
   return Array.from({ length: rounds }, (_unused, index) => {
     const technique = techniques[index % techniques.length]!;
-    // The medium least used so far, so that every one she named finds its technique.
+    // One that holds here, then the one least used so far, so that every one she named finds its technique.
     const [medium] = media
       .filter((id) => facts.catalogue.products.get(id)?.techniques.includes(technique.id))
-      .sort((a, b) => (used.get(a) ?? 0) - (used.get(b) ?? 0));
+      .sort((a, b) => Number(holdsHere(b, facts)) - Number(holdsHere(a, facts)) || (used.get(a) ?? 0) - (used.get(b) ?? 0));
     if (medium) used.set(medium, (used.get(medium) ?? 0) + 1);
     const colour = colours[index % Math.max(1, colours.length)];
     return { technique: technique.id, ...(medium ? { medium } : {}), ...(colour ? { colour } : {}) };

@@ -55,6 +55,17 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
         ),
       ],
     });
+  for (const [index, technique] of (decoration.techniques ?? []).entries()) {
+    ways.push({
+      text: `leave out ${catalogue.techniques.get(technique)?.name.toLowerCase() ?? technique}`,
+      changes: [
+        set(
+          "decoration.techniques",
+          (decoration.techniques ?? []).filter((_one, at) => at !== index),
+        ),
+      ],
+    });
+  }
   for (const out of constraints.avoid ?? [])
     ways.push({
       text: `allow ${name(out)}`,
@@ -84,17 +95,6 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
       ],
     });
   if ((decoration.bareZones ?? []).length > 0) ways.push({ text: "paint what you left bare", changes: [set("decoration.bareZones", [])] });
-  for (const [index, technique] of (decoration.techniques ?? []).entries()) {
-    ways.push({
-      text: `leave out ${catalogue.techniques.get(technique)?.name.toLowerCase() ?? technique}`,
-      changes: [
-        set(
-          "decoration.techniques",
-          (decoration.techniques ?? []).filter((_one, at) => at !== index),
-        ),
-      ],
-    });
-  }
   if (layers.length > 0) ways.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
   for (const use of uses) {
     const rest = uses.filter((one) => one !== use);
@@ -105,7 +105,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
 }
 
 /** Two changes together are tried among the smallest ways only. */
-const FIRST_WAYS = 7;
+const FIRST_WAYS = 9;
 
 const LAST_RESORT: Relaxation = {
   text: "a plain piece for the shelf indoors",

@@ -2,8 +2,8 @@ import type { Catalogue } from "../../catalogue/catalogue";
 import { knowsShelf } from "../../catalogue/own-product";
 import { ROUTES } from "../../catalogue/vocabulary";
 import type { Route, ZoneId } from "../../catalogue/vocabulary";
-import { completePiece } from "../../piece/complete-piece";
-import type { Piece } from "../../piece/piece";
+import { completePiece, USUAL_BASE_COLOUR } from "../../piece/complete-piece";
+import type { Assumption, Piece } from "../../piece/piece";
 import { mainZone, mayBeFired } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "../candidate";
@@ -19,7 +19,7 @@ import { layersOf } from "./layers";
 import { nearestTo } from "./nearest";
 import { RouteSearch } from "./route-search";
 import { chosenFrom } from "./thin-out";
-import { wishFindings } from "./wishes";
+import { wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of hers that stay, each in its zone. */
@@ -115,13 +115,14 @@ function routeSearch(facts: PieceFacts, route: Route, { keep = [], rules = RULES
     sound: (stacks) => firstStop(stackFacts(facts, zoneChoices(facts, searches, stacks)), across) === null,
     why: (stacks) => judge(stackFacts(facts, zoneChoices(facts, searches, stacks)), rules).find((one) => one.severity === "stop") ?? null,
     candidate: (stacks) => makeCandidate(facts, zoneChoices(facts, searches, stacks), rules, { title: "", route }),
-    priced: knowsShelf(facts.catalogue) && [...facts.catalogue.products.values()].some((product) => product.own?.pricePerMl != null),
+    priced: knowsShelf(facts.catalogue) && [...facts.catalogue.products.values()].some((product) => (product.own?.pricePerMl ?? null) !== null),
   });
 }
 
 function factsOf(piece: Piece, catalogue: Catalogue) {
   const { piece: complete, assumed } = completePiece(piece, catalogue);
-  return { facts: pieceFacts(complete, catalogue), assumed };
+  const { piece: open, blocked } = withoutBlockedMedia(complete, catalogue);
+  return { facts: pieceFacts(open, catalogue), stated: pieceFacts(complete, catalogue), assumed, blocked };
 }
 
 /** The searches of every route a piece can take. */
@@ -138,7 +139,7 @@ export function searchesFor(facts: PieceFacts, asked: Asked = {}): readonly Rout
  * @returns candidates without a `stop`, at most five; or a refusal with the nearest piece that can be planned
  */
 export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {}): PlanSet {
-  const { facts, assumed } = factsOf(piece, catalogue);
+  const { facts, stated, assumed, blocked } = factsOf(piece, catalogue);
   const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
   const routes = searchesFor(facts, asked);
   const found = chosenFrom(routes, catalogue);
@@ -146,8 +147,16 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
   const wished = obstacle !== null && Object.keys(facts.piece.wishes).length > 0;
   const candidates = wished ? planPiece({ ...piece, wishes: {} }, catalogue, asked).candidates : found;
+  // What she wants painted does not hold on the bare ware, and she named no colour for a ground: then one is assumed.
+  if (candidates.length === 0 && facts.material.surface === "slick" && piece.decoration?.baseColour === undefined) {
+    const grounded = planPiece(withGround(piece), catalogue, asked);
+    if (grounded.candidates.length > 0) return { ...grounded, piece, assumed: [...assumed.filter((one) => one.path !== GROUND.path), GROUND] };
+  }
   if (candidates.length > 0) {
-    const wishes = (candidate: Candidate) => ({ ...candidate, findings: [...candidate.findings, ...wishFindings(facts, candidate, obstacle?.why ?? null)] });
+    const wishes = (candidate: Candidate) => ({
+      ...candidate,
+      findings: [...candidate.findings, ...wishFindings(stated, candidate, { obstacle: obstacle?.why ?? null, blocked })],
+    });
     return { ...set, candidates: candidates.map(wishes), refusal: null };
   }
   return {
@@ -159,6 +168,16 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
       nearest: nearestTo(piece, catalogue, (changed) => canPlan(changed, catalogue, asked)),
     },
   };
+}
+
+const GROUND: Assumption = {
+  path: "decoration.baseColour",
+  value: USUAL_BASE_COLOUR,
+  text: "a base colour to paint on: what you chose does not hold on the bare ware",
+};
+
+function withGround(piece: Piece): Piece {
+  return { ...piece, decoration: { ...piece.decoration, baseColour: USUAL_BASE_COLOUR } };
 }
 
 function obstacleOf(facts: PieceFacts, routes: readonly RouteSearch[]): { readonly why: string; readonly code: string } {

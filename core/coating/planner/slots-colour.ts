@@ -203,15 +203,22 @@ function layerSteps(
   return steps;
 }
 
+/** An effect is chosen for its look, never because it dries sooner: it is taken when she names it, or when the technique is made of it. */
+function isEffect(product: ProductClass): boolean {
+  return product.film.contrastRatio === null || product.traits.includes("fades-in-sun");
+}
+
 /** One layer of decoration: each medium that does its technique, with its mask and its lock. */
 export function decoration(context: ZoneContext, layer: ZoneLayer, index: number): Slot {
-  const fits = allowed(context).filter(
+  const able = allowed(context).filter(
     (product) =>
       product.jobs.includes("decorate") &&
       product.techniques.includes(layer.technique.id) &&
       (layer.medium === null || product.id === layer.medium) &&
       (context.field !== null || product.drying.by === "none" || holds(product, context)),
   );
+  const plain = layer.medium === null ? able.filter((product) => !isEffect(product)) : able;
+  const fits = plain.length > 0 ? plain : able;
   const locks = allowed(context).filter((product) => product.jobs.includes("lock"));
   const options = fits.flatMap((product) =>
     masksFor(context, layer.technique).flatMap((mask) => {

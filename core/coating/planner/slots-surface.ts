@@ -118,6 +118,8 @@ export function sizing(context: ZoneContext): Slot | null {
   );
   const options = sizes.map((product): Option => ({
     key: product.id,
+    // What is made to size first of all; a varnish or a ground does it too.
+    strain: product.jobs[0] === "size" ? 0 : 1,
     steps: [
       filmDraft(product, {
         role: "size",

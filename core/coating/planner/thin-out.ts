@@ -68,10 +68,7 @@ class Shown {
     if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faults(found) > this.least) return;
     this.seen.add(signature(found));
     const candidate = found.make();
-    if (this.candidates.some((one) => dominates(one.scores, candidate.scores)) || !worth(candidate, found)) return;
-    for (let index = this.candidates.length - 1; index > 0; index -= 1)
-      if (dominates(candidate.scores, this.candidates[index]!.scores)) this.candidates.splice(index, 1);
-    this.show(found, candidate);
+    if (worth(candidate, found)) this.show(found, candidate);
   }
 
   /** Does something none of those shown does where practitioners differ? */
@@ -84,8 +81,9 @@ class Shown {
     return this.ways.has(`${slot}:${option}`);
   }
 
-  /** A painter would notice that it does better at something than every one shown. */
+  /** A painter would notice that it does better at something than every one shown, and none of them is as good in everything. */
   gains(candidate: Candidate): boolean {
+    if (this.candidates.some((one) => dominates(one.scores, candidate.scores))) return false;
     return this.candidates.every((one) => {
       const said = tradesOf(scoreDifference(candidate.scores, one.scores));
       return said.some((trade) => ["wears-longer", "sooner", "less-work", "less-to-buy", "fewer-coats", "gentler", "cheaper"].includes(trade));
@@ -131,7 +129,8 @@ function ownWays(candidate: Candidate, first: Candidate): readonly string[] {
 
 /**
  * The plans worth showing, at most five that differ in a product or in route: the best all round first, then what wins another
- * measure by more than nobody would notice, then other routes and schools. None is worse than another in everything.
+ * measure by more than nobody would notice (none of these is worse than another in everything), then other routes and the schools, which differ
+ * by more than a measure says: what she is used to, what a mistake costs.
  *
  * @returns nothing when no route has a plan
  */

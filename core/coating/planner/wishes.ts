@@ -1,18 +1,64 @@
+import type { Catalogue } from "../../catalogue/catalogue";
 import { productName } from "../../catalogue/catalogue";
+import type { ProductId } from "../../catalogue/ids";
 import { COMMON_PRACTICE } from "../../catalogue/provenance";
+import type { CompletePiece } from "../../piece/piece";
+import { leaves } from "../facts";
 import type { PieceFacts } from "../facts";
 import { zoneWord } from "../judge";
 import type { Candidate, Finding } from "../plan";
 
+/** A medium she named and forbade at once, and by what. */
+export interface Blocked {
+  readonly medium: ProductId;
+  readonly why: string;
+}
+
+/** Her constraints win over the media she named: those they rule out are left to the plan, which says so. */
+export function withoutBlockedMedia(piece: CompletePiece, catalogue: Catalogue): { readonly piece: CompletePiece; readonly blocked: readonly Blocked[] } {
+  const { media, layers } = piece.decoration;
+  const named = [...new Set([...media, ...layers.flatMap((layer) => layer.medium ?? [])])];
+  const blocked = named.flatMap((medium): Blocked[] => {
+    const product = catalogue.products.get(medium);
+    if (!product || leaves(piece.constraints, product)) return [];
+    const { childSafe, avoid } = piece.constraints;
+    if (avoid.includes(medium)) return [{ medium, why: "you want to do without it" }];
+    return [{ medium, why: childSafe && !product.childSafe ? "it is nothing for a child" : "it is not on your shelf" }];
+  });
+  if (blocked.length === 0) return { piece, blocked };
+  const out = new Set(blocked.map((one) => one.medium));
+  const decoration = {
+    ...piece.decoration,
+    media: media.filter((medium) => !out.has(medium)),
+    layers: layers.map(({ medium, ...layer }) => (medium && !out.has(medium) ? { ...layer, medium } : layer)),
+  };
+  return { piece: { ...piece, decoration }, blocked };
+}
+
 /**
  * Wishes a plan does not keep, each with why: they are honoured or explained, never dropped in silence.
  *
- * @param obstacle what stopped every plan that kept them, when they had to be given up
+ * @param given what stopped every plan that kept them, when they had to be given up; and media that her own constraints rule out
  */
-export function wishFindings(facts: PieceFacts, candidate: Candidate, obstacle: string | null = null): readonly Finding[] {
+export function wishFindings(
+  facts: PieceFacts,
+  candidate: Candidate,
+  { obstacle, blocked }: { readonly obstacle: string | null; readonly blocked: readonly Blocked[] },
+): readonly Finding[] {
   const { wishes, decoration } = facts.piece;
   const steps = candidate.zones.flatMap((zone) => zone.steps);
-  const unkept: { message: string; why: string }[] = [];
+  const out = new Set(blocked.map((one) => one.medium));
+  const unkept: { message: string; why: string }[] = blocked.map(({ medium, why }) => ({
+    message: `You asked for ${productName(facts.catalogue, medium).toLowerCase()}; this plan takes something else`,
+    why,
+  }));
+  for (const medium of decoration.media) {
+    if (out.has(medium) || decoration.layers.length > 0 || steps.some((step) => step.product === medium)) continue;
+    unkept.push({
+      message: `You named ${productName(facts.catalogue, medium).toLowerCase()}; this plan does without`,
+      why: `the other paints you named do the work here; on bare ${facts.material.name.toLowerCase()} it does not hold, or no technique asks for it`,
+    });
+  }
   const uses = (id: string | undefined) => id === undefined || steps.some((step) => step.product === id);
   for (const key of ["primer", "base", "sealer", "guide"] as const) {
     const id = wishes[key];

@@ -109,7 +109,7 @@ export class ZoneSearch {
   private readonly judged = new Map<string, Judged>();
   private readonly avoidable: ReadonlySet<string>;
   /** How often each rule stopped a stack, and what it said of the first, for the reason of a refusal. */
-  private readonly stops = new Map<string, { count: number; readonly said: Finding }>();
+  private readonly stops = new Map<string, { count: number; readonly said: Finding; readonly whatever: boolean }>();
 
   /** @param zones zones alike, the one of the context first */
   constructor(
@@ -265,7 +265,7 @@ export class ZoneSearch {
       order,
       acts: facts.flatMap((fact) => (fact.step.group === undefined ? [] : [[fact.step.group, this.minutes(fact)] as const])),
       toBuy: [...new Set(buy)],
-      unpriced: [...new Set(films.filter((product) => product.own?.pricePerMl == null).map((product): ProductId => product.id))],
+      unpriced: [...new Set(films.filter((product) => (product.own?.pricePerMl ?? null) === null).map((product): ProductId => product.id))],
       harsh: facts.flatMap((fact) => {
         const weight = harshnessOf(fact.product, fact.aid);
         return weight > 0 ? [[fact.step.product as string, weight] as const] : [];
@@ -339,7 +339,7 @@ export class ZoneSearch {
   }
 
   private money(stack: StackFacts): number {
-    if (stack.steps.every((fact) => fact.product?.own?.pricePerMl == null)) return 0;
+    if (stack.steps.every((fact) => (fact.product?.own?.pricePerMl ?? null) === null)) return 0;
     return this.zones.reduce(
       (sum, zone) => sum + stack.steps.reduce((own, fact) => own + (amounts(fact, { ...stack, zone }).jarMl ?? 0) * (fact.product?.own?.pricePerMl ?? 0), 0),
       0,
@@ -377,14 +377,15 @@ export class ZoneSearch {
   private count(fault: Fault, stack: StackFacts): void {
     const known = this.stops.get(fault.code);
     if (known) known.count += 1;
-    else this.stops.set(fault.code, { count: 1, said: findingOf(fault.rule, fault.hit, stack) });
+    else this.stops.set(fault.code, { count: 1, said: findingOf(fault.rule, fault.hit, stack), whatever: fault.culprits?.length === 0 });
   }
 
   /** Why the zone has no stack: a decision without a way (the cold, if that is what took them), else the rule that stopped most, in its own words. */
   obstacle(): { readonly why: string; readonly code: string } {
     const empty = this.slots.find((slot) => slot.options.length === 0);
     if (empty) return this.nothingFor(empty);
-    const [most] = [...this.stops.values()].sort((a, b) => b.count - a.count);
+    // What stops every stack says more than what stopped the most of them.
+    const [most] = [...this.stops.values()].sort((a, b) => Number(b.whatever) - Number(a.whatever) || b.count - a.count);
     if (!most) return { why: "no way of coating it is left", code: "nothing-fits" };
     const { message, why, code } = most.said;
     return { why: `${message}: ${why.charAt(0).toLowerCase()}${why.slice(1)}`, code };

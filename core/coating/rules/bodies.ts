@@ -1,3 +1,4 @@
+import { ABSORBENCIES } from "../../catalogue/material";
 import { memory } from "../../catalogue/provenance";
 import { addBefore, remove, setPiece } from "../fixes";
 import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts";
@@ -74,6 +75,21 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
           ]),
         },
       ];
+    },
+  },
+  {
+    code: "soaks-what-it-holds",
+    severity: "stop",
+    ofPiece: true,
+    when: "a cup or plate of a body that soaks is eaten or drunk from without being glazed and fired",
+    message: "{material} soaks up what it holds: {piece} cannot be eaten or drunk from",
+    why: "the bare side drinks, cannot be washed clean, and the wet comes through the wall and lifts the paint; hobby paint and varnish are no food surface to close it with",
+    fix: "Keep it for show, or make it of glazed ware; bisque can be glazed and fired.",
+    find: (stack) => {
+      const holds = stack.zones.some((zone) => zone.mustStayBare && (zone.mustStayBare.code === "food-side" || zone.mustStayBare.code === "lip-zone"));
+      const fired = stack.steps.some((fact) => fact.aid?.heat?.kind === "kiln");
+      const soaks = stack.material.surface === "porous" && ABSORBENCIES.indexOf(stack.material.absorbency.value) >= ABSORBENCIES.indexOf("high");
+      return holds && soaks && !fired && lastFilm(stack) ? [{ at: null, culprits: [], missing: ["fire"] }] : [];
     },
   },
   {

@@ -1,6 +1,6 @@
 import { published } from "../../catalogue/provenance";
 import { remove, swap } from "../fixes";
-import { films, has, isFilm, isLoose } from "../facts";
+import { films, has, isFilm, isLoose, lastFilm } from "../facts";
 import type { StackFacts, StepFact } from "../facts";
 import type { Hit, Rule } from "../rule";
 import { filmsWhereBare } from "./heat";
@@ -34,6 +34,20 @@ function caution(
 const any = (stack: StackFacts, fits: (fact: StepFact) => boolean) => stack.steps.some(fits);
 
 export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
+  {
+    code: "food-on-paint",
+    severity: "stop",
+    ofPiece: true,
+    when: "something is to be eaten or drunk from that has no side to keep bare for it",
+    message: "food or drink would lie on the paint of {piece}",
+    why: "hobby paint and varnish are no food surface, whatever the jar says, and this has no eating side or rim that stays bare",
+    fix: "Say what it is (a plate, a mug), or keep it for show.",
+    find: (stack) => {
+      const kept = stack.uses.flatMap((use) => Object.keys(use.bare)).filter((exposure) => exposure === "food" || exposure === "lip");
+      const has = stack.zones.some((zone) => zone.template.exposure === "food" || zone.template.exposure === "lip");
+      return kept.length > 0 && !has && lastFilm(stack) ? [{ at: null, culprits: [] }] : [];
+    },
+  },
   {
     code: "lip-zone",
     severity: "stop",

@@ -1,0 +1,33 @@
+/** A tenth of the matrix of pieces, drawn with a seed: an answer for every one, and none of them silly. The whole of it runs with the bench. */
+import { expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { planPiece } from "#core/coating/planner/plan-piece";
+import { answerFaults, fixFault, sweepPieces } from "./sweep";
+
+const SEED = 20261125;
+const SHARE = 0.1;
+/** Of the pieces drawn this share has every fix of its first plan tried. */
+const FIXES_OF_EVERY = 6;
+/** More refusals than this, and the planner gives up where a painter would not. */
+const MOST_REFUSED = 0.15;
+/** Five hundred pieces, each planned and tried: a slow machine may take its time. */
+const LONG_MS = 600_000;
+
+test("a seeded tenth of the pieces a painter might state", () => {
+  const pieces = [...sweepPieces()];
+  const many = Math.floor(pieces.length * SHARE);
+  const [drawn] = fc.sample(fc.shuffledSubarray(pieces, { minLength: many, maxLength: many }), { seed: SEED, numRuns: 1 });
+  const faults: string[] = [];
+  let refused = 0;
+  for (const [index, piece] of drawn!.entries()) {
+    const set = planPiece(piece, CATALOGUE);
+    const [first] = set.candidates;
+    refused += set.refusal ? 1 : 0;
+    const fixes = first && index % FIXES_OF_EVERY === 0 ? first.findings.flatMap((finding) => fixFault(piece, first, finding) ?? []) : [];
+    for (const fault of [...answerFaults(set), ...fixes]) faults.push(`${piece.material}, ${piece.uses.join()}, ${JSON.stringify(piece.decoration)}: ${fault}`);
+  }
+  expect(faults).toEqual([]);
+  expect(pieces.length).toBeGreaterThan(5000);
+  expect(refused / drawn!.length).toBeLessThan(MOST_REFUSED);
+}, LONG_MS);
