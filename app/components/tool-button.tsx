@@ -7,7 +7,6 @@ export function ToolButton({
   title = label,
   onClick,
   disabled = false,
-  pressed,
   className = "",
 }: {
   icon: LucideIcon;
@@ -15,12 +14,10 @@ export function ToolButton({
   title?: string;
   onClick: () => void;
   disabled?: boolean;
-  /** For a button that stays down. */
-  pressed?: boolean;
   className?: string;
 }) {
   return (
-    <button type="button" className={`tool ${className}`} aria-label={label} aria-pressed={pressed} title={title} disabled={disabled} onClick={onClick}>
+    <button type="button" className={`tool ${className}`} aria-label={label} title={title} disabled={disabled} onClick={onClick}>
       <Icon aria-hidden size={20} />
     </button>
   );

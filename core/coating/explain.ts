@@ -29,7 +29,8 @@ export interface Substitute extends Consequence {
 
 export interface Explanation {
   readonly stepId: StepId;
-  readonly leftOut: Consequence;
+  /** Without it; `unserved` is what no other step in its zone is there for. */
+  readonly leftOut: Consequence & { readonly unserved: readonly string[] };
   /** Products that would do the step's work without a stop, best first. */
   readonly substitutes: readonly Substitute[];
 }
@@ -111,5 +112,8 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
         (b.by.durability ?? 0) - (a.by.durability ?? 0) ||
         (a.by.readyDays ?? 0) - (b.by.readyDays ?? 0),
     );
-  return { stepId, leftOut: judged([{ op: "remove", stepId }]), substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
+  const rest = candidate.zones.flatMap((zone) => (zone.steps.includes(step) ? zone.steps.filter((one) => one !== step) : []));
+  const served = new Set(rest.flatMap((one) => one.because.map((reason) => reason.requirement)));
+  const unserved = step.because.filter((reason) => !served.has(reason.requirement)).map((reason) => reason.text);
+  return { stepId, leftOut: { ...judged([{ op: "remove", stepId }]), unserved }, substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
 }

@@ -223,3 +223,52 @@ describe("two tabs", () => {
     expect(await page.getByLabel("Length").inputValue()).toBe("111");
   });
 });
+
+describe("what she keeps, and what is on it already", () => {
+  test("a step is kept, the rest is spoilt and made right around it; a kept step in the way is named and let go", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
+    const step = (name: RegExp) => page.getByRole("button", { name }).first();
+    await step(/^Step \d+, Top: Base colour/).click();
+    await page.getByRole("button", { name: "Keep this step as it is" }).click();
+    await page.getByText(/You keep: Base colour/).waitFor();
+    await page.getByRole("button", { name: "Make the rest right" }).click();
+    await page.getByText("The rest goes with it: nothing to change.").waitFor();
+    await step(/^Leave out: Seal/).click();
+    await page
+      .getByText(/Likely fault/)
+      .first()
+      .waitFor();
+    await axeClean(page);
+    await page.getByRole("button", { name: "Make the rest right" }).click();
+    await step(/^Step \d+, Top: Seal/).waitFor();
+    await page.waitForFunction(() => !document.querySelector('[data-code="unsealed-wear"]'));
+    await page.reload();
+    await planReady(page);
+    await page.getByText(/You keep: Base colour/).waitFor();
+  });
+
+  test("ways tell what they win; what is on it already is not done again", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
+    await page.getByRole("tab", { name: /ways to do it/ }).click();
+    await page
+      .getByText(/^Against yours: /)
+      .first()
+      .waitFor();
+    await page.getByRole("tab", { name: "Steps" }).click();
+    await page.getByRole("button", { name: "It already has a coat on" }).click();
+    await page.getByLabel("What it is").selectOption({ label: "Primer" });
+    await page.getByLabel("Of what").selectOption({ label: "Gesso" });
+    await page.getByRole("button", { name: "Put it down" }).click();
+    await page.getByText("Top: gesso, 1 coat").waitFor();
+    await page
+      .getByRole("button", { name: /^Step \d+, Top: Prime.*done/ })
+      .first()
+      .waitFor();
+    expect(await page.getByRole("button", { name: /^Mark as done: Prime.*Top/ }).count()).toBe(0);
+    await axeClean(page);
+    await page.getByRole("button", { name: "Not on it after all: Top: gesso, 1 coat" }).click();
+    await page.getByText("Top: gesso, 1 coat").waitFor({ state: "detached" });
+  });
+});

@@ -72,6 +72,12 @@ describe("what a step is good for", () => {
     expect(bases).toContain("house-emulsion");
     expect(bases).not.toContain("poster-paint");
   });
+  test("without a base colour, what it is there for is lost, and the plan says so; substitutes tell what there is to buy", () => {
+    const { leftOut, substitutes } = explainStep(dotted, plan, step("base").id, CATALOGUE)!;
+    expect(leftOut.unserved).toEqual(["it is the colour the decoration lies on"]);
+    expect(explainStep(dotted, plan, step("clean").id, CATALOGUE)!.leftOut.unserved).toHaveLength(1);
+    expect(substitutes.some((one) => (one.by.products ?? 0) > 0)).toBe(true);
+  });
   test("a step that is not there has no explanation", () => expect(explainStep(dotted, plan, "nowhere.seal.1" as never, CATALOGUE)).toBeNull());
 });
 

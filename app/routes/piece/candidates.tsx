@@ -16,6 +16,23 @@ function trades(one: Candidate, against: Candidate): string {
   return said.length > 0 ? said.join(", ") : "much the same, another way of working";
 }
 
+/** What a plan wins among those shown, but for what its title says already. */
+function winsBesideTitle(one: Candidate, candidates: readonly Candidate[]): readonly string[] {
+  const title = one.title.toLowerCase();
+  return winsOf(one, candidates)
+    .map((win) => WIN_WORDS[win])
+    .filter((words) => !words.endsWith(title));
+}
+
+function Wins({ words }: { words: readonly string[] }) {
+  if (words.length === 0) return null;
+  return (
+    <span className="font-normal">
+      <Award aria-hidden size={16} className="inline text-ready" /> Of all these: {words.join(", ")}.
+    </span>
+  );
+}
+
 function Cell({ step, menu, note }: { step: Step | null; menu: Menu; note: string }) {
   return (
     <td className={`border-t border-line p-2 align-top ${note ? "bg-note-tint font-semibold" : ""}`}>
@@ -121,14 +138,7 @@ export function Candidates({ candidates, shown, menu, choose }: Props) {
                 {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
                 {sayDuration(one.scores.readyDays * DAY_MIN)}
               </span>
-              {winsOf(one, candidates).length > 0 && (
-                <span className="font-normal">
-                  <Award aria-hidden size={16} className="inline text-ready" /> Of all these:{" "}
-                  {winsOf(one, candidates)
-                    .map((win) => WIN_WORDS[win])
-                    .join(", ")}
-                </span>
-              )}
+              <Wins words={winsBesideTitle(one, candidates)} />
               {one.id !== shown.id && <span className="font-normal text-ready">Against yours: {trades(one, shown)}.</span>}
             </label>
           ))}

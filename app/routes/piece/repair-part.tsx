@@ -24,27 +24,34 @@ function keptSteps(shown: Candidate, pinned: readonly StepId[]): readonly Step[]
   return shown.zones.flatMap((zone) => zone.steps).filter((step) => !step.done && (pinned.includes(step.id) || step.origin === "hers"));
 }
 
+/** What an answer is an answer to: the plan's steps as they stand, and those kept. */
+function asking(shown: Candidate, kept: readonly Step[]): string {
+  const looks = shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, step.product, step.coats]));
+  return JSON.stringify([shown.id, looks, kept.map((step) => step.id)]);
+}
+
 /** "Keep these steps of mine, make the rest right": what she keeps, the button, and what stands in the way when nothing fits. */
 export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props) {
   const { announce } = useWorkshop();
-  const [failed, setFailed] = useState<{ readonly of: Candidate; readonly repair: Extract<Repair, { done: false }> } | null>(null);
+  const [answered, setAnswered] = useState<{ readonly of: string; readonly repair: Repair } | null>(null);
   const kept = keptSteps(shown, pinned);
   const wrong = shown.findings.some((one) => one.severity === "stop" || one.severity === "warn");
   if (kept.length === 0 || (pinned.length === 0 && !wrong)) return null;
-  const refused = failed?.of === shown ? failed.repair : null;
+  const asked = asking(shown, kept);
+  const answer = answered?.of === asked ? answered.repair : null;
   const make = async () => {
     const { repair } = await import("~/workers/planner.client");
-    const answer = await repair(
+    const made = await repair(
       piece,
       keeping,
       kept.map((step) => step.id),
     );
-    if (!answer) return;
-    setFailed(answer.done ? null : { of: shown, repair: answer });
-    if (answer.done && answer.changes.length > 0) doer.apply(answer.changes);
-    announce(
-      answer.done ? (answer.changes.length > 0 ? "The rest is made right around what you keep" : "It is right as it is") : "Nothing fits around what you keep",
-    );
+    if (!made) return;
+    setAnswered({ of: asked, repair: made });
+    if (made.done && made.changes.length > 0) {
+      doer.apply(made.changes);
+      announce("The rest is made right around what you keep");
+    }
   };
   const titles = [...new Set(kept.map((step) => stepTitle(step, menu)))];
   return (
@@ -57,14 +64,15 @@ export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props)
           <Wrench aria-hidden size={18} /> Make the rest right
         </button>
       </div>
-      {refused && (
+      {answer?.done && answer.changes.length === 0 && <p role="status">The rest goes with it: nothing to change.</p>}
+      {answer?.done === false && (
         <div role="alert" className="mt-2">
           <p>
-            <strong>Nothing fits around that.</strong> {refused.refusal.why}.
+            <strong>Nothing fits around that.</strong> {answer.refusal.why}.
           </p>
           <p className="mt-2 flex flex-wrap gap-2">
             {kept
-              .filter((step) => refused.inTheWay.includes(step.id) && pinned.includes(step.id))
+              .filter((step) => answer.inTheWay.includes(step.id) && pinned.includes(step.id))
               .map((step) => (
                 <button key={step.id} type="button" className="button" onClick={() => doer.pin(step.id, false)}>
                   Let go: {stepTitle(step, menu)}

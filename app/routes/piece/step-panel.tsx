@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { ArrowLeft, ArrowRight, Check, Pin, PinOff, RotateCcw } from "lucide-react";
+import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
 import type { Explanation, Substitute } from "#core/coating/explain";
 import type { Keeping } from "#core/coating/plan-with-edits";
 import type { Step } from "#core/coating/plan";
@@ -88,7 +88,8 @@ function Alternatives({ explanation, step, menu, doer }: { explanation: Explanat
           </ul>
         ) : (
           <p>
-            {bringsWords(leftOut.by).length > 0 ? `Nothing fails; it is ${bringsWords(leftOut.by).join(", ")}.` : "No fault follows that Nook Coat knows of."}
+            {leftOut.unserved.length > 0 ? `What it is there for is lost: ${leftOut.unserved.join("; ")}.` : "Nothing else in the plan needs it."}
+            {bringsWords(leftOut.by).length > 0 && ` The piece is then ${bringsWords(leftOut.by).join(", ")}.`}
           </p>
         )}
       </div>
@@ -183,12 +184,15 @@ export function StepPanel({ piece, keeping, step, number, tasks, done, state, me
         <div className="flex flex-wrap gap-2">
           {tasks.length > 0 && <Doing tasks={tasks} done={done} doer={doer} title={title} ready={state?.state === "ready"} />}
           {!step.done && step.role !== "cure" && (
-            <ToolButton
-              icon={kept ? PinOff : Pin}
-              label={kept ? "Let this step go again" : "Keep this step as it is"}
-              pressed={kept}
+            <button
+              type="button"
+              className={`button ${kept ? "bg-note-tint" : ""}`}
+              aria-pressed={kept}
+              aria-label="Keep this step as it is"
               onClick={() => doer.pin(step.id, !kept)}
-            />
+            >
+              <Pin aria-hidden size={18} /> {kept ? "Kept" : "Keep"}
+            </button>
           )}
           <ToolButton
             icon={ArrowLeft}
