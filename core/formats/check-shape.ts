@@ -2,7 +2,7 @@ import type Joi from "joi";
 import { bad, good } from "./problem";
 import type { Parsed, Problem } from "./problem";
 
-const CODES: Record<string, Problem["code"]> = { "object.unknown": "unknown-key", "any.required": "missing" };
+const CODES: Record<string, Problem["code"]> = { "object.unknown": "unknown-key", "any.required": "missing", "object.with": "missing" };
 
 /**
  * Runs a Joi schema as a check: nothing is converted, unknown keys are refused, the first fault is named with its path.

@@ -78,7 +78,7 @@ const ASK_SCHEMA = Joi.object({
     .max(200),
   freeHours: HOURS_SCHEMA,
   start: START,
-});
+}).with("freeHours", "start");
 
 type Stated = Omit<PlanAsk, "keep" | "piece"> & {
   readonly piece: unknown;

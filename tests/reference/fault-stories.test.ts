@@ -1,6 +1,7 @@
 /** Every rule, told by a real sequence that fails and one that does not; and every fix it offers, tried. */
 import { describe, expect, test } from "@jest/globals";
 import { readFileSync } from "node:fs";
+import { durabilityAsMarkdown } from "#core/coating/durability-page";
 import { rulesAsMarkdown } from "#core/coating/rules/as-markdown";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { SEVERITIES } from "#core/catalogue/vocabulary";
@@ -78,4 +79,7 @@ test("what is not said is not invented: an unsaid wait is a note with an if, nev
   expect(said?.message).toMatch(/^If you have not/);
 });
 
-test("docs/rules.md is written out of these very rules", () => expect(readFileSync("docs/rules.md", "utf8")).toBe(rulesAsMarkdown()));
+test("docs/rules.md and docs/durability.md are written out of these very rules and grades", () => {
+  expect(readFileSync("docs/rules.md", "utf8")).toBe(rulesAsMarkdown());
+  expect(readFileSync("docs/durability.md", "utf8")).toBe(durabilityAsMarkdown(CATALOGUE));
+});

@@ -8,7 +8,7 @@ import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
 import type { Option, Slot } from "./draft";
 
 const NONE: Option = { key: "none", steps: [] };
-const WEAR_TEXT: Record<Wear, string> = {
+export const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",
   rub: "hands",
   weather: "rain and sun",

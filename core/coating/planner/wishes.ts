@@ -2,7 +2,8 @@ import type { Catalogue } from "../../catalogue/catalogue";
 import { productName } from "../../catalogue/catalogue";
 import type { ProductId } from "../../catalogue/ids";
 import { COMMON_PRACTICE } from "../../catalogue/provenance";
-import type { CompletePiece } from "../../piece/piece";
+import type { CompletePiece, Wishes } from "../../piece/piece";
+import { WEAR_TEXT } from "./slots-finish";
 import { leaves } from "../facts";
 import type { PieceFacts } from "../facts";
 import { zoneWord } from "../judge";
@@ -35,6 +36,16 @@ export function withoutBlockedMedia(piece: CompletePiece, catalogue: Catalogue):
   return { piece: { ...piece, decoration }, blocked };
 }
 
+/** Why a wished product is no choice here: what it would have to stand and does not, or that it does not suit the body. */
+function whyNot(facts: PieceFacts, id: ProductId, key: keyof Wishes): string {
+  const product = facts.catalogue.products.get(id);
+  const wears = new Set(facts.zones.filter((zone) => zone.treatment !== "leave-bare").flatMap((zone) => zone.wears));
+  const unmet = key === "sealer" && product ? [...wears].filter((wear) => product.resists[wear] === undefined) : [];
+  return unmet.length > 0
+    ? `it is not made to stand ${unmet.map((wear) => WEAR_TEXT[wear]).join(" and ")}`
+    : `it does not suit ${facts.material.name.toLowerCase()} in this use`;
+}
+
 /**
  * Wishes a plan does not keep, each with why: they are honoured or explained, never dropped in silence.
  *
@@ -65,7 +76,7 @@ export function wishFindings(
     if (id !== undefined && !uses(id)) {
       unkept.push({
         message: `You wished for ${productName(facts.catalogue, id).toLowerCase()}; this plan does without`,
-        why: obstacle ?? `it does not suit ${facts.material.name.toLowerCase()} in this use`,
+        why: obstacle ?? whyNot(facts, id, key),
       });
     }
   }
