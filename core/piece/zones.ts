@@ -32,6 +32,12 @@ function wearsOf(exposure: Exposure, uses: readonly Use[]): readonly Wear[] {
   return [...new Set(uses.flatMap((use) => use.wears[exposure] ?? (SEEN_TOO.includes(exposure) ? (use.wears.seen ?? []) : [])))];
 }
 
+/** Where nothing but its face can carry cups and plates (a coaster, a board), the face meets what a tray's floor meets. */
+function carriedWears(template: ZoneTemplate, templates: readonly ZoneTemplate[], uses: readonly Use[]): readonly Wear[] {
+  if (template.exposure !== "seen" || !template.decorated || templates.some((one) => one.exposure === "carrying")) return [];
+  return uses.flatMap((use) => use.wears.carrying ?? []);
+}
+
 function areaOf(template: ZoneTemplate, piece: CompletePiece, lipBandMm: number, shares: number, only: boolean): number {
   if (piece.form.kind === "custom") return (piece.form.areaMm2 * template.share.value) / shares;
   if (template.surface === "parts" || template.surface === "joint") return outsideArea(piece.form) * template.share.value;
@@ -99,7 +105,7 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
-    const wears = wearsOf(template.exposure, uses);
+    const wears = [...new Set([...wearsOf(template.exposure, uses), ...carriedWears(template, templates, uses)])];
     return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired, slick) }];
   });
   return plain.flatMap((zone) => [zone, ...motifsIn(zone, piece)]);

@@ -11,7 +11,7 @@ import { parsePiece } from "#core/formats/parse-piece";
 import { FORM_MEASURES } from "#core/piece/form";
 import type { FormKind } from "#core/piece/form";
 import type { Piece } from "#core/piece/piece";
-import { mug, pebble, piece, pot } from "./bench";
+import { jar, mug, pebble, piece, pot } from "./bench";
 
 const SEED = Number(process.env.FC_SEED ?? 20261124);
 const RUNS = 30;
@@ -171,12 +171,18 @@ describe("refusals", () => {
   });
 
   test("a mug with neither oven nor ceramic paint is refused with what would help", () => {
-    const { refusal } = planPiece(
-      mug({ decoration: { techniques: ["dots"] }, constraints: { oven: false, avoid: [productId("ceramic-paint-air")] } }),
-      CATALOGUE,
-    );
+    const none = { oven: false, avoid: [productId("ceramic-paint-air")] };
+    const { refusal } = planPiece(mug({ decoration: { techniques: ["dots"] }, constraints: none }), CATALOGUE);
     expect(refusal?.nearest).not.toBeNull();
     expect(refusal?.why.length).toBeGreaterThan(10);
+  });
+
+  test("what does not hold on a bare jar gets a ground to paint on, and the answer says that it was assumed", () => {
+    const shimmer = jar({ uses: ["indoor-display"], decoration: { techniques: ["metallic-wash"], media: ["metallic-watercolour"] } });
+    const { candidates, assumed, refusal } = planPiece(shimmer, CATALOGUE);
+    expect(refusal).toBeNull();
+    expect(assumed.find((one) => one.path === "decoration.baseColour")?.text).toMatch(/to paint on/);
+    for (const one of candidates) expect(one.zones.find((zone) => zone.zone === "outside")!.steps.map((step) => step.role)).toContain("base");
   });
 
   test("a piece that has to stay bare all over says so", () => {

@@ -1,6 +1,7 @@
 /** The routes of the trade handbook §6 that fall in these materials: what a good plan says, piece by piece. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { explainStep } from "#core/coating/explain";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { DAY, candidates, firstPlan, goblet, has, jar, mug, outline, pebble, place, pot, productsIn, roles, rough, stepsOf, tray, woodDisc } from "./bench";
 
@@ -22,11 +23,14 @@ describe("smooth pebble, on show", () => {
 
   test("nothing is wrong with it", () => expect(plan.findings.filter((one) => one.severity !== "safety")).toEqual([]));
 
-  test("the schools are there: gesso or white craft acrylic, isolation or none, brush or spray", () => {
-    const products = productsIn(pebble({ decoration: { techniques: ["dots"] } }));
-    for (const product of ["gesso", "white-craft-acrylic", "acrylic-varnish", "acrylic-spray-clear"]) expect(products).toContain(product);
-    const isolated = candidates(pebble({ decoration: { techniques: ["dots"] } })).map((one) => has(stepsOf(one, "top"), "isolate"));
+  test("the schools are there: gesso or white craft acrylic, isolation or none; brush or spray is one step's choice", () => {
+    const dotted = pebble({ decoration: { techniques: ["dots"] } });
+    const products = productsIn(dotted);
+    for (const product of ["gesso", "white-craft-acrylic", "acrylic-varnish"]) expect(products).toContain(product);
+    const isolated = candidates(dotted).map((one) => has(stepsOf(one, "top"), "isolate"));
     expect(new Set(isolated)).toEqual(new Set([true, false]));
+    const seal = stepsOf(plan, "top").find((step) => step.role === "seal")!;
+    expect(explainStep(dotted, plan, seal.id, CATALOGUE)!.substitutes.map((one) => one.product)).toContain("acrylic-spray-clear");
   });
 });
 

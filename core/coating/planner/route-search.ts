@@ -128,7 +128,7 @@ export class RouteSearch {
    * of every zone for anything better still.
    */
   private leastOfAll(sought: Sought, as: Found["measure"]): { readonly found: Joined | null; readonly proved: boolean } {
-    const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : this.start;
+    const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : (this.allRound?.joined ?? this.start);
     if (!start) return { found: null, proved: false };
     const best = polished(this.searches, start, sought);
     if (as === "school") return { found: best, proved: false };
@@ -218,8 +218,11 @@ export class RouteSearch {
     );
   }
 
-  /** The ways practitioners differ by in the main zone, one of each decision in turn; what the trade does not reach for here is no school. */
-  schools(): readonly School[] {
+  /**
+   * The ways practitioners differ by in the main zone, one of each decision in turn; what is shown already is none, nor what the trade does not
+   * reach for here.
+   */
+  schools(shown: (slot: string, option: string) => boolean): readonly School[] {
     const main = this.searches[0];
     if (!main) return [];
     const { catalogue, surface } = main.context;
@@ -229,16 +232,16 @@ export class RouteSearch {
         const known = catalogue.products.get(product);
         return !known || (known.usual.rank < 2 && known.usual.on.includes(surface));
       });
-    // Which pencil it is makes no school; guides or none does.
-    const guides = (slot: Slot) => (slot.name === "guides" ? { ...slot, options: slot.options.filter((option) => option.steps.length === 0) } : slot);
-    const slots = main.slots.filter((slot) => slot.school && slot.options.length > 1).map(guides);
-    const longest = Math.max(0, ...slots.map((slot) => slot.options.length));
-    return Array.from({ length: longest }, (_unused, round) => round).flatMap((round) =>
-      slots.flatMap((slot) => {
-        const option = byMethod(slot.options.filter(usual))[round];
-        return option ? [{ slot: slot.name, option: option.key }] : [];
-      }),
-    );
+    // Which pencil it is makes no school; guides or none does, and comes last.
+    const options = ({ name, options: all }: Slot) => (name === "guides" ? all.filter((option) => option.steps.length === 0) : all);
+    const fresh = main.slots
+      .filter((slot) => slot.school && slot.options.length > 1)
+      .sort((a, b) => Number(a.name === "guides") - Number(b.name === "guides"))
+      .map((slot) =>
+        byMethod(options(slot).filter(usual)).flatMap((option) => (shown(slot.name, option.key) ? [] : [{ slot: slot.name, option: option.key }])),
+      );
+    const longest = Math.max(0, ...fresh.map((ways) => ways.length));
+    return Array.from({ length: longest }, (_unused, round) => round).flatMap((round) => fresh.flatMap((ways) => ways[round] ?? []));
   }
 
   /** The best all round that follows a school. */

@@ -1,10 +1,11 @@
 import { knowsShelf } from "../../catalogue/own-product";
+import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { Candidate } from "../plan";
 import { dominates, tradesOf, scoreDifference, winsOf } from "../trades";
-import type { Win } from "../trades";
+import type { Trade, Win } from "../trades";
 import type { MeasureName } from "./cost";
-import type { Found, RouteSearch, School } from "./route-search";
+import type { Found, RouteSearch } from "./route-search";
 
 /** A painter can weigh a handful of plans, not a list. */
 const MOST_CANDIDATES = 5;
@@ -77,7 +78,7 @@ class Shown {
   }
 
   /** Whether a plan shown goes this way in the main zone already. */
-  has({ slot, option }: School): boolean {
+  has(slot: string, option: string): boolean {
     return this.ways.has(`${slot}:${option}`);
   }
 
@@ -102,8 +103,9 @@ const TITLES: Record<Win, string> = {
 };
 
 /** Titles computed from what each plan wins among those shown; otherwise from what of its school the first one does not do. */
-function titled(candidates: readonly Candidate[], shelf: boolean): readonly Candidate[] {
+function titled(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
   const used = new Set<string>();
+  const shelf = knowsShelf(catalogue) && candidates.some((one) => one.scores.products > 0);
   return candidates.map((candidate, index) => {
     const wins = winsOf(candidate, candidates);
     const owned = shelf && candidate.scores.products === 0 ? ["From what you own"] : [];
@@ -112,19 +114,30 @@ function titled(candidates: readonly Candidate[], shelf: boolean): readonly Cand
       ...owned,
       ...wins.filter((win) => win !== "harshness" || candidate.scores.harshness === 0).map((win) => TITLES[win]),
     ];
-    const ways = ownWays(candidate, candidates[0]!).map((way) => `With ${way}`);
-    const title = [...options, ...ways].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
+    const title = [...options, ...besideFirst(candidate, candidates[0]!, catalogue)].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
     used.add(title);
     return { ...candidate, title };
   });
 }
 
-/** What of a plan's school the first one does not do; all of it where that is nothing. */
-function ownWays(candidate: Candidate, first: Candidate): readonly string[] {
+const ROUTE_TITLES: Record<Candidate["route"], string> = { air: "Without the oven", bake: "Set in the oven", kiln: "Fired in a kiln" };
+const GAIN_TITLES: Partial<Record<Trade, string>> = {
+  "wears-longer": "Wears longer",
+  sooner: "Ready sooner",
+  "less-to-buy": "Less to buy",
+  gentler: "Gentler to work with",
+  cheaper: "Cheaper in paint",
+  "less-work": "Less time at the bench",
+  "fewer-coats": "Fewer coats of colour",
+};
+
+/** What sets a plan apart from the first: its route, what of its school the first does not do, what it does better. */
+function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogue): readonly string[] {
   const usual = new Set(first.school.split(" · "));
-  const ways = candidate.school.split(" · ");
-  const own = ways.filter((way) => !usual.has(way));
-  return own.length > 0 ? own : ways;
+  const own = candidate.school.split(" · ").filter((way) => !usual.has(way));
+  const others = candidate.totals.products.filter((id) => !first.totals.products.includes(id)).map((id) => `With ${productName(catalogue, id).toLowerCase()}`);
+  const gains = tradesOf(scoreDifference(candidate.scores, first.scores)).flatMap((trade) => GAIN_TITLES[trade] ?? []);
+  return [...(candidate.route === first.route ? [] : [ROUTE_TITLES[candidate.route]]), ...own.map((way) => `With ${way}`), ...gains, ...others];
 }
 
 /**
@@ -143,12 +156,12 @@ export function chosenFrom(routes: readonly RouteSearch[], catalogue: Catalogue)
   for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
   const home = routes.find((route) => route.route === first.route)!;
   const harshness = shown.candidates[0]!.scores.harshness;
-  for (const school of home.schools()) {
+  for (const school of home.schools((slot, option) => shown.has(slot, option))) {
     if (shown.candidates.length >= MOST_CANDIDATES) break;
-    if (shown.has(school)) continue;
+    if (shown.has(school.slot, school.option)) continue;
     /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
     const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.slot) || one.scores.harshness <= harshness;
     shown.consider(home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
   }
-  return titled(shown.candidates, knowsShelf(catalogue));
+  return titled(shown.candidates, catalogue);
 }

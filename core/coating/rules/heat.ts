@@ -211,7 +211,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     fix: "Use a polyurethane, and coasters.",
     find: (stack) => {
       const last = lastFilm(stack);
-      if (!last || stack.zone.template.exposure !== "carrying" || !stack.uses.some((use) => use.hotThings) || last.product!.maxTempC >= HOT_CUP_C) return [];
+      if (!last || !stack.zone.wears.includes("wet-rings") || !stack.uses.some((use) => use.hotThings) || last.product!.maxTempC >= HOT_CUP_C) return [];
       const hard = suitable(
         stack,
         (product) => product.jobs.includes("seal") && product.maxTempC >= HOT_CUP_C && stack.zone.wears.every((wear) => product.resists[wear]),

@@ -159,6 +159,33 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     },
   },
   {
+    code: "lifts-in-the-wash",
+    severity: "stop",
+    when: "slick ware that is to be washed has a clear film over paint that does not stand washing by itself",
+    message: "{step} lets go of the {material} in the wash, whatever lies over it",
+    why: "on a slick surface a clear film holds only as far as the paint under it does; hot water and soap get under both",
+    fix: "Use a paint made for it: one that is baked, or a ceramic paint.",
+    find: (stack) => {
+      const last = lastFilm(stack);
+      if (!last || !isClear(last) || stack.material.surface !== "slick" || !stack.zone.wears.includes("washing")) return [];
+      const weak = films(stack).filter((fact) => isColour(fact) && fact.step.technique !== "crystals" && !standsAlone(stack, fact.product!, "washing"));
+      return weak.slice(0, 1).map((fact) => ({
+        at: fact,
+        culprits: [fact],
+        missing: ["heat-set", "fire"] as const,
+        change: asChange(
+          suitable(
+            stack,
+            (product) =>
+              product.standsAlone.washing !== undefined &&
+              (fact.step.technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(fact.step.technique)),
+          ),
+          (id) => swap(fact, id),
+        ),
+      }));
+    },
+  },
+  {
     code: "back-rubs-off",
     when: "a dark, unsealed underside stands on a table or goes to someone",
     message: "the dark {zone} is not sealed",

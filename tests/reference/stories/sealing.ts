@@ -9,6 +9,27 @@ const outdoors = { uses: ["outdoor-exposed"] } as const;
 
 export const SEALING_STORIES: readonly Story[] = [
   {
+    code: "lifts-in-the-wash",
+    tells: "polyurethane over craft acrylic peels off a mug in a sheet",
+    severity: "stop",
+    piece: mug(),
+    wrong: {
+      outside: [
+        s("clean", "soap-wash", { after: 0 }),
+        s("clean", "isopropyl-alcohol", { after: 0 }),
+        base,
+        s("seal", "waterborne-polyurethane", { coats: 2, after: 2 * DAY }),
+      ],
+    },
+    right: {
+      outside: [
+        s("clean", "soap-wash", { after: 0 }),
+        s("clean", "isopropyl-alcohol", { after: 0 }),
+        s("base", "ceramic-paint-air", { coats: 2, colour: "#1f3a4d", after: 10 }),
+      ],
+    },
+  },
+  {
     code: "brush-over-rewettable",
     tells: "the varnish brush takes the shimmer off",
     severity: "stop",
