@@ -1,7 +1,8 @@
 import { Ledger } from "./cost";
 import type { Joined, Sought } from "./walk";
 import { putZone } from "./zone-search";
-import type { Judged, Way, ZoneSearch } from "./zone-search";
+import type { Way } from "./way-table";
+import type { Judged, ZoneSearch } from "./zone-search";
 
 const EPSILON = 1e-7;
 /** Rounds over all decisions; two or three are enough. */

@@ -2,7 +2,8 @@ import type { ProductId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts";
 import { Ledger, NO_SPAN } from "./cost";
 import type { Cost, Span } from "./cost";
-import type { Judged, Way, ZoneSearch } from "./zone-search";
+import type { Way } from "./way-table";
+import type { Judged, ZoneSearch } from "./zone-search";
 
 /** A plan of all zones: one judged stack for each search. */
 export interface Joined {
