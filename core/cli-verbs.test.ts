@@ -3,7 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import type { PlanSet } from "./coating/plan";
 import { runVerb } from "./cli-verbs";
 import type { DatedCandidate } from "./schedule/dates-of";
-import { pebble } from "../tests/reference/bench";
+import { mug, pebble } from "../tests/reference/bench";
 
 type Answer = PlanSet & { readonly dates?: readonly DatedCandidate[] };
 
@@ -59,6 +59,15 @@ describe("what she wants kept", () => {
     expect(refusal).toBeNull();
     expect(candidates[0]!.findings).toContainEqual(expect.objectContaining({ code: "wish-not-kept", why: "it is nothing for a child" }));
     expect(products({ candidates } as Answer)).not.toContain("oil-paint-marker");
+  });
+
+  test("paints of which none does the work here are left to the plan, which says so; poison to the use is refused", () => {
+    const lettered = { techniques: ["lettering"], media: ["oil-paint-marker"] };
+    const { candidates, refusal } = plan({ piece: mug({ decoration: lettered }) });
+    expect(refusal).toBeNull();
+    expect(candidates[0]!.findings.find((one) => one.code === "wish-not-kept")?.message).toMatch(/^You named oil paint marker/);
+    const dusty = { techniques: ["dots"], media: ["poster-paint"] };
+    expect(plan({ piece: { ...piece, uses: ["gift-or-sale"], decoration: dusty } }).refusal?.code).toBe("not-durable-paint");
   });
 
   test("a wish that cannot be had is given up, and what stood in the way is named", () => {

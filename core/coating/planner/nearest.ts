@@ -104,6 +104,15 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
   return ways;
 }
 
+/** Refused because of what it is for: nothing but another use, or another making of it, helps. */
+const OF_THE_USE: readonly string[] = ["food-on-paint", "soaks-what-it-holds", "gypsum-wet-use"];
+
+function helpfulFirst(ways: readonly Relaxation[], code: string): readonly Relaxation[] {
+  if (!OF_THE_USE.includes(code)) return ways;
+  const helps = ({ changes }: Relaxation) => changes.some((one) => one.op === "setPiece" && ["uses", "material", "constraints.kiln"].includes(one.path));
+  return [...ways.filter(helps), ...ways.filter((way) => !helps(way))];
+}
+
 /** Two changes together are tried among the smallest ways only. */
 const FIRST_WAYS = 9;
 
@@ -123,10 +132,11 @@ const LAST_RESORT: Relaxation = {
 /**
  * The smallest giving way after which a piece can be planned: one change, else two together, else a plain piece.
  *
+ * @param code what the piece was refused for
  * @param plans says whether a changed piece can be planned
  */
-export function nearestTo(piece: Piece, catalogue: Catalogue, plans: (piece: Piece) => boolean): Refusal["nearest"] {
-  const ways = relaxations(piece, catalogue);
+export function nearestTo(piece: Piece, catalogue: Catalogue, code: string, plans: (piece: Piece) => boolean): Refusal["nearest"] {
+  const ways = helpfulFirst(relaxations(piece, catalogue), code);
   const one = ways.find((way) => plans(changePiece(piece, way.changes)));
   if (one) return { changes: one.changes, text: one.text };
   for (const [index, first] of ways.slice(0, FIRST_WAYS).entries()) {

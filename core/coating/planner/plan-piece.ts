@@ -1,3 +1,4 @@
+import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import { knowsShelf } from "../../catalogue/own-product";
 import { ROUTES } from "../../catalogue/vocabulary";
@@ -19,7 +20,7 @@ import { layersOf } from "./layers";
 import { nearestTo } from "./nearest";
 import { RouteSearch } from "./route-search";
 import { chosenFrom } from "./thin-out";
-import { wishFindings, withoutBlockedMedia } from "./wishes";
+import { unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of hers that stay, each in its zone. */
@@ -159,15 +160,34 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
     });
     return { ...set, candidates: candidates.map(wishes), refusal: null };
   }
+  const free = obstacle?.code === "nothing-fits" ? withoutMedia(piece) : null;
+  if (free) {
+    const set = planPiece(free, catalogue, asked);
+    if (set.candidates.length > 0) return { ...set, piece, candidates: set.candidates.map((one) => sayingUnkept(one, piece, facts, obstacle!.why)) };
+  }
   return {
     ...set,
     candidates: [],
     refusal: {
       ...obstacle!,
       message: `There is no sound plan for ${facts.piece.name} as it stands`,
-      nearest: nearestTo(piece, catalogue, (changed) => canPlan(changed, catalogue, asked)),
+      nearest: nearestTo(piece, catalogue, obstacle!.code, (changed) => canPlan(changed, catalogue, asked)),
     },
   };
+}
+
+/** The piece with the choice of paint left to the plan; null where she named none. */
+function withoutMedia(piece: Piece): Piece | null {
+  const { media = [], layers = [] } = piece.decoration ?? {};
+  if (media.length === 0 && layers.every((layer) => layer.medium === undefined)) return null;
+  return { ...piece, decoration: { ...piece.decoration, media: [], layers: layers.map(({ medium: _medium, ...layer }) => layer) } };
+}
+
+/** A plan without the media she named says so, and why none of them would do. */
+function sayingUnkept(candidate: Candidate, { decoration = {} }: Piece, { catalogue }: PieceFacts, why: string): Candidate {
+  const named = [...(decoration.media ?? []), ...(decoration.layers ?? []).flatMap((layer) => layer.medium ?? [])];
+  const said = [...new Set(named)].map((id) => unkeptWish({ message: `You named ${productName(catalogue, id).toLowerCase()}; this plan does without`, why }));
+  return { ...candidate, findings: [...candidate.findings, ...said] };
 }
 
 const GROUND: Assumption = {

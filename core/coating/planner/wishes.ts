@@ -95,7 +95,12 @@ export function wishFindings(
       });
     }
   }
-  return unkept.map(({ message, why }) => ({
+  return unkept.map(unkeptWish);
+}
+
+/** A wish that is not kept, as a finding. */
+export function unkeptWish({ message, why }: { readonly message: string; readonly why: string }): Finding {
+  return {
     code: "wish-not-kept",
     severity: "note",
     zone: null,
@@ -104,5 +109,5 @@ export function wishFindings(
     why,
     fix: { text: "Take the wish back, or change the piece." },
     provenance: COMMON_PRACTICE,
-  }));
+  };
 }
