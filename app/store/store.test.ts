@@ -14,7 +14,7 @@ import { MIGRATIONS, NOTEBOOK_VERSION } from "./migrations";
 import { openNotebook } from "./notebook";
 import type { Notebook } from "./notebook";
 import { addPiece, allPieces, pieceById, removePiece, savePiece } from "./pieces";
-import { clearEdits, editPlan, planById, planFor } from "./plans";
+import { clearEdits, editPlan, pinStep, planById, planFor } from "./plans";
 import { onAct, takeBack } from "./act";
 import type { Act } from "./act";
 import { hoursIn, saveHours, saveSettings, settingsIn } from "./preferences";
@@ -62,6 +62,20 @@ describe("two tabs on one piece", () => {
 });
 
 describe("plans", () => {
+  test("a step is kept with the plan she follows, once, and let go again; her changes stay beside it", async () => {
+    const piece = await addPiece(db, pebble());
+    const [one, seal, base] = [candidateId("one"), "top.seal.1" as never, "top.base.1" as never];
+    await editPlan(db, piece.id, one, "gesso below", [{ op: "remove", stepId: "top.isolate.1" as never }]);
+    await pinStep(db, piece.id, one, "gesso below", seal, true);
+    await pinStep(db, piece.id, one, "gesso below", base, true);
+    await pinStep(db, piece.id, one, "gesso below", seal, true);
+    const kept = await planFor(db, piece.id, one, "gesso below");
+    expect([...kept.pinned].sort()).toEqual(["top.base.1", "top.seal.1"]);
+    expect(kept.edits).toHaveLength(1);
+    await pinStep(db, piece.id, one, "gesso below", seal, false);
+    expect((await planById(db, kept.id))?.pinned).toEqual(["top.base.1"]);
+  });
+
   test("her changes stay with each plan, and following another loses none", async () => {
     const piece = await addPiece(db, pebble());
     const first = await planFor(db, piece.id, candidateId("one"), "gesso below");
