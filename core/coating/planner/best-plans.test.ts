@@ -11,6 +11,7 @@ import { withOwnProducts } from "../../catalogue/own-product";
 import { productId } from "../../catalogue/ids";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
+import type { Candidate } from "../plan";
 import { dress } from "../dress";
 import { durabilityOf } from "../durability";
 import { has, isColour, pieceFacts, stackFacts } from "../facts";
@@ -184,4 +185,36 @@ describe("the plans shown", () => {
       expect(candidates.length).toBeLessThanOrEqual(5);
     },
   );
+});
+
+describe("titles", () => {
+  const MEASURED: Readonly<Record<string, (candidate: Candidate) => number>> = {
+    "Hardest wearing": (one) => -one.scores.durability,
+    "Ready soonest": (one) => one.scores.readyDays,
+    "Fewest things to buy": (one) => one.scores.products,
+    "Least time at the bench": (one) => one.scores.handsOnMin,
+    "Fewest coats of colour": (one) => one.scores.coats,
+    "No fumes, no oven": (one) => one.scores.harshness,
+  };
+  const sets = PIECES.map(([piece]) => planPiece(piece, CATALOGUE).candidates);
+
+  test("a plan called after a measure is the best by it of all that are shown", () => {
+    let told = 0;
+    for (const candidates of sets)
+      for (const one of candidates) {
+        const measure = MEASURED[one.title];
+        if (!measure) continue;
+        told += 1;
+        for (const other of candidates) if (other !== one) expect([one.title, measure(one) < measure(other)]).toEqual([one.title, true]);
+      }
+    expect(told).toBeGreaterThan(5);
+  });
+
+  test("the first is the one that is sound all round, and no way shown has more likely faults than it", () => {
+    for (const candidates of sets) {
+      expect(candidates[0]!.title).toBe("Sound all round");
+      const warns = candidates.map((one) => one.findings.filter((finding) => finding.severity === "warn" && AVOIDABLE.has(finding.code)).length);
+      expect(Math.max(...warns)).toBe(warns[0]);
+    }
+  });
 });
