@@ -1,17 +1,17 @@
 /** Times the engine; with `--write` it writes docs/coverage.md out of the sweep. Prints, judges nothing. */
 import { performance } from "node:perf_hooks";
 import { writeFileSync } from "node:fs";
+import { availableParallelism } from "node:os";
+import { Worker } from "node:worker_threads";
 import { CATALOGUE, makeCatalogue, STANDARD_LISTS } from "../core/catalogue/catalogue";
 import type { MaterialId, UseId } from "../core/catalogue/ids";
 import { productId } from "../core/catalogue/ids";
 import { withOwnProducts } from "../core/catalogue/own-product";
 import { checkSteps } from "../core/coating/check-steps";
-import { pieceFacts } from "../core/coating/facts";
-import { planPiece, searchesFor } from "../core/coating/planner/plan-piece";
-import { completePiece } from "../core/piece/complete-piece";
+import { planPiece } from "../core/coating/planner/plan-piece";
 import { pieceFrom } from "../core/piece/new-piece";
 import type { Piece } from "../core/piece/piece";
-import { answerFaults, sweepPieces } from "../tests/reference/sweep";
+import type { Shard, SweepRow } from "./sweep-shard";
 
 const ONE_PLAN_RUNS = 60;
 const WARM_UP = 5;
@@ -61,70 +61,70 @@ for (const zones of [["top"], ["top", "back"]] as const) {
   console.log(`  ${zones.length} zone${zones.length > 1 ? "s" : ""}: ${often(() => planPiece(piece, CATALOGUE), FIRST_FEW)}`);
 }
 
-const times: number[] = [];
-const reasons = new Map<string, { count: number; example: string; wayOut: Map<string, number> }>();
-const faults = new Map<string, number>();
-const warned = new Map<string, number>();
-const titles = new Map<string, number>();
-let [proved, measured, refused, ways] = [0, 0, 0, 0];
-for (const piece of sweepPieces()) {
-  const { result, ms } = timed(() => planPiece(piece, CATALOGUE));
-  times.push(ms);
-  for (const fault of answerFaults(result)) faults.set(fault, (faults.get(fault) ?? 0) + 1);
-  ways += result.candidates.length;
-  for (const one of result.candidates)
-    titles.set(one.title.replace(/^(With|Another way).*/, "by its school"), (titles.get(one.title.replace(/^(With|Another way).*/, "by its school")) ?? 0) + 1);
-  for (const code of new Set(result.candidates[0]?.findings.filter((one) => one.severity === "warn").map((one) => one.code)))
-    warned.set(code, (warned.get(code) ?? 0) + 1);
-  if (result.refusal) {
-    refused += 1;
-    const known = reasons.get(result.refusal.code) ?? { count: 0, example: `${piece.name}: ${result.refusal.why}`, wayOut: new Map<string, number>() };
-    const wayOut = result.refusal.nearest?.text ?? "none";
-    known.wayOut.set(wayOut, (known.wayOut.get(wayOut) ?? 0) + 1);
-    reasons.set(result.refusal.code, { ...known, count: known.count + 1 });
-  } else if (times.length % 25 === 0) {
-    for (const route of searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE)))
-      for (const measure of route.measures) {
-        const found = route.best(measure);
-        if (!found) continue;
-        measured += 1;
-        proved += found.proved ? 1 : 0;
-      }
-  }
+function inThread(shard: Shard): Promise<readonly SweepRow[]> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(new URL("sweep-shard.ts", import.meta.url), { workerData: shard });
+    worker.once("message", resolve);
+    worker.once("error", reject);
+  });
 }
-const seconds = times.reduce((sum, ms) => sum + ms, 0) / 1000;
+
+const threads = availableParallelism();
+const from = performance.now();
+const shards = await Promise.all(Array.from({ length: threads }, (_unused, index) => inThread({ index, of: threads })));
+const seconds = (performance.now() - from) / 1000;
+const rows = shards.flat();
+const tally = (names: readonly string[]) => {
+  const counts = new Map<string, number>();
+  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
+  return [...counts].sort((x, y) => y[1] - x[1]);
+};
+const sum = (pick: (row: SweepRow) => number) => rows.reduce((total, row) => total + pick(row), 0);
 const share = (count: number, of: number) => `${((100 * count) / of).toFixed(1)} %`;
-console.log(`sweep of ${times.length} pieces in ${seconds.toFixed(1)} s: ${spread(times)}; ${refused} refused (${share(refused, times.length)})`);
-console.log(`proved that nothing noticeably better was missed: ${share(proved, measured)} of ${measured} searches of every 25th piece`);
+const refused = rows.filter((row) => row.refusal);
+const faults = tally(rows.flatMap((row) => row.faults));
+const sought = sum((row) => row.searches.sought);
+console.log(
+  `sweep of ${rows.length} pieces in ${seconds.toFixed(1)} s on ${threads} threads: ${spread(rows.map((row) => row.ms))}; ${refused.length} refused (${share(refused.length, rows.length)})`,
+);
+console.log(
+  `proved that nothing noticeably better was missed: ${share(
+    sum((row) => row.searches.proved),
+    sought,
+  )} of ${sought} searches of every 25th piece`,
+);
 for (const [fault, count] of faults) console.log(`  FAULT ${count} × ${fault}`);
 
 if (process.argv.includes("--write")) {
-  const sorted = [...reasons].sort((a, b) => b[1].count - a[1].count);
+  const planned = rows.length - refused.length;
   const lines = [
     "# What the planner answers",
     "",
-    `Written out of the sweep by \`npm run coverage\`: every material in every use, decorated six ways, in six settings of room and constraints; ${times.length} pieces.`,
+    `Written out of the sweep by \`npm run coverage\`: every material in every use, decorated six ways, in six settings of room and constraints; ${rows.length} pieces.`,
     "",
-    `- Planned: ${times.length - refused} (${share(times.length - refused, times.length)}), with ${(ways / (times.length - refused)).toFixed(1)} ways each.`,
-    `- Refused: ${refused} (${share(refused, times.length)}), each with a nearest piece that plans.`,
-    `- Silly answers by the sense checks: ${[...faults.values()].reduce((sum, count) => sum + count, 0)}.`,
+    `- Planned: ${planned} (${share(planned, rows.length)}), with ${(sum((row) => row.titles.length) / planned).toFixed(1)} ways each.`,
+    `- Refused: ${refused.length} (${share(refused.length, rows.length)}), each with a nearest piece that plans.`,
+    `- Silly answers by the sense checks: ${faults.reduce((total, [, count]) => total + count, 0)}.`,
     "",
     "## Refused, by reason",
     "",
     "| reason | pieces | the ways out, most often first | for example |",
     "| --- | --- | --- | --- |",
-    ...sorted.map(([code, { count, example, wayOut }]) => {
-      const most = [...wayOut].sort((a, b) => b[1] - a[1]).slice(0, 4);
-      return `| \`${code}\` | ${count} | ${most.map(([text, times]) => `${text} (${times})`).join("; ")} | ${example} |`;
+    ...tally(refused.map((row) => row.refusal!.code)).map(([code, count]) => {
+      const own = refused.filter((row) => row.refusal!.code === code);
+      const most = tally(own.map((row) => row.refusal!.wayOut)).slice(0, 4);
+      return `| \`${code}\` | ${count} | ${most.map(([text, times]) => `${text} (${times})`).join("; ")} | ${own[0]!.name}: ${own[0]!.refusal!.why} |`;
     }),
     "",
     "## Likely faults the first plan cannot be without",
     "",
-    ...[...warned].sort((a, b) => b[1] - a[1]).map(([code, count]) => `- \`${code}\`: ${count}`),
+    ...tally(rows.flatMap((row) => row.warned)).map(([code, count]) => `- \`${code}\`: ${count}`),
     "",
     "## What the ways shown are called",
     "",
-    ...[...titles].sort((a, b) => b[1] - a[1]).map(([title, count]) => `- ${title}: ${count}`),
+    ...tally(rows.flatMap((row) => row.titles.map((title) => title.replace(/^(With|Another way).*/, "by its school")))).map(
+      ([title, count]) => `- ${title}: ${count}`,
+    ),
     "",
   ];
   writeFileSync(new URL("../docs/coverage.md", import.meta.url), lines.join("\n"));

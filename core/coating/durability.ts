@@ -5,7 +5,7 @@ import type { StackFacts, StepFact } from "./facts";
 /** Best grade a film can have for a wear: 0 not made for it, 1 fair, 2 good, 3 very good. */
 export const BEST_GRADE = 3;
 /** On slick ware a clear film holds no better than this many grades above the paint it lies on [judgement of this project]. */
-const CLEAR_LIFTS_BY = 1;
+export const CLEAR_LIFTS_BY = 1;
 
 /** What one wear does to the film that meets it. */
 export interface Withstood {
@@ -15,15 +15,17 @@ export interface Withstood {
   readonly film: StepFact;
 }
 
-function colourGrade(stack: StackFacts, colour: StepFact, wear: Wear): number {
-  const baked = stack.steps.some((step) => step.aid?.heat) && colour.product!.bakeable !== null;
+/** What a colour stands with nothing over it. */
+export function colourGrade(colour: StepFact, wear: Wear, heated: boolean): number {
+  const baked = heated && colour.product!.bakeable !== null;
   return (baked ? colour.product!.standsAloneBaked : colour.product!.standsAlone)[wear] ?? 0;
 }
 
 function weakestColour(stack: StackFacts, wear: Wear): { readonly film: StepFact; readonly grade: number } | null {
+  const heated = stack.steps.some((step) => step.aid?.heat);
   const graded = films(stack)
     .filter(isColour)
-    .map((film) => ({ film, grade: colourGrade(stack, film, wear) }));
+    .map((film) => ({ film, grade: colourGrade(film, wear, heated) }));
   return graded.sort((a, b) => a.grade - b.grade)[0] ?? null;
 }
 
@@ -52,6 +54,10 @@ export function withstood(stack: StackFacts): readonly Withstood[] {
  */
 export function durabilityOf(stack: StackFacts): number {
   const grades = withstood(stack).map((one) => one.grade);
-  if (grades.length === 0) return BEST_GRADE;
+  return grades.length === 0 ? BEST_GRADE : durabilityBy(grades);
+}
+
+/** How well a zone wears whose wears are withstood so: at least one grade, each 0–3. */
+export function durabilityBy(grades: readonly number[]): number {
   return (Math.min(...grades) + grades.reduce((sum, grade) => sum + grade, 0) / grades.length) / 2;
 }

@@ -160,8 +160,12 @@ interface PairNeed {
  */
 export class ChainClock {
   private readonly needs: (PairNeed | undefined)[];
+  /** Typical minutes out of `needs`; −1 where not looked up yet. */
+  private readonly typical: Float64Array;
   private readonly recoats: readonly { readonly typical: number; readonly cautious: number }[];
   private readonly bodyMin: number;
+  private readonly films: readonly boolean[];
+  private readonly cures: readonly boolean[];
 
   /** @param facts every step that may be chosen, in working order; `index` is its place here */
   constructor(
@@ -169,9 +173,12 @@ export class ChainClock {
     private readonly facts: readonly StepFact[],
   ) {
     this.needs = new Array<PairNeed | undefined>(facts.length ** 2).fill(undefined);
+    this.typical = new Float64Array(facts.length ** 2).fill(-1);
     const recoat = (fact: StepFact, column: Column) => (fact.step.done ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0));
     this.recoats = facts.map((fact) => ({ typical: recoat(fact, "typical"), cautious: recoat(fact, "cautious") }));
     this.bodyMin = conditionDryMin(stack);
+    this.films = facts.map(isFilm);
+    this.cures = facts.map((fact) => fact.step.role === "cure");
   }
 
   private need(upper: number, lower: number): PairNeed {
@@ -182,8 +189,14 @@ export class ChainClock {
     });
   }
 
+  private typicalMin(upper: number, lower: number): number {
+    const at = upper * this.facts.length + lower;
+    const known = this.typical[at]!;
+    return known >= 0 ? known : (this.typical[at] = this.need(upper, lower).typical.min);
+  }
+
   /**
-   * Typical minutes from the first of these steps to the last.
+   * Typical minutes from the first of these steps to the last; curing is no part of the work.
    *
    * @param chosen places of the chosen steps, ascending
    * @param coats coats of each of them
@@ -194,10 +207,12 @@ export class ChainClock {
     for (let order = 0; order < chosen.length; order += 1) {
       const upper = chosen[order]!;
       let start = order > 0 ? ends[order - 1]! : 0;
-      for (let below = 0; below < order; below += 1) start = Math.max(start, ends[below]! + this.need(upper, chosen[below]!).typical.min);
-      if (!begun && isFilm(this.facts[upper]!)) {
-        begun = true;
-        start = Math.max(start, this.bodyMin);
+      if (!this.cures[upper]) {
+        for (let below = 0; below < order; below += 1) start = Math.max(start, ends[below]! + this.typicalMin(upper, chosen[below]!));
+        if (!begun && this.films[upper]) {
+          begun = true;
+          start = Math.max(start, this.bodyMin);
+        }
       }
       ends.push(start + (coats[order]! - 1) * this.recoats[upper]!.typical);
     }
@@ -207,7 +222,7 @@ export class ChainClock {
   /** The waits before each of these steps, as `fillWaits` gives them. */
   waits(chosen: readonly number[], coats: readonly number[]): readonly (Wait | null)[] {
     const passed = { typical: [] as number[], cautious: [] as number[] };
-    const films = chosen.map((place) => isFilm(this.facts[place]!));
+    const films = chosen.map((place) => this.films[place]!);
     const first = films.indexOf(true);
     const longest = (order: number, column: Column): Demand => {
       let best: Demand = { min: 0, until: "dry-to-recoat" };

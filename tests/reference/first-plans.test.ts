@@ -39,7 +39,7 @@ const EXPECTED: readonly Outcome[] = [
   ["ceramic-glazed", "outdoor-exposed", "mug", "gloss-enamel-acrylic"],
   ["slate", "outdoor-sheltered", "sign", "outdoor-varnish"],
   ["gypsum-cast", "gift-or-sale", "stone", "acrylic-varnish"],
-  ["wood-softwood", "handled", "disc", "waterborne-polyurethane"],
+  ["wood-softwood", "handled", "disc", "acrylic-varnish"],
   ["wood-board", "indoor-display", "sign", "acrylic-varnish"],
   ["glass", "indoor-display", "jar", "ceramic-paint-air"],
   ["glass", "candle", "jar", "gloss-enamel-acrylic"],

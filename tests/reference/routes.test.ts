@@ -1,6 +1,7 @@
 /** The routes of the trade handbook §6 that fall in these materials: what a good plan says, piece by piece. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { UseId } from "#core/catalogue/ids";
 import { explainStep } from "#core/coating/explain";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { DAY, candidates, firstPlan, goblet, has, jar, mug, outline, pebble, place, pot, productsIn, roles, rough, stepsOf, tray, woodDisc } from "./bench";
@@ -103,12 +104,17 @@ test("a gift has its back based, signed and sealed, and the order begins there",
   expect(coats.lastIndexOf("back")).toBeLessThan(coats.indexOf("top"));
 });
 
-test("outdoor stone: a weatherproof last coat after a day or two, no decoupage medium in any way to do it", () => {
-  for (const plan of candidates(pebble({ uses: ["outdoor-exposed"], decoration: { techniques: ["lettering"] } }))) {
-    const last = stepsOf(plan, "top")
-      .filter((step) => step.role === "seal")
-      .at(-1);
-    expect(["outdoor-varnish", "acrylic-spray-clear"]).toContain(last?.product);
+test("outdoor stone: varnished first of all, and whatever comes last stands the weather; no decoupage medium in any way to do it", () => {
+  const plans = candidates(pebble({ uses: ["outdoor-exposed"], decoration: { techniques: ["lettering"] } }));
+  expect(stepsOf(plans[0]!, "top").findLast((step) => step.role === "seal")?.product).toBe("outdoor-varnish");
+  const weather = CATALOGUE.uses.get("outdoor-exposed" as UseId)!.wears.seen!;
+  for (const plan of plans) {
+    const films = stepsOf(plan, "top").flatMap((step) => CATALOGUE.products.get(step.product) ?? []);
+    const last = films.at(-1)!;
+    const colours = films.filter((film) => film.jobs.includes("colour") || film.jobs.includes("decorate"));
+    // Made for outdoors as it is, a paint needs nothing over it.
+    const stands = colours.every((film) => weather.every((wear) => film.standsAlone[wear] !== undefined));
+    expect(["outdoor-varnish", "acrylic-spray-clear"].includes(last.id) || stands).toBe(true);
     expect(plan.zones.flatMap((zone) => zone.steps).some((step) => step.product === "decoupage-medium" && step.role === "seal")).toBe(false);
   }
 });

@@ -134,12 +134,21 @@ export const NO_SPAN: Span = { underside: false, chainMin: 0, cureDays: 0, wear:
 /** Counts things once: how often each is there now, and what those present weigh together. */
 class Once {
   private readonly present = new Map<string, number>();
+  private readonly weights = new Map<string, number>();
   total = 0;
 
   add(name: string, weight: number): void {
     const before = this.present.get(name) ?? 0;
-    if (before === 0) this.total += weight;
+    if (before === 0) {
+      this.total += weight;
+      this.weights.set(name, weight);
+    }
     this.present.set(name, before + 1);
+  }
+
+  /** What is there now, with what it weighs. */
+  *now(): Iterable<readonly [string, number]> {
+    for (const [name, count] of this.present) if (count > 0) yield [name, this.weights.get(name)!];
   }
 
   take(name: string, weight: number): void {
@@ -147,6 +156,17 @@ class Once {
     if (before === 1) this.total -= weight;
     this.present.set(name, before - 1);
   }
+}
+
+/** What more on a ledger would no longer add: what is there already, and how long and how bad it is by now. */
+export interface LedgerState {
+  /** Typical minutes of undersides and of the rest. */
+  readonly under: number;
+  readonly rest: number;
+  readonly cureDays: number;
+  readonly wear: number;
+  /** Things that count once, with their weighted cost. */
+  readonly once: ReadonlyMap<string, number>;
 }
 
 /** The cost of a plan in the making: parts are put on and taken off as the search goes, and the weighted sum is always at hand. */
@@ -213,15 +233,34 @@ export class Ledger {
     this.spans[zone] = span;
   }
 
-  total(): number {
-    const { weights } = this;
-    let [under, rest, cure, wear] = [0, 0, 0, 0];
+  /** The greatest of each span. */
+  private greatest(): Omit<LedgerState, "once"> {
+    let [under, rest, cureDays, wear] = [0, 0, 0, 0];
     for (const span of this.spans) {
       if (span.underside) under = Math.max(under, span.chainMin);
       else rest = Math.max(rest, span.chainMin);
-      cure = Math.max(cure, span.cureDays);
+      cureDays = Math.max(cureDays, span.cureDays);
       wear = Math.max(wear, span.wear);
     }
+    return { under, rest, cureDays, wear };
+  }
+
+  state(): LedgerState {
+    const { weights } = this;
+    const kinds = [
+      ["act", this.acts, weights.handsOnMin],
+      ["buy", this.toBuy, weights.products],
+      ["unpriced", this.unpriced, weights.unpriced],
+      ["harsh", this.harsh, weights.harshness],
+    ] as const;
+    const once = new Map<string, number>();
+    for (const [kind, things, weight] of kinds) for (const [name, own] of things.now()) once.set(`${kind}:${name}`, weight * own);
+    return { ...this.greatest(), once };
+  }
+
+  total(): number {
+    const { weights } = this;
+    const { under, rest, cureDays, wear } = this.greatest();
     return (
       this.sum +
       weights.handsOnMin * this.acts.total +
@@ -229,7 +268,7 @@ export class Ledger {
       weights.unpriced * this.unpriced.total +
       weights.harshness * this.harsh.total +
       (weights.days * (under + rest)) / MIN_PER_DAY +
-      weights.cureDays * cure +
+      weights.cureDays * cureDays +
       weights.wear * wear
     );
   }

@@ -8,14 +8,17 @@ import { polished } from "./polish";
 import { putZone } from "./zone-search";
 import { leastCost } from "./walk";
 import type { Joined, Sought, ZoneLeast } from "./walk";
-import type { ZoneSearch } from "./zone-search";
+import type { Judged, ZoneSearch } from "./zone-search";
 
-/** Stacks judged anew before a walk gives up: for a measure, for a school that does not come easily, for any plan at all. */
-const MOST = { measure: 300, school: 40, any: 150 } as const;
+/** Stacks judged anew before a walk gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */
+const MOST = { measure: 100, front: 30, school: 40, any: 300 } as const;
 /** Beyond this many likely faults they are no longer counted. */
 const MOST_FAULTS = 6;
 /** Further off usual practice than this, a way is no school. */
 const MOST_STRAIN = 2.5;
+
+/** A zone's first stack, whatever it costs. */
+const ANY = { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: () => true } as const;
 
 /** One whole plan found on a route, and what was sought. */
 export interface Found {
@@ -59,6 +62,11 @@ function byMethod(options: readonly Option[]): readonly Option[] {
 function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
   if (measure === "gentle") return judged.every((one) => one.ways.every((way) => way.part.harsh.length === 0));
   return measure === "durable" && judged.every((one) => one.span.wear === 0);
+}
+
+/** A plan to start from: what it costs is not asked yet. */
+function asJoined(judged: readonly Judged[]): Joined {
+  return { judged, stacks: judged.map((one) => one.stack), total: Infinity };
 }
 
 function reweighed(joined: Joined, measure: MeasureName): Joined {
@@ -130,7 +138,8 @@ export class RouteSearch {
   private leastOfAll(sought: Sought, as: Found["measure"]): { readonly found: Joined | null; readonly proved: boolean } {
     const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : (this.allRound?.joined ?? this.start);
     if (!start) return { found: null, proved: false };
-    const best = polished(this.searches, start, sought);
+    const front = this.searches.length > 1 && (as === "balanced" || as === "soonest") ? this.frontFirst(sought) : null;
+    const best = polished(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
     if (as === "school") return { found: best, proved: false };
     return leastCost(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
   }
@@ -145,9 +154,9 @@ export class RouteSearch {
     });
     if (!from || !ways?.every((way) => way !== undefined) || main.ruledOut(ways, mostFaults)) return null;
     const judged = [main.judge(ways), ...from.judged.slice(1)];
-    const stacks = judged.map((one) => one.stack);
-    const sound = judged[0]!.stop === null && judged.reduce((sum, one) => sum + one.extra.faults, 0) <= mostFaults && this.soundTogether(stacks);
-    return sound ? { judged, stacks, total: Infinity } : null;
+    const turned = asJoined(judged);
+    const sound = judged[0]!.stop === null && judged.reduce((sum, one) => sum + one.extra.faults, 0) <= mostFaults && this.soundTogether(turned.stacks);
+    return sound ? turned : null;
   }
 
   /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */
@@ -188,34 +197,71 @@ export class RouteSearch {
 
   /** Likely faults no plan of this piece is without: a plan with more is not worth showing. */
   private findLeastFaults(): number {
-    const any = { weights: MEASURES.balanced, unnoticed: 0, most: MOST.measure, any: true, soundTogether: this.soundTogether } as const;
-    for (let faults = 0; faults <= MOST_FAULTS; faults += 1) {
-      const mostFaults = faults < MOST_FAULTS ? faults : Infinity;
-      this.start = leastCost(this.searches, { ...any, mostFaults }).found;
-      if (this.start) return mostFaults;
+    const apart = this.apart();
+    const least = apart.reduce((sum, one) => sum + one.extra.faults, 0);
+    if (this.agree(apart) && this.soundTogether(apart.map((one) => one.stack))) {
+      this.start = asJoined(apart);
+      return least;
     }
-    return Infinity;
+    for (let faults = least; ; faults += 1) {
+      const mostFaults = faults < MOST_FAULTS ? faults : Infinity;
+      this.start = leastCost(this.searches, { ...ANY, mostFaults, soundTogether: this.soundTogether }).found;
+      if (this.start || mostFaults === Infinity) return mostFaults;
+    }
+  }
+
+  /** Whether the zones go the same way wherever they have to. */
+  private agree(judged: readonly Judged[]): boolean {
+    const keys = new Map<string, string>();
+    return this.searches.every(({ slots }, zone) =>
+      slots.every(({ name, forAll }, slot) => {
+        const { key } = judged[zone]!.ways[slot]!;
+        const known = keys.get(name) ?? key;
+        if (forAll) keys.set(name, known);
+        return !forAll || known === key;
+      }),
+    );
+  }
+
+  /**
+   * The best of the main zone by itself, then of each further zone beside those already settled: what a painter would do who thinks
+   * of the front first.
+   */
+  private frontFirst(sought: Sought): Joined | null {
+    const { start } = this;
+    if (!start) return null;
+    let fixed: readonly Judged[] = [];
+    for (const zone of this.searches.keys()) {
+      const searches = this.searches.slice(0, zone + 1);
+      const own = { ...sought, most: MOST.front, soundTogether: zone === this.searches.length - 1 ? this.soundTogether : () => true };
+      const best = polished(searches, asJoined([...fixed, start.judged[zone]!]), own, "singly");
+      fixed = (leastCost(searches, own, { fixed, best }).found ?? best).judged;
+    }
+    const joined = asJoined(fixed);
+    const sound = fixed.reduce((sum, one) => sum + one.extra.faults, 0) <= sought.mostFaults && this.soundTogether(joined.stacks);
+    return sound ? joined : null;
+  }
+
+  /** A stack of each zone by itself with as few likely faults as can be. */
+  private apart(): readonly Judged[] {
+    return this.searches.flatMap((search) => {
+      for (let mostFaults = 0; mostFaults < MOST_FAULTS; mostFaults += 1) {
+        const { found } = leastCost([search], { ...ANY, mostFaults });
+        if (found) return found.judged;
+      }
+      return leastCost([search], ANY).found?.judged ?? [];
+    });
   }
 
   /** Whether every zone has a stack of its own; asked once, so that no walk over all zones stumbles over one that has none. */
   private possible(): boolean {
-    this.open ??=
-      this.searches.length > 0 &&
-      this.searches.every(
-        (search) =>
-          leastCost([search], { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: () => true })
-            .found !== null,
-      );
+    this.open ??= this.searches.length > 0 && this.searches.every((search) => leastCost([search], ANY).found !== null);
     return this.open;
   }
 
   /** Is there a plan at all? */
   any(): boolean {
-    return (
-      this.possible() &&
-      leastCost(this.searches, { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: this.soundTogether })
-        .found !== null
-    );
+    return this.possible() && leastCost(this.searches, { ...ANY, soundTogether: this.soundTogether }).found !== null;
   }
 
   /**

@@ -1,8 +1,11 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts";
 import { Ledger, NO_SPAN } from "./cost";
+import type { Branch } from "./branch";
+import { Settled } from "./settled";
 import type { Cost, Span } from "./cost";
 import type { Way } from "./way-table";
+import { putZone } from "./zone-search";
 import type { Judged, ZoneSearch } from "./zone-search";
 
 /** A plan of all zones: one judged stack for each search. */
@@ -60,6 +63,8 @@ export interface Given {
   readonly leasts?: readonly (ZoneLeast | null)[];
   /** A plan already found; only a better one is looked for. */
   readonly best?: Joined | null;
+  /** Stacks of the first zones that stay as they are. */
+  readonly fixed?: readonly Judged[];
 }
 
 class Walk {
@@ -72,28 +77,31 @@ class Walk {
   private readonly zonesRest: readonly number[];
   private readonly soleBuys: ReadonlySet<ProductId>;
   private readonly chosen: (Way | undefined)[][];
-  private readonly places: number[][];
   /** What the coats that colours want add in each zone, weighted. */
   private readonly more: number[];
   private readonly judged: (Judged | null)[];
   private readonly leasts: readonly (ZoneLeast | null)[];
   private readonly shared = new Map<string, string>();
   private readonly judgedBefore: number;
+  private readonly settled: readonly Settled[];
   private best: Joined | null = null;
   private turns = 0;
   private slack = EPSILON;
   /** Likely faults of the zones that are settled. */
   private faults = 0;
   private gaveUp = false;
+  /** Plans whose zones did not get on with each other. */
+  private rejected = 0;
 
   constructor(
     private readonly searches: readonly ZoneSearch[],
     private readonly sought: Sought,
-    given: Given,
+    private readonly given: Given,
   ) {
     this.leasts = given.leasts ?? [];
     this.best = given.best ?? null;
     this.judged = searches.map(() => null);
+    this.settled = searches.map(() => new Settled(sought.weights));
     const { weights } = sought;
     this.ledger = new Ledger(weights, searches.length);
     this.open = searches.map((search, zone) =>
@@ -119,7 +127,6 @@ class Walk {
     for (const [zone, least] of this.leasts.entries()) this.ledger.setSpan(zone, least?.span ?? NO_SPAN);
     this.zonesRest = zonesRest;
     this.chosen = searches.map((search) => new Array<Way | undefined>(search.slots.length).fill(undefined));
-    this.places = searches.map(() => []);
     this.more = searches.map(() => 0);
     this.judgedBefore = this.judgedNow();
   }
@@ -138,8 +145,18 @@ class Walk {
   }
 
   run(): { readonly found: Joined | null; readonly proved: boolean } {
-    if (this.open.every((slots) => slots.every((ways) => ways.length > 0))) this.zone(0);
+    if (this.open.every((slots) => slots.every((ways) => ways.length > 0))) this.after(this.given.fixed ?? []);
     return { found: this.best, proved: !this.gaveUp };
+  }
+
+  private after(fixed: readonly Judged[]): void {
+    for (const [zone, judged] of fixed.entries()) {
+      putZone(this.ledger, zone, judged);
+      this.judged[zone] = judged;
+      this.faults += judged.extra.faults;
+      for (const [slot, { name, forAll }] of this.searches[zone]!.slots.entries()) if (forAll) this.shared.set(name, judged.ways[slot]!.key);
+    }
+    this.zone(fixed.length);
   }
 
   private judgedNow(): number {
@@ -164,15 +181,25 @@ class Walk {
   }
 
   private zone(zone: number): void {
-    if (zone === this.searches.length) this.plan();
-    else this.slot(zone, 0);
+    if (zone === this.searches.length) return this.plan();
+    const { trunk } = this.searches[zone]!;
+    if (zone === 0) return this.slot(zone, 0, trunk);
+    // What the zones from here on add may be known from much the same zones before them.
+    const settled = this.settled[zone]!;
+    const [state, agreed, mostFaults] = [this.ledger.state(), [...this.shared.values()].join(), this.sought.mostFaults - this.faults];
+    const before = this.ledger.total();
+    if (this.hopeless(before + settled.least(state, agreed, mostFaults))) return;
+    const rejected = this.rejected;
+    this.slot(zone, 0, trunk);
+    // What did not get on with the zones before might with others.
+    if (this.best && !this.gaveUp && !this.sought.any && this.rejected === rejected)
+      settled.add(state, agreed, mostFaults, this.best.total - this.slack - before);
   }
 
   private choose(zone: number, slot: number, way: Way): void {
     this.chosen[zone]![slot] = way;
     this.ledger.put(way.part);
     this.searches[zone]!.conflicts.choose(way.number);
-    this.places[zone]!.push(...way.places);
   }
 
   private leave(zone: number, slot: number, way: Way): void {
@@ -180,16 +207,15 @@ class Walk {
     this.chosen[zone]![slot] = undefined;
     this.ledger.take(way.part);
     search.conflicts.leave(way.number);
-    this.places[zone]!.length -= way.places.length;
   }
 
   /** The least of what is chosen in a zone comes to. */
-  private reckon(zone: number): void {
-    const { span, handsOnMin, coats } = this.searches[zone]!.soFar(this.places[zone]!);
-    const wear = this.chosen[zone]!.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
+  private reckon(zone: number, branch: Branch): void {
+    const { span, handsOnMin, coats, wear: more } = this.searches[zone]!.soFarOn(branch, this.chosen[zone]!);
+    const wear = this.chosen[zone]!.reduce((sum, way) => sum + (way?.part.wear ?? 0), more);
     const least = this.leasts[zone]?.span ?? NO_SPAN;
     const { weights } = this.sought;
-    this.more[zone] = weights.handsOnMin * handsOnMin + weights.coats * coats;
+    this.more[zone] = weights.handsOnMin * handsOnMin + weights.coats * coats + weights.wearInAll * more;
     this.ledger.setSpan(zone, {
       underside: span.underside,
       chainMin: Math.max(span.chainMin, least.chainMin),
@@ -198,7 +224,7 @@ class Walk {
     });
   }
 
-  private slot(zone: number, depth: number): void {
+  private slot(zone: number, depth: number, branch: Branch): void {
     const order = this.orders[zone]!;
     if (depth === order.length) return this.stack(zone);
     const slot = order[depth]!;
@@ -218,10 +244,11 @@ class Walk {
       if (this.hopeless(rest + this.ledger.plain(way.part))) continue;
       this.choose(zone, slot, way);
       if (!this.ruledOut(search) && this.canWin(zone, depth + 1)) {
-        this.reckon(zone);
+        const further = branch.after(way.number);
+        this.reckon(zone, further);
         if (this.canWin(zone, depth + 1)) {
           if (forAll && agreed === undefined) this.shared.set(name, way.key);
-          this.slot(zone, depth + 1);
+          this.slot(zone, depth + 1, further);
           if (forAll && agreed === undefined) this.shared.delete(name);
         }
         restore();
@@ -263,5 +290,6 @@ class Walk {
     const judged = this.judged.flatMap((one) => one ?? []);
     const stacks = judged.map((one) => one.stack);
     if (this.sought.soundTogether(stacks)) this.best = { stacks, judged, total };
+    else this.rejected += 1;
   }
 }

@@ -7,7 +7,6 @@ import type { Spectrum } from "../../film/spectrum";
 import type { Zone } from "../../piece/zones";
 import { asksForCoats, coatsOver } from "../coats-wanted";
 import { cureDaysOf, handsOnMin } from "../dress";
-import { BEST_GRADE } from "../durability";
 import { coversField, has, hidingFilm, isColour, stepFact } from "../facts";
 import type { StepFact } from "../facts";
 import { ChainClock } from "../waits";
@@ -18,6 +17,8 @@ import { harshnessOf } from "./cost";
 import type { Part, Span } from "./cost";
 import type { Option, Slot } from "./draft";
 import { keptSlots } from "./kept";
+import { LeastWear } from "./least-wear";
+import type { Seal } from "./least-wear";
 import { slotsOf } from "./slots";
 
 /** A way of one decision, with what it brings at the least and its steps' places in the working order. */
@@ -28,15 +29,23 @@ export interface Way {
   readonly option: Option;
   readonly part: Part;
   readonly places: readonly number[];
+  /** Products it lays, owned or not. */
+  readonly lays: ReadonlySet<ProductId>;
   /** Its span when nothing else is chosen: what to try first where time counts. */
   readonly alone: Omit<Span, "wear">;
 }
 
-/** What chosen steps come to before the rest is chosen: the zone's span, and minutes and coats beyond the ways' own. */
+/** What chosen steps come to before the rest is chosen: the zone's span, and what comes on top of the ways' own minutes, coats and wear. */
 export interface SoFar {
   readonly span: Omit<Span, "wear">;
   readonly handsOnMin: number;
   readonly coats: number;
+  readonly wear: number;
+}
+
+interface Over {
+  readonly laid: number;
+  readonly seen: Spectrum;
 }
 
 /** A part that brings nothing. */
@@ -65,7 +74,7 @@ function ascending(places: readonly number[]): readonly number[] {
 }
 
 /** Decided before the rest: all zones have to agree on it. */
-const FIRST = ["heat"];
+const FIRST = ["heat", "sealing"];
 
 /**
  * What is settled anyway comes first, then the bake; then the order of the work, so that what lies beneath a colour is known when its
@@ -90,6 +99,11 @@ export class WayTable {
   private readonly hers: readonly boolean[];
   private readonly films: readonly (HidingFilm | null)[];
   private readonly minutesOf: readonly number[];
+  private readonly overs: readonly Map<Spectrum, Over>[];
+  private readonly leastWear: LeastWear;
+  private readonly sealing: number;
+  /** What the zone falls short by without a seal. */
+  private readonly unsealed: number;
   /** What is seen before anything is laid. */
   private readonly ground: Spectrum;
 
@@ -111,6 +125,7 @@ export class WayTable {
     this.asks = facts.map(asksForCoats);
     this.hers = ordered.map(({ draft }) => draft.kept !== undefined);
     this.films = facts.map((fact) => (coversField(fact) ? hidingFilm(fact) : null));
+    this.overs = facts.map(() => new Map<Spectrum, Over>());
     this.minutesOf = facts.map((fact) => (fact.step.group === undefined && countsAsCoat(fact) ? this.minutes(fact) : 0));
     this.ground = soleStack(
       context,
@@ -118,19 +133,25 @@ export class WayTable {
     )
       .steps.filter(coversField)
       .reduce<Spectrum>((beneath, fact) => (hidingFilm(fact) ? seen(hidingFilm(fact)!, beneath) : beneath), spectrumOf(context.material.bodyColour));
+    this.sealing = this.slots.findIndex((slot) => slot.name === "sealing");
+    const seals = new Set([...ordered.entries()].filter(([, { at }]) => at === this.sealing).map(([place]) => place));
+    this.leastWear = new LeastWear(context, facts, seals);
     this.order = decisionOrder(this.slots);
     const placesOf = new Map<string, number[]>();
     for (const [place, { at, way }] of ordered.entries()) placesOf.set(`${at}:${way}`, [...(placesOf.get(`${at}:${way}`) ?? []), place]);
+    const placesBySlot = this.slots.map((slot, at) => slot.options.map((_option, way) => placesOf.get(`${at}:${way}`) ?? []));
+    this.unsealed = this.leastWear.ofNone(placesBySlot);
     let number = 0;
     this.ways = this.slots.map((slot, at) =>
       slot.options.map((option, way): Way => {
-        const places = placesOf.get(`${at}:${way}`) ?? [];
+        const places = placesBySlot[at]![way]!;
         return {
           number: number++,
           key: option.key,
           option,
           places,
-          alone: this.soFar(places).span,
+          lays: new Set(places.flatMap((place) => facts[place]!.product?.id ?? [])),
+          alone: this.spanOf(ascending(places)),
           part: this.leastOf(
             slot,
             option,
@@ -146,12 +167,24 @@ export class WayTable {
    * What the zone comes to with these steps at the least: more steps only add. Coats are known as soon as all that lies beneath
    * is chosen, which taking decisions in working order sees to.
    */
-  soFar(places: readonly number[]): SoFar {
-    const sorted = ascending(places);
+  protected soFar(chosen: readonly (Way | undefined)[]): SoFar {
+    const sorted = ascending(chosen.flatMap((way) => way?.places ?? []));
     const { coats, handsOnMin, more } = this.coatsAt(sorted);
+    const wear = chosen.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
+    const least = this.leastWear.of(sorted, this.sealOf(chosen));
+    return { span: this.spanOf(sorted, coats), handsOnMin, coats: more, wear: Math.max(0, least - wear) };
+  }
+
+  private sealOf(chosen: readonly (Way | undefined)[]): Seal {
+    const way = chosen[this.sealing];
+    if (!way) return this.sealing < 0 ? "none" : "undecided";
+    return way.places.length > 0 ? this.facts[way.places[0]!]! : "none";
+  }
+
+  private spanOf(sorted: readonly number[], coats = this.coatsAt(sorted).coats): Omit<Span, "wear"> {
     let cureDays = 0;
     for (const place of sorted) cureDays = Math.max(cureDays, this.cures[place]!);
-    return { span: { underside: this.underside, chainMin: this.clock.minutes(sorted, coats), cureDays }, handsOnMin, coats: more };
+    return { underside: this.underside, chainMin: this.clock.minutes(sorted, coats), cureDays };
   }
 
   /** Coats of chosen steps over what is beneath them, and what they add to the least. */
@@ -159,18 +192,29 @@ export class WayTable {
     let [handsOnMin, more] = [0, 0];
     let beneath = this.ground;
     const coats = sorted.map((place) => {
-      const fact = this.facts[place]!;
-      const least = fact.step.coats ?? 1;
-      const laid = this.asks[place] && !this.hers[place] ? Math.max(least, coatsOver(fact, beneath).laid) : least;
-      if (laid > least) {
-        handsOnMin += (this.minutesOf[place]! / least) * (laid - least);
-        more += laid - least;
+      const least = this.facts[place]!.step.coats ?? 1;
+      const over = this.over(place, beneath);
+      if (over.laid > least) {
+        handsOnMin += (this.minutesOf[place]! / least) * (over.laid - least);
+        more += over.laid - least;
       }
-      const film = this.films[place];
-      if (film) beneath = seen({ ...film, coats: laid }, beneath);
-      return laid;
+      beneath = over.seen;
+      return over.laid;
     });
     return { coats, handsOnMin, more };
+  }
+
+  /** Coats of one step over what is seen beneath it, and what is seen then: over each ground worked out once. */
+  private over(place: number, beneath: Spectrum): Over {
+    const known = this.overs[place]!.get(beneath);
+    if (known) return known;
+    const fact = this.facts[place]!;
+    const least = fact.step.coats ?? 1;
+    const laid = this.asks[place] && !this.hers[place] ? Math.max(least, coatsOver(fact, beneath).laid) : least;
+    const film = this.films[place];
+    const over = { laid, seen: film ? seen({ ...film, coats: laid }, beneath) : beneath };
+    this.overs[place]!.set(beneath, over);
+    return over;
   }
 
   /**
@@ -239,7 +283,7 @@ export class WayTable {
       ...this.sumsOf(facts),
       strain: (option.strain ?? 0) + usual,
       steps: facts.length,
-      wear: this.leastWear(slot, option),
+      wear: slot.name === "sealing" ? this.wearOf(facts) : 0,
       order,
       acts: facts.flatMap((fact) => (fact.step.group === undefined ? [] : [[fact.step.group, this.minutes(fact)] as const])),
       toBuy: [...new Set(buy)],
@@ -251,13 +295,7 @@ export class WayTable {
     };
   }
 
-  /** What a seal leaves to be desired at the least: nothing under it makes it better. */
-  private leastWear(slot: Slot, option: Option): number {
-    const [seal] = slot.name === "sealing" ? option.steps : [];
-    const product = seal && this.context.catalogue.products.get(seal.product);
-    if (!product) return 0;
-    const { wears } = this.context.zone;
-    const grades = (wears.length > 0 ? wears : (["wipe"] as const)).map((wear) => product.resists[wear] ?? 0);
-    return BEST_GRADE - (Math.min(...grades) + grades.reduce<number>((sum, grade) => sum + grade, 0) / grades.length) / 2;
+  private wearOf(seals: readonly StepFact[]): number {
+    return seals.length === 0 ? this.unsealed : seals.reduce((sum, fact) => sum + (fact.product ? this.leastWear.ofSeal(fact) : 0), 0);
   }
 }

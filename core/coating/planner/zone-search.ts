@@ -8,6 +8,7 @@ import type { Finding } from "../plan";
 import type { Rule } from "../rule";
 import { withinMin } from "../waits";
 import { Conflicts } from "./conflicts";
+import { Branch } from "./branch";
 import { warmEnoughFor } from "./context";
 import type { ZoneContext } from "./context";
 import type { Ledger, Part, Span } from "./cost";
@@ -15,7 +16,7 @@ import type { Draft, Slot } from "./draft";
 import { avoidableCodes, faultsOf } from "./verdict";
 import type { Fault } from "./verdict";
 import { NOTHING, WayTable } from "./way-table";
-import type { Way } from "./way-table";
+import type { SoFar, Way } from "./way-table";
 
 /** A whole stack of one zone, judged: what stops it, or what it costs beyond the sum of its ways. */
 export interface Judged {
@@ -40,7 +41,8 @@ export class ZoneSearch extends WayTable {
   judgedCount = 0;
   soundCount = 0;
   private readonly byNumber: readonly Way[];
-  private readonly judged = new Map<string, Judged>();
+  /** The branch on which nothing is chosen yet. */
+  readonly trunk = new Branch();
   private readonly avoidable: ReadonlySet<string>;
   /** How often each rule stopped a stack, and what it said of the first, for the reason of a refusal. */
   private readonly stops = new Map<string, { count: number; readonly said: Finding; readonly whatever: boolean }>();
@@ -64,12 +66,26 @@ export class ZoneSearch extends WayTable {
     return out;
   }
 
+  /** The branch of a whole stack. */
+  private branchOf(ways: readonly Way[]): Branch {
+    return this.order.reduce((branch, slot) => branch.after(ways[slot]!.number), this.trunk);
+  }
+
+  /** What a whole stack comes to at the least, before it is judged. */
+  leastOfStack(ways: readonly Way[]): SoFar {
+    return this.soFarOn(this.branchOf(ways), ways);
+  }
+
+  /** What chosen steps come to, as long as the rest is not chosen. */
+  soFarOn(branch: Branch, chosen: readonly (Way | undefined)[]): SoFar {
+    return (branch.soFar ??= this.soFar(chosen));
+  }
+
   /** Judges a whole stack, one way of each decision; learns what is wrong with it. */
   judge(chosen: readonly Way[]): Judged {
     const ways = chosen.map((way) => this.byNumber[way.number]!);
-    const key = ways.map((way) => way.number).join();
-    const known = this.judged.get(key);
-    if (known) return known;
+    const branch = this.branchOf(ways);
+    if (branch.judged) return branch.judged;
     this.judgedCount += 1;
     const { stack, slotOf } = this.stackOf(ways);
     const faults = faultsOf(stack, this.rules, this.avoidable);
@@ -84,7 +100,7 @@ export class ZoneSearch extends WayTable {
       stop === null
         ? this.measured(stack, ways, faults.length)
         : { ways, stack, stop, extra: NOTHING, span: { underside: false, chainMin: 0, cureDays: 0, wear: 0 } };
-    this.judged.set(key, judged);
+    branch.judged = judged;
     return judged;
   }
 

@@ -63,8 +63,8 @@ export const IN_THE_PAINT: readonly Damage[] = [
       inOne(zones, pick, (steps) => {
         const off = at(steps, role("unmark"));
         const seal = at(steps, role("seal"));
-        const chalk = steps.some(product("chalk-pencil", "charcoal-pencil"));
-        if (off < 0 || seal < off || !chalk) return null;
+        const wipes = steps.some(product("chalk-pencil", "charcoal-pencil", "graphite-pencil"));
+        if (off < 0 || seal < off || !wipes) return null;
         const moved = steps.filter((_step, index) => index !== off);
         moved.splice(seal, 0, steps[off]!);
         return moved;
