@@ -1,0 +1,75 @@
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { CATALOGUE } from "../../catalogue/catalogue";
+import type { MaterialId, UseId } from "../../catalogue/ids";
+import { completePiece } from "../../piece/complete-piece";
+import { pieceFrom } from "../../piece/new-piece";
+import { pieceFacts } from "../facts";
+import { MEASURES } from "./cost";
+import type { LedgerState } from "./cost";
+import { searchesFor } from "./plan-piece";
+import { Settled } from "./settled";
+
+const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]) =>
+  pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE);
+
+/** Materials that soak, that are slick, that are baked and fired; uses that ask for little and for much. */
+const PIECES = [
+  stated("stone-smooth", "outdoor-exposed", ["lettering"]),
+  stated("terracotta", "planter", ["bands", "dots"]),
+  stated("ceramic-glazed", "drinkware", ["dots"]),
+  stated("glass", "candle", ["outline"]),
+  stated("wood-softwood", "serving-tray", ["blended", "effect-powder"]),
+  stated("ceramic-bisque", "indoor-display", ["bands"]),
+];
+
+describe("what is reckoned of a stack before it is judged", () => {
+  test.each(PIECES.map((piece) => [piece.name, piece] as const))("%s: never more than it turns out to be", (_name, piece) => {
+    const searches = searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE)).flatMap((route) => route.searches);
+    let sound = 0;
+    fc.assert(
+      fc.property(fc.nat(searches.length - 1), fc.array(fc.nat(1000), { minLength: 20, maxLength: 20 }), (at, picks) => {
+        const search = searches[at]!;
+        const ways = search.ways.map((own, slot) => own[picks[slot % picks.length]! % own.length]!);
+        const least = search.leastOfStack(ways);
+        const judged = search.judge(ways);
+        if (judged.stop !== null) return;
+        sound += 1;
+        const wear = ways.reduce((sum, way) => sum + way.part.wear, least.wear);
+        expect(wear).toBeLessThanOrEqual(judged.span.wear + 1e-6);
+        expect(least.handsOnMin).toBeLessThanOrEqual(judged.extra.handsOnMin + 1e-6);
+        expect(least.coats).toBeLessThanOrEqual(judged.extra.coats);
+        expect(least.span.chainMin).toBeLessThanOrEqual(judged.span.chainMin + 1e-6);
+        expect(least.span.cureDays).toBeLessThanOrEqual(judged.span.cureDays + 1e-6);
+      }),
+      { numRuns: 400, seed: 20261125 },
+    );
+    expect(sound).toBeGreaterThan(10);
+  });
+});
+
+describe("what later zones add, remembered", () => {
+  const state = (own: Partial<LedgerState> = {}): LedgerState => ({ under: 0, rest: 600, cureDays: 7, wear: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
+  const settled = new Settled(MEASURES.balanced);
+  settled.add(state(), "", 1, 5);
+
+  test("holds after the same zones, and after zones that bring less or take less time", () => {
+    expect(settled.least(state(), "", 1)).toBe(5);
+    expect(settled.least(state({ rest: 300, once: new Map() }), "", 1)).toBe(5);
+  });
+
+  test("is lowered by what other zones bring, take longer, or wear worse", () => {
+    const jars = new Map([
+      ["buy:gesso", 0.6],
+      ["buy:outdoor-varnish", 0.6],
+    ] as const);
+    expect(settled.least(state({ once: jars }), "", 1)).toBeCloseTo(4.4);
+    expect(settled.least(state({ rest: 600 + 1440, wear: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.wear);
+  });
+
+  test("says nothing where more faults are allowed or the zones agreed on something else", () => {
+    expect(settled.least(state(), "", 2)).toBe(-Infinity);
+    expect(settled.least(state(), "bake", 1)).toBe(-Infinity);
+    expect(settled.least(state(), "", 0)).toBe(5);
+  });
+});

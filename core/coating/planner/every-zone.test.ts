@@ -1,0 +1,38 @@
+import { expect, test } from "@jest/globals";
+import { CATALOGUE } from "../../catalogue/catalogue";
+import type { MaterialId, UseId } from "../../catalogue/ids";
+import { pieceFrom } from "../../piece/new-piece";
+import type { Piece } from "../../piece/piece";
+import { completePiece } from "../../piece/complete-piece";
+import { pieceFacts } from "../facts";
+import type { MeasureName } from "./cost";
+import { UNNOTICED } from "./cost";
+import { searchesFor } from "./plan-piece";
+
+const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"], own: Partial<Piece> = {}): Piece => ({
+  ...pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE),
+  ...own,
+});
+/** What the best plan costs by a measure; the best all round is sought first, as in planning. */
+function best(piece: Piece, measure: MeasureName): number {
+  const routes = searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE));
+  return Math.min(...routes.flatMap((route) => (route.best("balanced") && route.best(measure)?.joined.total) ?? []));
+}
+
+/** Everything but these few; what is found with the whole catalogue may not be noticeably worse. */
+const only = (piece: Piece, ...ids: string[]): Piece => ({
+  ...piece,
+  constraints: { ...piece.constraints, avoid: [...CATALOGUE.products.keys()].filter((id) => !ids.includes(id)) },
+});
+
+// Each of these was once missed with the whole catalogue: the few products of the better plan stood in every zone.
+test.each([
+  ["one paint in every zone", stated("wood-hardwood", "indoor-display", ["dots"]), "balanced", ["gesso", "soft-body-acrylic", "acrylic-varnish"]],
+  ["one varnish in every zone", stated("wood-board", "handled", ["bands", "stencil"]), "balanced", ["gesso", "soft-body-acrylic", "acrylic-varnish"]],
+  ["no ground in any zone", stated("stone-rough", "found-outdoors", ["dots"]), "fewest", ["craft-acrylic", "outdoor-varnish"]],
+  ["a seal over what would wash off", stated("wood-board", "indoor-display", ["dots"]), "balanced", ["gesso", "soft-body-acrylic", "acrylic-varnish"]],
+] as const)("%s: the whole catalogue leads to nothing worse than the few products it takes", (_name, piece, measure, ids) => {
+  const few = best(only(piece, ...ids), measure);
+  expect(few).toBeLessThan(Infinity);
+  expect(best(piece, measure)).toBeLessThanOrEqual(few + UNNOTICED[measure]);
+});
