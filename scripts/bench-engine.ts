@@ -63,7 +63,9 @@ for (const zones of [["top"], ["top", "back"]] as const) {
 
 function inThread(shard: Shard): Promise<readonly SweepRow[]> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL("sweep-shard.ts", import.meta.url), { workerData: shard });
+    // A thread does not inherit the loader for TypeScript.
+    const url = JSON.stringify(new URL("sweep-shard.ts", import.meta.url).href);
+    const worker = new Worker(`import("tsx/esm/api").then(({ register }) => { register(); return import(${url}); })`, { eval: true, workerData: shard });
     worker.once("message", resolve);
     worker.once("error", reject);
   });
