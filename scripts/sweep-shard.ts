@@ -40,11 +40,12 @@ function searched(piece: Piece): SweepRow["searches"] {
   return { sought, proved };
 }
 
-function rowOf(piece: Piece, ms: number, { candidates, refusal, ...set }: PlanSet, withProof: boolean): SweepRow {
+function rowOf(piece: Piece, ms: number, answer: PlanSet, withProof: boolean): SweepRow {
+  const { candidates, refusal } = answer;
   return {
     name: piece.name,
     ms,
-    faults: answerFaults({ ...set, candidates, refusal }),
+    faults: answerFaults(answer),
     titles: candidates.map((one) => one.title),
     warned: [...new Set(candidates[0]?.findings.filter((one) => one.severity === "warn").map((one) => one.code))],
     refusal: refusal && { code: refusal.code, why: refusal.why, wayOut: refusal.nearest?.text ?? "none" },

@@ -1,31 +1,61 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "../../catalogue/catalogue";
+import { productId, stepId } from "../../catalogue/ids";
 import type { MaterialId, UseId } from "../../catalogue/ids";
+import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { completePiece } from "../../piece/complete-piece";
 import { pieceFrom } from "../../piece/new-piece";
+import type { Piece } from "../../piece/piece";
 import { pieceFacts } from "../facts";
 import { MEASURES } from "./cost";
 import type { LedgerState } from "./cost";
 import { searchesFor } from "./plan-piece";
+import type { Asked, KeptStep } from "./plan-piece";
 import { Settled } from "./settled";
 
 const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]) =>
   pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE);
 
-/** Materials that soak, that are slick, that are baked and fired; uses that ask for little and for much. */
-const PIECES = [
-  stated("stone-smooth", "outdoor-exposed", ["lettering"]),
-  stated("terracotta", "planter", ["bands", "dots"]),
-  stated("ceramic-glazed", "drinkware", ["dots"]),
-  stated("glass", "candle", ["outline"]),
-  stated("wood-softwood", "serving-tray", ["blended", "effect-powder"]),
-  stated("ceramic-bisque", "indoor-display", ["bands"]),
+const bare = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]): Case => {
+  const piece = stated(material, use, techniques);
+  return { name: piece.name, piece };
+};
+const step = (role: Role, product: string): KeptStep => ({
+  zone: "top" as ZoneId,
+  id: stepId(`top.${role}.1`),
+  role,
+  product: productId(product),
+  origin: "hers",
+  because: [],
+  checks: [],
+});
+
+interface Case {
+  readonly name: string;
+  readonly piece: Piece;
+  readonly asked?: Asked;
+}
+
+/** Materials that soak, that are slick, that are baked and fired; uses that ask for little and for much; coats on it already, steps of hers. */
+const CASES: readonly Case[] = [
+  bare("stone-smooth", "outdoor-exposed", ["lettering"]),
+  bare("terracotta", "planter", ["bands", "dots"]),
+  bare("ceramic-glazed", "drinkware", ["dots"]),
+  bare("glass", "candle", ["outline"]),
+  bare("wood-softwood", "serving-tray", ["blended", "effect-powder"]),
+  bare("ceramic-bisque", "indoor-display", ["bands"]),
+  { name: "a pebble in masonry paint already", piece: { ...stated("stone-smooth", "outdoor-exposed", ["dots"]), done: [step("base", "masonry-paint")] } },
+  {
+    name: "a box whose isolation coat and varnish stay",
+    piece: stated("wood-softwood", "handled", ["dots"]),
+    asked: { keep: [step("isolate", "acrylic-varnish"), step("seal", "waterborne-polyurethane")] },
+  },
 ];
 
 describe("what is reckoned of a stack before it is judged", () => {
-  test.each(PIECES.map((piece) => [piece.name, piece] as const))("%s: never more than it turns out to be", (_name, piece) => {
-    const searches = searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE)).flatMap((route) => route.searches);
+  test.each(CASES)("$name: never more than it turns out to be", ({ piece, asked }) => {
+    const searches = searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE), asked).flatMap((route) => route.searches);
     let sound = 0;
     fc.assert(
       fc.property(fc.nat(searches.length - 1), fc.array(fc.nat(1000), { minLength: 20, maxLength: 20 }), (at, picks) => {
@@ -35,8 +65,7 @@ describe("what is reckoned of a stack before it is judged", () => {
         const judged = search.judge(ways);
         if (judged.stop !== null) return;
         sound += 1;
-        const wear = ways.reduce((sum, way) => sum + way.part.wear, least.wear);
-        expect(wear).toBeLessThanOrEqual(judged.span.wear + 1e-6);
+        expect(least.span.wear).toBeLessThanOrEqual(judged.span.wear + 1e-6);
         expect(least.handsOnMin).toBeLessThanOrEqual(judged.extra.handsOnMin + 1e-6);
         expect(least.coats).toBeLessThanOrEqual(judged.extra.coats);
         expect(least.span.chainMin).toBeLessThanOrEqual(judged.span.chainMin + 1e-6);

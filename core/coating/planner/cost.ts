@@ -185,15 +185,19 @@ export class Ledger {
     this.spans = new Array<Span>(zones).fill(NO_SPAN);
   }
 
+  /** What colours and wear add to a zone's ways, weighted. */
+  onTop({ handsOnMin, coats, wear }: Pick<Part, "handsOnMin" | "coats" | "wear">): number {
+    const { weights } = this;
+    return weights.handsOnMin * handsOnMin + weights.coats * coats + weights.wearInAll * wear;
+  }
+
   /** The weighted part of what adds up. */
   plain(part: Part): number {
     const { weights } = this;
     return (
-      weights.handsOnMin * part.handsOnMin +
+      this.onTop(part) +
       weights.strain * part.strain +
       weights.steps * part.steps +
-      weights.coats * part.coats +
-      weights.wearInAll * part.wear +
       weights.faults * part.faults +
       weights.money * part.money +
       weights.order * part.order

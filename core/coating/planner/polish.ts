@@ -3,7 +3,7 @@ import type { Conflicts } from "./conflicts";
 import { Ledger, NO_SPAN } from "./cost";
 import type { Joined, Sought } from "./walk";
 import type { Way } from "./way-table";
-import { putZone } from "./zone-search";
+import { faultsIn, putZone } from "./zone-search";
 import type { Judged, ZoneSearch } from "./zone-search";
 
 const EPSILON = 1e-7;
@@ -13,8 +13,10 @@ const MOST_ROUNDS = 4;
 /**
  * Makes a plan better by changing one decision at a time, or one product for another wherever it stands, for as long as that helps.
  * It gives the walk over everything a plan that is hard to beat, and so little to look at.
+ *
+ * @param how one decision at a time, or products and grounds in all zones together as well
  */
-export function polished(searches: readonly ZoneSearch[], start: Joined, sought: Sought, how: "singly" | "together" = "together"): Joined {
+export function polished(searches: readonly ZoneSearch[], start: Joined, sought: Sought, how: "singly" | "together"): Joined {
   return new Polish(searches, start, sought).run(how);
 }
 
@@ -52,7 +54,7 @@ class Polish {
     this.ways = start.judged.map((judged) => [...judged.ways]);
     this.ledger = new Ledger(sought.weights, searches.length);
     for (const [zone, judged] of this.judged.entries()) putZone(this.ledger, zone, judged);
-    this.faults = this.judged.reduce((sum, one) => sum + one.extra.faults, 0);
+    this.faults = faultsIn(this.judged);
     this.total = this.ledger.total();
     this.places = searches.flatMap((search, zone) =>
       search.slots.flatMap(({ name, forAll }, slot) => {
@@ -191,8 +193,7 @@ class Polish {
 
   /** Whether the plan could be sound and cost less with these zones as they are on the ledger; with what is seen before they are judged. */
   private mayGain(zones: readonly number[]): boolean {
-    const { weights, mostFaults } = this.sought;
-    const most = mostFaults - this.faultsBeside(zones);
+    const most = this.sought.mostFaults - this.faultsBeside(zones);
     for (const zone of zones) {
       const { conflicts } = this.searches[zone]!;
       if (conflicts.stopped || conflicts.faults > most) return false;
@@ -201,12 +202,9 @@ class Polish {
     let more = 0;
     for (const zone of zones) {
       if (this.ledger.total() + more >= this.total - EPSILON) return false;
-      const ways = this.ways[zone]!;
-      const least = this.searches[zone]!.leastOfStack(ways);
-      let { wear } = least;
-      for (const way of ways) wear += way.part.wear;
-      this.ledger.setSpan(zone, { ...least.span, wear });
-      more += weights.handsOnMin * least.handsOnMin + weights.coats * least.coats + weights.wearInAll * least.wear;
+      const least = this.searches[zone]!.leastOfStack(this.ways[zone]!);
+      this.ledger.setSpan(zone, least.span);
+      more += this.ledger.onTop(least);
     }
     return this.ledger.total() + more < this.total - EPSILON;
   }

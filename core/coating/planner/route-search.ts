@@ -3,9 +3,10 @@ import type { StackFacts } from "../facts";
 import type { Candidate, Finding } from "../plan";
 import { Ledger, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
 import type { Cost, MeasureName, Span } from "./cost";
-import type { Option, Slot } from "./draft";
+import type { Slot } from "./draft";
 import { polished } from "./polish";
-import { putZone } from "./zone-search";
+import type { School } from "./schools";
+import { faultsIn, putZone } from "./zone-search";
 import { leastCost } from "./walk";
 import type { Joined, Sought, ZoneLeast } from "./walk";
 import type { Judged, ZoneSearch } from "./zone-search";
@@ -14,8 +15,8 @@ import type { Judged, ZoneSearch } from "./zone-search";
 const MOST = { measure: 100, front: 30, school: 40, any: 300 } as const;
 /** Beyond this many likely faults they are no longer counted. */
 const MOST_FAULTS = 6;
-/** Further off usual practice than this, a way is no school. */
-const MOST_STRAIN = 2.5;
+/** Sought from the front on; for the other measures the best all round is as good a start. */
+const FROM_THE_FRONT: readonly Found["measure"][] = ["balanced", "soonest"];
 
 /** A zone's first stack, whatever it costs. */
 const ANY = { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: () => true } as const;
@@ -32,12 +33,6 @@ export interface Found {
   readonly make: () => Candidate;
 }
 
-/** Where practitioners differ: one way of one decision in the main zone. */
-export interface School {
-  readonly slot: string;
-  readonly option: string;
-}
-
 interface Piecewide {
   readonly route: Route;
   /** Judges all zones of a plan together. */
@@ -46,16 +41,6 @@ interface Piecewide {
   readonly candidate: (stacks: readonly StackFacts[]) => Candidate;
   /** Some price is known: then there is a cheapest. */
   readonly priced: boolean;
-}
-
-/** Ways that are worked differently first (brush, spray, pour), then more of the same. */
-function byMethod(options: readonly Option[]): readonly Option[] {
-  const methods = new Set<string>();
-  const fresh = options.filter((option) => {
-    const method = option.steps[0]?.method ?? "none";
-    return !methods.has(method) && methods.add(method);
-  });
-  return [...fresh, ...options.filter((option) => !fresh.includes(option))];
 }
 
 /** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
@@ -78,7 +63,8 @@ function reweighed(joined: Joined, measure: MeasureName): Joined {
 /** The plans of one route: by measure, by school, or any at all. */
 export class RouteSearch {
   private unsound: Finding | null = null;
-  private open: boolean | null = null;
+  /** The first stack of each zone; null where one has none, undefined before they were looked for. */
+  private found: readonly Judged[] | null | undefined;
   private leastFaults: number | null = null;
   /** A sound plan with as few likely faults as can be. */
   private start: Joined | null = null;
@@ -102,9 +88,10 @@ export class RouteSearch {
   };
 
   private seek(measure: MeasureName, as: Found["measure"], most: number, forced?: ReadonlyMap<string, string>): Found | null {
-    if (!this.possible()) return null;
+    const firsts = this.firsts();
+    if (!firsts) return null;
     const sought = { weights: MEASURES[measure], unnoticed: UNNOTICED[measure], most, soundTogether: this.soundTogether, ...(forced ? { forced } : {}) };
-    if (this.leastFaults === null) this.leastFaults = this.findLeastFaults();
+    if (this.leastFaults === null) this.leastFaults = this.findLeastFaults(firsts);
     const { found, proved } = this.leastOfAll({ ...sought, mostFaults: this.leastFaults }, as);
     if (!found) return null;
     const plan: Found = {
@@ -138,7 +125,7 @@ export class RouteSearch {
   private leastOfAll(sought: Sought, as: Found["measure"]): { readonly found: Joined | null; readonly proved: boolean } {
     const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : (this.allRound?.joined ?? this.start);
     if (!start) return { found: null, proved: false };
-    const front = this.searches.length > 1 && (as === "balanced" || as === "soonest") ? this.frontFirst(sought) : null;
+    const front = this.searches.length > 1 && FROM_THE_FRONT.includes(as) ? this.frontFirst(sought) : null;
     const best = polished(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
     if (as === "school") return { found: best, proved: false };
     return leastCost(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
@@ -154,9 +141,7 @@ export class RouteSearch {
     });
     if (!from || !ways?.every((way) => way !== undefined) || main.ruledOut(ways, mostFaults)) return null;
     const judged = [main.judge(ways), ...from.judged.slice(1)];
-    const turned = asJoined(judged);
-    const sound = judged[0]!.stop === null && judged.reduce((sum, one) => sum + one.extra.faults, 0) <= mostFaults && this.soundTogether(turned.stacks);
-    return sound ? turned : null;
+    return judged[0]!.stop === null ? this.ifSound(judged, mostFaults) : null;
   }
 
   /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */
@@ -196,13 +181,11 @@ export class RouteSearch {
   }
 
   /** Likely faults no plan of this piece is without: a plan with more is not worth showing. */
-  private findLeastFaults(): number {
-    const apart = this.apart();
-    const least = apart.reduce((sum, one) => sum + one.extra.faults, 0);
-    if (this.agree(apart) && this.soundTogether(apart.map((one) => one.stack))) {
-      this.start = asJoined(apart);
-      return least;
-    }
+  private findLeastFaults(firsts: readonly Judged[]): number {
+    const apart = firsts.map((first, zone) => this.soundest(this.searches[zone]!, first));
+    const least = faultsIn(apart);
+    this.start = this.agree(apart) ? this.ifSound(apart, least) : null;
+    if (this.start) return least;
     for (let faults = least; ; faults += 1) {
       const mostFaults = faults < MOST_FAULTS ? faults : Infinity;
       this.start = leastCost(this.searches, { ...ANY, mostFaults, soundTogether: this.soundTogether }).found;
@@ -237,57 +220,40 @@ export class RouteSearch {
       const best = polished(searches, asJoined([...fixed, start.judged[zone]!]), own, "singly");
       fixed = (leastCost(searches, own, { fixed, best }).found ?? best).judged;
     }
-    const joined = asJoined(fixed);
-    const sound = fixed.reduce((sum, one) => sum + one.extra.faults, 0) <= sought.mostFaults && this.soundTogether(joined.stacks);
-    return sound ? joined : null;
+    return this.ifSound(fixed, sought.mostFaults);
   }
 
-  /** A stack of each zone by itself with as few likely faults as can be. */
-  private apart(): readonly Judged[] {
-    return this.searches.flatMap((search) => {
-      for (let mostFaults = 0; mostFaults < MOST_FAULTS; mostFaults += 1) {
-        const { found } = leastCost([search], { ...ANY, mostFaults });
-        if (found) return found.judged;
+  private ifSound(judged: readonly Judged[], mostFaults: number): Joined | null {
+    const joined = asJoined(judged);
+    return faultsIn(judged) <= mostFaults && this.soundTogether(joined.stacks) ? joined : null;
+  }
+
+  /** A zone's stack with as few likely faults as can be, from the first one found on. */
+  private soundest(search: ZoneSearch, first: Judged): Judged {
+    for (let mostFaults = 0; mostFaults < first.extra.faults; mostFaults += 1) {
+      const better = leastCost([search], { ...ANY, mostFaults }).found;
+      if (better) return better.judged[0]!;
+    }
+    return first;
+  }
+
+  /** The first stack of each zone by itself; asked once, so that no walk over all zones stumbles over one that has none. */
+  private firsts(): readonly Judged[] | null {
+    if (this.found === undefined) {
+      const found: Judged[] = [];
+      for (const search of this.searches) {
+        const first = leastCost([search], ANY).found?.judged[0];
+        if (!first) break;
+        found.push(first);
       }
-      return leastCost([search], ANY).found?.judged ?? [];
-    });
-  }
-
-  /** Whether every zone has a stack of its own; asked once, so that no walk over all zones stumbles over one that has none. */
-  private possible(): boolean {
-    this.open ??= this.searches.length > 0 && this.searches.every((search) => leastCost([search], ANY).found !== null);
-    return this.open;
+      this.found = found.length > 0 && found.length === this.searches.length ? found : null;
+    }
+    return this.found;
   }
 
   /** Is there a plan at all? */
   any(): boolean {
-    return this.possible() && leastCost(this.searches, { ...ANY, soundTogether: this.soundTogether }).found !== null;
-  }
-
-  /**
-   * The ways practitioners differ by in the main zone, one of each decision in turn; what is shown already is none, nor what the trade does not
-   * reach for here.
-   */
-  schools(shown: (slot: string, option: string) => boolean): readonly School[] {
-    const main = this.searches[0];
-    if (!main) return [];
-    const { catalogue, surface } = main.context;
-    const usual = (option: Option) =>
-      (option.strain ?? 0) <= MOST_STRAIN &&
-      option.steps.every(({ product }) => {
-        const known = catalogue.products.get(product);
-        return !known || (known.usual.rank < 2 && known.usual.on.includes(surface));
-      });
-    // Which pencil it is makes no school; guides or none does, and comes last.
-    const options = ({ name, options: all }: Slot) => (name === "guides" ? all.filter((option) => option.steps.length === 0) : all);
-    const fresh = main.slots
-      .filter((slot) => slot.school && slot.options.length > 1)
-      .sort((a, b) => Number(a.name === "guides") - Number(b.name === "guides"))
-      .map((slot) =>
-        byMethod(options(slot).filter(usual)).flatMap((option) => (shown(slot.name, option.key) ? [] : [{ slot: slot.name, option: option.key }])),
-      );
-    const longest = Math.max(0, ...fresh.map((ways) => ways.length));
-    return Array.from({ length: longest }, (_unused, round) => round).flatMap((round) => fresh.flatMap((ways) => ways[round] ?? []));
+    return this.firsts() !== null && leastCost(this.searches, { ...ANY, soundTogether: this.soundTogether }).found !== null;
   }
 
   /** The best all round that follows a school. */

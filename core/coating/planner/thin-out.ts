@@ -6,6 +6,8 @@ import { dominates, tradesOf, scoreDifference, winsOf } from "../trades";
 import type { Trade, Win } from "../trades";
 import type { MeasureName } from "./cost";
 import type { Found, RouteSearch } from "./route-search";
+import { schoolsOf } from "./schools";
+import { faultsIn } from "./zone-search";
 
 /** A painter can weigh a handful of plans, not a list. */
 const MOST_CANDIDATES = 5;
@@ -18,10 +20,6 @@ function signature({ route, joined }: Found): string {
     facts.map(({ step }) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
   );
   return [route, ...steps].join("|");
-}
-
-function faults({ joined }: Found): number {
-  return joined.judged.reduce((sum, one) => sum + one.extra.faults, 0);
 }
 
 /** Where plans part: ground, isolation, guides or none, seal and heat. Fresh ground is worth showing. */
@@ -53,7 +51,7 @@ class Shown {
   private readonly least: number;
 
   constructor(first: Found) {
-    this.least = faults(first);
+    this.least = faultsIn(first.joined.judged);
     this.show(first, first.make());
   }
 
@@ -66,7 +64,7 @@ class Shown {
 
   /** Takes a plan that is new, no worse in likely faults, and of which `worth` is true beside those shown. */
   consider(found: Found | null, most: number, worth: (candidate: Candidate, found: Found) => boolean): void {
-    if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faults(found) > this.least) return;
+    if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faultsIn(found.joined.judged) > this.least) return;
     this.seen.add(signature(found));
     const candidate = found.make();
     if (worth(candidate, found)) this.show(found, candidate);
@@ -156,7 +154,7 @@ export function chosenFrom(routes: readonly RouteSearch[], catalogue: Catalogue)
   for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
   const home = routes.find((route) => route.route === first.route)!;
   const harshness = shown.candidates[0]!.scores.harshness;
-  for (const school of home.schools((slot, option) => shown.has(slot, option))) {
+  for (const school of schoolsOf(home.searches[0]!, (slot, option) => shown.has(slot, option))) {
     if (shown.candidates.length >= MOST_CANDIDATES) break;
     if (shown.has(school.slot, school.option)) continue;
     /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */

@@ -211,16 +211,14 @@ class Walk {
 
   /** The least of what is chosen in a zone comes to. */
   private reckon(zone: number, branch: Branch): void {
-    const { span, handsOnMin, coats, wear: more } = this.searches[zone]!.soFarOn(branch, this.chosen[zone]!);
-    const wear = this.chosen[zone]!.reduce((sum, way) => sum + (way?.part.wear ?? 0), more);
+    const soFar = this.searches[zone]!.soFarOn(branch, this.chosen[zone]!);
     const least = this.leasts[zone]?.span ?? NO_SPAN;
-    const { weights } = this.sought;
-    this.more[zone] = weights.handsOnMin * handsOnMin + weights.coats * coats + weights.wearInAll * more;
+    this.more[zone] = this.ledger.onTop(soFar);
     this.ledger.setSpan(zone, {
-      underside: span.underside,
-      chainMin: Math.max(span.chainMin, least.chainMin),
-      cureDays: Math.max(span.cureDays, least.cureDays),
-      wear: Math.max(wear, least.wear),
+      underside: soFar.span.underside,
+      chainMin: Math.max(soFar.span.chainMin, least.chainMin),
+      cureDays: Math.max(soFar.span.cureDays, least.cureDays),
+      wear: Math.max(soFar.span.wear, least.wear),
     });
   }
 

@@ -1,15 +1,11 @@
 import type { ProductId, StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
-import { seen } from "../../film/hiding";
-import type { HidingFilm } from "../../film/hiding";
-import { spectrumOf } from "../../film/spectrum";
-import type { Spectrum } from "../../film/spectrum";
 import type { Zone } from "../../piece/zones";
-import { asksForCoats, coatsOver } from "../coats-wanted";
 import { cureDaysOf, handsOnMin } from "../dress";
-import { coversField, has, hidingFilm, isColour, stepFact } from "../facts";
+import { has, isColour, stepFact } from "../facts";
 import type { StepFact } from "../facts";
-import { ChainClock } from "../waits";
+import { ChainClock } from "../chain-clock";
+import { CoatsLaid, seenAlready } from "./coats-laid";
 import { assemble, soleStack } from "./assemble";
 import type { Assembled } from "./assemble";
 import type { ZoneContext } from "./context";
@@ -37,15 +33,10 @@ export interface Way {
 
 /** What chosen steps come to before the rest is chosen: the zone's span, and what comes on top of the ways' own minutes, coats and wear. */
 export interface SoFar {
-  readonly span: Omit<Span, "wear">;
+  readonly span: Span;
   readonly handsOnMin: number;
   readonly coats: number;
   readonly wear: number;
-}
-
-interface Over {
-  readonly laid: number;
-  readonly seen: Spectrum;
 }
 
 /** A part that brings nothing. */
@@ -73,11 +64,17 @@ function ascending(places: readonly number[]): readonly number[] {
   return [...places].sort((a, b) => a - b);
 }
 
-/** Decided before the rest: all zones have to agree on it. */
-const FIRST = ["heat", "sealing"];
+const SEALING = "sealing";
+/** Decided before the rest: all zones have to agree on the heat; the seal says most of what a zone costs. */
+const FIRST = ["heat", SEALING];
+
+/** Of what one way of sealing lays, the film that meets the world. */
+function sealIn(steps: readonly StepFact[]): StepFact | undefined {
+  return steps.findLast((fact) => fact.product !== null);
+}
 
 /**
- * What is settled anyway comes first, then the bake; then the order of the work, so that what lies beneath a colour is known when its
+ * What is settled anyway comes first, then the bake and the seal; then the order of the work, so that what lies beneath a colour is known when its
  * coats are counted.
  */
 function decisionOrder(slots: readonly Slot[]): readonly number[] {
@@ -95,17 +92,11 @@ export class WayTable {
   private readonly facts: readonly StepFact[];
   private readonly clock: ChainClock;
   private readonly cures: readonly number[];
-  private readonly asks: readonly boolean[];
-  private readonly hers: readonly boolean[];
-  private readonly films: readonly (HidingFilm | null)[];
-  private readonly minutesOf: readonly number[];
-  private readonly overs: readonly Map<Spectrum, Over>[];
+  private readonly laying: CoatsLaid;
   private readonly leastWear: LeastWear;
   private readonly sealing: number;
   /** What the zone falls short by without a seal. */
   private readonly unsealed: number;
-  /** What is seen before anything is laid. */
-  private readonly ground: Spectrum;
 
   /** @param zones zones alike, the one of the context first */
   constructor(
@@ -122,42 +113,33 @@ export class WayTable {
     this.facts = facts;
     this.clock = new ChainClock(bare, facts);
     this.cures = facts.map((fact) => this.cureDaysOf(fact));
-    this.asks = facts.map(asksForCoats);
-    this.hers = ordered.map(({ draft }) => draft.kept !== undefined);
-    this.films = facts.map((fact) => (coversField(fact) ? hidingFilm(fact) : null));
-    this.overs = facts.map(() => new Map<Spectrum, Over>());
-    this.minutesOf = facts.map((fact) => (fact.step.group === undefined && countsAsCoat(fact) ? this.minutes(fact) : 0));
-    this.ground = soleStack(
-      context,
-      context.done.map((step, index) => ({ ...step, id: stepId(`done.${index}`), done: true, origin: "hers", because: [], checks: [] })),
-    )
-      .steps.filter(coversField)
-      .reduce<Spectrum>((beneath, fact) => (hidingFilm(fact) ? seen(hidingFilm(fact)!, beneath) : beneath), spectrumOf(context.material.bodyColour));
-    this.sealing = this.slots.findIndex((slot) => slot.name === "sealing");
-    const seals = new Set([...ordered.entries()].filter(([, { at }]) => at === this.sealing).map(([place]) => place));
-    this.leastWear = new LeastWear(context, facts, seals);
+    this.laying = new CoatsLaid(
+      seenAlready(context),
+      facts.map((fact, place) => ({
+        fact,
+        hers: ordered[place]!.draft.kept !== undefined,
+        minutes: fact.step.group === undefined && countsAsCoat(fact) ? this.minutes(fact) : 0,
+      })),
+    );
+    this.sealing = this.slots.findIndex((slot) => slot.name === SEALING);
+    const places = this.slots.map((slot) => slot.options.map((): number[] => []));
+    for (const [place, { at, way }] of ordered.entries()) places[at]![way]!.push(place);
+    this.leastWear = new LeastWear(context, facts, new Set(places[this.sealing]?.flat()));
+    this.unsealed = this.leastWear.ofNone(places);
     this.order = decisionOrder(this.slots);
-    const placesOf = new Map<string, number[]>();
-    for (const [place, { at, way }] of ordered.entries()) placesOf.set(`${at}:${way}`, [...(placesOf.get(`${at}:${way}`) ?? []), place]);
-    const placesBySlot = this.slots.map((slot, at) => slot.options.map((_option, way) => placesOf.get(`${at}:${way}`) ?? []));
-    this.unsealed = this.leastWear.ofNone(placesBySlot);
     let number = 0;
     this.ways = this.slots.map((slot, at) =>
       slot.options.map((option, way): Way => {
-        const places = placesBySlot[at]![way]!;
+        const own = places[at]![way]!;
+        const steps = own.map((place) => facts[place]!);
         return {
           number: number++,
           key: option.key,
           option,
-          places,
-          lays: new Set(places.flatMap((place) => facts[place]!.product?.id ?? [])),
-          alone: this.spanOf(ascending(places)),
-          part: this.leastOf(
-            slot,
-            option,
-            way,
-            places.map((place) => facts[place]!),
-          ),
+          places: own,
+          lays: new Set(steps.flatMap((fact) => fact.product?.id ?? [])),
+          alone: this.spanOf(ascending(own)),
+          part: this.leastOf(slot, option, way, steps),
         };
       }),
     );
@@ -169,52 +151,22 @@ export class WayTable {
    */
   protected soFar(chosen: readonly (Way | undefined)[]): SoFar {
     const sorted = ascending(chosen.flatMap((way) => way?.places ?? []));
-    const { coats, handsOnMin, more } = this.coatsAt(sorted);
-    const wear = chosen.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
-    const least = this.leastWear.of(sorted, this.sealOf(chosen));
-    return { span: this.spanOf(sorted, coats), handsOnMin, coats: more, wear: Math.max(0, least - wear) };
+    const { coats, handsOnMin, more } = this.laying.of(sorted);
+    const own = chosen.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
+    const wear = Math.max(own, this.leastWear.of(sorted, this.sealOf(chosen)));
+    return { span: { ...this.spanOf(sorted, coats), wear }, handsOnMin, coats: more, wear: wear - own };
   }
 
   private sealOf(chosen: readonly (Way | undefined)[]): Seal {
     const way = chosen[this.sealing];
     if (!way) return this.sealing < 0 ? "none" : "undecided";
-    return way.places.length > 0 ? this.facts[way.places[0]!]! : "none";
+    return sealIn(way.places.map((place) => this.facts[place]!)) ?? "none";
   }
 
-  private spanOf(sorted: readonly number[], coats = this.coatsAt(sorted).coats): Omit<Span, "wear"> {
+  private spanOf(sorted: readonly number[], coats = this.laying.of(sorted).coats): Omit<Span, "wear"> {
     let cureDays = 0;
     for (const place of sorted) cureDays = Math.max(cureDays, this.cures[place]!);
     return { underside: this.underside, chainMin: this.clock.minutes(sorted, coats), cureDays };
-  }
-
-  /** Coats of chosen steps over what is beneath them, and what they add to the least. */
-  private coatsAt(sorted: readonly number[]): { readonly coats: readonly number[]; readonly handsOnMin: number; readonly more: number } {
-    let [handsOnMin, more] = [0, 0];
-    let beneath = this.ground;
-    const coats = sorted.map((place) => {
-      const least = this.facts[place]!.step.coats ?? 1;
-      const over = this.over(place, beneath);
-      if (over.laid > least) {
-        handsOnMin += (this.minutesOf[place]! / least) * (over.laid - least);
-        more += over.laid - least;
-      }
-      beneath = over.seen;
-      return over.laid;
-    });
-    return { coats, handsOnMin, more };
-  }
-
-  /** Coats of one step over what is seen beneath it, and what is seen then: over each ground worked out once. */
-  private over(place: number, beneath: Spectrum): Over {
-    const known = this.overs[place]!.get(beneath);
-    if (known) return known;
-    const fact = this.facts[place]!;
-    const least = fact.step.coats ?? 1;
-    const laid = this.asks[place] && !this.hers[place] ? Math.max(least, coatsOver(fact, beneath).laid) : least;
-    const film = this.films[place];
-    const over = { laid, seen: film ? seen({ ...film, coats: laid }, beneath) : beneath };
-    this.overs[place]!.set(beneath, over);
-    return over;
   }
 
   /**
@@ -231,7 +183,7 @@ export class WayTable {
     const owner = new Map<number, number>();
     for (const [slot, way] of ways.entries()) for (const place of way.places) owner.set(place, slot);
     const sorted = ascending([...owner.keys()]);
-    const { coats } = this.coatsAt(sorted);
+    const { coats } = this.laying.of(sorted);
     const waits = this.clock.waits(sorted, coats);
     const counts = new Map<string, number>();
     const steps = sorted.map((place, index): StepFact => {
@@ -283,7 +235,7 @@ export class WayTable {
       ...this.sumsOf(facts),
       strain: (option.strain ?? 0) + usual,
       steps: facts.length,
-      wear: slot.name === "sealing" ? this.wearOf(facts) : 0,
+      wear: slot.name === SEALING ? this.wearUnder(sealIn(facts)) : 0,
       order,
       acts: facts.flatMap((fact) => (fact.step.group === undefined ? [] : [[fact.step.group, this.minutes(fact)] as const])),
       toBuy: [...new Set(buy)],
@@ -295,7 +247,7 @@ export class WayTable {
     };
   }
 
-  private wearOf(seals: readonly StepFact[]): number {
-    return seals.length === 0 ? this.unsealed : seals.reduce((sum, fact) => sum + (fact.product ? this.leastWear.ofSeal(fact) : 0), 0);
+  private wearUnder(seal: StepFact | undefined): number {
+    return seal ? this.leastWear.ofSeal(seal) : this.unsealed;
   }
 }

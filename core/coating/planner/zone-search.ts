@@ -34,6 +34,11 @@ export function putZone(ledger: Ledger, zone: number, { ways, extra, span }: Jud
   ledger.setSpan(zone, span);
 }
 
+/** Likely faults of judged zones together. */
+export function faultsIn(judged: readonly Judged[]): number {
+  return judged.reduce((sum, one) => sum + one.extra.faults, 0);
+}
+
 /** Searches the stacks of zones that are alike and get the same; what was judged or learnt for one measure serves the next. */
 export class ZoneSearch extends WayTable {
   readonly conflicts: Conflicts;
