@@ -1,6 +1,6 @@
 /** What `plan` takes besides a piece: her shelf, steps she keeps, what is on it already, free hours and a start. */
 import { describe, expect, test } from "@jest/globals";
-import type { PlanSet } from "./coating/plan";
+import type { PlanSet } from "./coating/model/plan";
 import { runVerb } from "./cli-verbs";
 import type { DatedCandidate } from "./schedule/dates-of";
 import { mug, pebble } from "../tests/reference/bench";

@@ -1,6 +1,6 @@
 import { CATALOGUE } from "./catalogue/catalogue";
 import { withOwnProducts } from "./catalogue/own-product";
-import { checkSteps } from "./coating/check-steps";
+import { checkSteps } from "./coating/rules/check-steps";
 import { planPiece } from "./coating/planner/plan-piece";
 import { parseCheck } from "./formats/parse-check";
 import { parseAsk } from "./formats/parse-ask";

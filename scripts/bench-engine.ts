@@ -7,7 +7,7 @@ import { CATALOGUE, makeCatalogue, STANDARD_LISTS } from "../core/catalogue/cata
 import type { MaterialId, UseId } from "../core/catalogue/ids";
 import { productId } from "../core/catalogue/ids";
 import { withOwnProducts } from "../core/catalogue/own-product";
-import { checkSteps } from "../core/coating/check-steps";
+import { checkSteps } from "../core/coating/rules/check-steps";
 import { planPiece } from "../core/coating/planner/plan-piece";
 import { pieceFrom } from "../core/piece/new-piece";
 import type { Piece } from "../core/piece/piece";

@@ -2,8 +2,8 @@
 import { performance } from "node:perf_hooks";
 import { parentPort, workerData } from "node:worker_threads";
 import { CATALOGUE } from "../core/catalogue/catalogue";
-import { pieceFacts } from "../core/coating/facts";
-import type { PlanSet } from "../core/coating/plan";
+import { pieceFacts } from "../core/coating/facts/facts";
+import type { PlanSet } from "../core/coating/model/plan";
 import { planPiece, searchesFor } from "../core/coating/planner/plan-piece";
 import { completePiece } from "../core/piece/complete-piece";
 import type { Piece } from "../core/piece/piece";

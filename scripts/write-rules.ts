@@ -1,7 +1,7 @@
 /** Writes docs/rules.md and docs/durability.md out of the rules and the catalogue themselves. */
 import { writeFileSync } from "node:fs";
 import { CATALOGUE } from "../core/catalogue/catalogue";
-import { durabilityAsMarkdown } from "../core/coating/durability-page";
+import { durabilityAsMarkdown } from "../core/coating/explain/durability-page";
 import { rulesAsMarkdown } from "../core/coating/rules/as-markdown";
 
 writeFileSync(new URL("../docs/rules.md", import.meta.url), rulesAsMarkdown());

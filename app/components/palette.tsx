@@ -2,7 +2,7 @@ import { Command } from "cmdk";
 import { useEffect, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 import type { PieceRecord } from "#core/formats/records";
-import { useWorkshop } from "./workshop";
+import { useWorkshop } from "./app-context";
 
 interface Thing {
   readonly group: "Pieces" | "Places" | "Do";

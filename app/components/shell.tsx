@@ -6,7 +6,7 @@ import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
 import { useFocusKept } from "./use-focus-kept";
-import { useWorkshop } from "./workshop";
+import { useWorkshop } from "./app-context";
 
 const Palette = lazy(() => import("./palette").then((module) => ({ default: module.Palette })));
 

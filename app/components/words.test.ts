@@ -3,7 +3,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { productId } from "#core/catalogue/ids";
 import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
-import type { Step } from "#core/coating/plan";
+import type { Step } from "#core/coating/model/plan";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
 import { coatWords, sayClock, sayDay, stepTitle, waitText, zoneName, zoneNames } from "./words";
 

@@ -1,7 +1,7 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
-import type { Step, Wait } from "#core/coating/plan";
-import type { Trade, Win } from "#core/coating/trades";
+import type { Step, Wait } from "#core/coating/model/plan";
+import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";

@@ -4,9 +4,9 @@ import { ENGINE_VERSION } from "#core/formats/records";
 import { writeBundle } from "#core/formats/write-bundle";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
-import { act } from "~/store/act";
+import { act } from "~/store/command";
 import { importBundle } from "~/store/bundles";
-import type { Notebook } from "~/store/notebook";
+import type { Notebook } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
 import type { DemoPiece } from "./tern-point";
 

@@ -2,10 +2,10 @@ import { PART_NAMES, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle } from "#core/formats/write-bundle";
 import { pieceId, planId, progressId } from "#core/catalogue/ids";
 import type { PieceRecord } from "#core/formats/records";
-import { act } from "./act";
-import type { Recorder } from "./act";
+import { act } from "./command";
+import type { Recorder } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./notebook";
+import type { Notebook } from "./database";
 
 /** Everything kept, as one file's document. */
 export async function exportAll(db: Notebook): Promise<Bundle> {

@@ -1,5 +1,5 @@
-import { onAct, takeBack } from "./act";
-import type { Act } from "./act";
+import { onAct, takeBack } from "./command";
+import type { Act } from "./command";
 import { announceChange, notebook } from "./open.client";
 
 /** Acts kept to be taken back; older ones are let go. */

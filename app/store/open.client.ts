@@ -1,6 +1,6 @@
-import { onAct } from "./act";
-import { openNotebook } from "./notebook";
-import type { Notebook } from "./notebook";
+import { onAct } from "./command";
+import { openNotebook } from "./database";
+import type { Notebook } from "./database";
 
 let opened: Promise<Notebook> | null = null;
 const CHANNEL = "nook-coat-changes";

@@ -1,13 +1,13 @@
-import { changePiece } from "#core/coating/apply-changes";
-import { changesBetween, clashes } from "#core/coating/merge-changes";
-import type { Change } from "#core/coating/change";
+import { changePiece } from "#core/coating/model/apply-changes";
+import { changesBetween, clashes } from "#core/coating/model/piece-changes";
+import type { Change } from "#core/coating/model/change";
 import { pieceId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
 import type { Piece } from "#core/piece/piece";
-import { act } from "./act";
+import { act } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./notebook";
+import type { Notebook } from "./database";
 
 export type Saved =
   | { readonly kind: "saved"; readonly record: PieceRecord }

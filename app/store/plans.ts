@@ -1,12 +1,12 @@
 import { planId } from "#core/catalogue/ids";
 import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import { ENGINE_VERSION } from "#core/formats/records";
 import type { PlanRecord } from "#core/formats/records";
-import { act } from "./act";
-import type { Recorder } from "./act";
+import { act } from "./command";
+import type { Recorder } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./notebook";
+import type { Notebook } from "./database";
 
 export async function planById(db: Notebook, id: PlanId | null): Promise<PlanRecord | null> {
   return id === null ? null : ((await db.get("plans", id)) ?? null);

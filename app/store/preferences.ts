@@ -5,9 +5,9 @@ import type { RoomRecord, SettingsRecord } from "#core/formats/records";
 import type { Room } from "#core/piece/piece";
 import { usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
-import { act } from "./act";
+import { act } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./notebook";
+import type { Notebook } from "./database";
 
 export async function settingsIn(db: Notebook): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;

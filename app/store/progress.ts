@@ -1,9 +1,9 @@
 import { progressId } from "#core/catalogue/ids";
 import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
 import type { ProgressRecord } from "#core/formats/records";
-import { act } from "./act";
+import { act } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./notebook";
+import type { Notebook } from "./database";
 import { followedPlan } from "./plans";
 
 /** One coat, or half of one, that was laid. */

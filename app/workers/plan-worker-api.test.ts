@@ -1,5 +1,5 @@
 import { expect, test } from "@jest/globals";
-import type { Keeping, PlanView } from "#core/coating/plan-with-edits";
+import type { Keeping, PlanView } from "#core/coating/planner/plan-with-edits";
 import type { Piece } from "#core/piece/piece";
 import { pebble } from "../../tests/reference/bench";
 import { latestWins } from "./plan-worker-api";

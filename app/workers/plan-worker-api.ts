@@ -1,7 +1,7 @@
 import type { StepId } from "#core/catalogue/ids";
-import type { Explanation } from "#core/coating/explain";
-import type { Keeping, PlanView } from "#core/coating/plan-with-edits";
-import type { Repair } from "#core/coating/repair";
+import type { Explanation } from "#core/coating/explain/explain-step";
+import type { Keeping, PlanView } from "#core/coating/planner/plan-with-edits";
+import type { Repair } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
 import type { Work } from "#core/schedule/task";

@@ -1,9 +1,9 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { explainStep } from "#core/coating/explain";
-import { planWithEdits } from "#core/coating/plan-with-edits";
-import type { Keeping } from "#core/coating/plan-with-edits";
-import { repairPlan } from "#core/coating/repair";
+import { explainStep } from "#core/coating/explain/explain-step";
+import { planWithEdits } from "#core/coating/planner/plan-with-edits";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import { repairPlan } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import { datesOf, workFor } from "#core/schedule/dates-of";
 import type { PlannedView, PlanWorkerApi } from "./plan-worker-api";

@@ -1,8 +1,8 @@
 import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
-import type { Keeping } from "#core/coating/plan-with-edits";
-import type { Repair } from "#core/coating/repair";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import type { Repair } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import type { Wanted } from "#core/schedule/dates-of";
 import { latestWins } from "./plan-worker-api";

@@ -1,4 +1,4 @@
-import type { Keeping } from "../coating/plan-with-edits";
+import type { Keeping } from "../coating/planner/plan-with-edits";
 import type { PlanRecord } from "./records";
 
 /** What a kept plan says of the candidate to follow; nothing, where none is kept. */

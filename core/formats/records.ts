@@ -1,5 +1,5 @@
 import type { CandidateId, PieceId, PlanId, ProgressId, RoomId, StepId } from "../catalogue/ids";
-import type { Change } from "../coating/change";
+import type { Change } from "../coating/model/change";
 import type { Piece, Room } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
 import type { LengthUnit } from "../units/length";

@@ -2,8 +2,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../catalogue/catalogue";
 import type { StepId, ProgressId, PlanId } from "../catalogue/ids";
-import { alikeZones } from "../coating/alike-zones";
-import { pieceFacts } from "../coating/facts";
+import { alikeZones } from "../coating/explain/alike-zones";
+import { pieceFacts } from "../coating/facts/facts";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
 import { workOf } from "../schedule/work-of";

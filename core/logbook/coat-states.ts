@@ -1,5 +1,5 @@
 import type { StepId } from "../catalogue/ids";
-import type { Candidate } from "../coating/plan";
+import type { Candidate } from "../coating/model/plan";
 import { MS_PER_MIN } from "../schedule/free-hours";
 import type { Edge, Work } from "../schedule/task";
 

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue";
 import type { CandidateId } from "../catalogue/ids";
-import { pieceFacts } from "../coating/facts";
-import type { Candidate } from "../coating/plan";
+import { pieceFacts } from "../coating/facts/facts";
+import type { Candidate } from "../coating/model/plan";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
 import { dateWork, latestStart } from "./date-work";

@@ -1,4 +1,4 @@
-import type { Candidate, OrderedCoat, Step, ZoneSteps } from "../coating/plan";
+import type { Candidate, OrderedCoat, Step, ZoneSteps } from "../coating/model/plan";
 import type { Exposure } from "../catalogue/use";
 import type { ZoneId } from "../catalogue/vocabulary";
 import { taskId } from "./task";

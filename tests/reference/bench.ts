@@ -2,8 +2,8 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { materialId, productId, useId } from "#core/catalogue/ids";
 import type { Role, ZoneId } from "#core/catalogue/vocabulary";
-import { freeStepId } from "#core/coating/apply-changes";
-import type { Candidate, Step, StepChoice, ZoneSteps } from "#core/coating/plan";
+import { freeStepId } from "#core/coating/model/apply-changes";
+import type { Candidate, Step, StepChoice, ZoneSteps } from "#core/coating/model/plan";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import type { Piece } from "#core/piece/piece";
 import { PIECE_FORMAT, PIECE_VERSION } from "#core/piece/piece";

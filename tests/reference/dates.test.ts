@@ -2,8 +2,8 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { pieceFacts } from "#core/coating/facts";
-import type { Candidate, Step } from "#core/coating/plan";
+import { pieceFacts } from "#core/coating/facts/facts";
+import type { Candidate, Step } from "#core/coating/model/plan";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Piece } from "#core/piece/piece";
 import { dateWork, latestStart } from "#core/schedule/date-work";

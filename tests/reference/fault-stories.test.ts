@@ -1,12 +1,12 @@
 /** Every rule, told by a real sequence that fails and one that does not; and every fix it offers, tried. */
 import { describe, expect, test } from "@jest/globals";
 import { readFileSync } from "node:fs";
-import { durabilityAsMarkdown } from "#core/coating/durability-page";
+import { durabilityAsMarkdown } from "#core/coating/explain/durability-page";
 import { rulesAsMarkdown } from "#core/coating/rules/as-markdown";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { SEVERITIES } from "#core/catalogue/vocabulary";
-import { applyChanges, changePiece } from "#core/coating/apply-changes";
-import { checkSteps } from "#core/coating/check-steps";
+import { applyChanges, changePiece } from "#core/coating/model/apply-changes";
+import { checkSteps } from "#core/coating/rules/check-steps";
 import { RULES } from "#core/coating/rules/rules";
 import { stacks } from "./bench";
 import { GROUND_STORIES } from "./stories/ground";

@@ -2,7 +2,7 @@
 import { expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { productId } from "#core/catalogue/ids";
-import { checkSteps } from "#core/coating/check-steps";
+import { checkSteps } from "#core/coating/rules/check-steps";
 import type { Piece } from "#core/piece/piece";
 import { DAY, goblet, jar, mug, pebble, pot, rough, s, stacks, tray, woodDisc } from "./bench";
 import type { Stacks } from "./bench";

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { UseId } from "#core/catalogue/ids";
-import { explainStep } from "#core/coating/explain";
+import { explainStep } from "#core/coating/explain/explain-step";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { DAY, candidates, firstPlan, goblet, has, jar, mug, outline, pebble, place, pot, productsIn, roles, rough, stepsOf, tray, woodDisc } from "./bench";
 

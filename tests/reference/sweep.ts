@@ -1,9 +1,9 @@
 /** A matrix of pieces that a painter might state, and what must be true of every answer. */
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { TechniqueId } from "#core/catalogue/vocabulary";
-import { changePiece } from "#core/coating/apply-changes";
-import type { Candidate, Finding, PlanSet, Step } from "#core/coating/plan";
-import { planWithEdits } from "#core/coating/plan-with-edits";
+import { changePiece } from "#core/coating/model/apply-changes";
+import type { Candidate, Finding, PlanSet, Step } from "#core/coating/model/plan";
+import { planWithEdits } from "#core/coating/planner/plan-with-edits";
 import { canPlan } from "#core/coating/planner/plan-piece";
 import { RULES } from "#core/coating/rules/rules";
 import { pieceFrom } from "#core/piece/new-piece";

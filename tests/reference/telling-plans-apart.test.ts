@@ -1,11 +1,11 @@
 /** What the screens say of plans beyond their steps: where the work stands, what a step is good for, how two plans differ. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { applyChanges } from "#core/coating/apply-changes";
-import { checkSteps } from "#core/coating/check-steps";
-import { comparePlans } from "#core/coating/compare";
-import { explainStep } from "#core/coating/explain";
-import { choiceOf } from "#core/coating/plan-with-edits";
+import { applyChanges } from "#core/coating/model/apply-changes";
+import { checkSteps } from "#core/coating/rules/check-steps";
+import { comparePlans } from "#core/coating/explain/compare-plans";
+import { explainStep } from "#core/coating/explain/explain-step";
+import { choiceOf } from "#core/coating/planner/plan-with-edits";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { coatStates } from "#core/logbook/coat-states";
 import { doneTasks } from "#core/logbook/done-tasks";

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
-import { alikeZones } from "#core/coating/alike-zones";
+import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { Piece } from "#core/piece/piece";
 import { firstPlan, jar, mug, pebble, plate, pot, rough, tray } from "../../../tests/reference/bench";
 import { bandHeight, CLEAR, columnOf, fillOf, kindOf } from "./bands";

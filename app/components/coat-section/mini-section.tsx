@@ -1,6 +1,6 @@
 import { useId } from "react";
 import type { StepId } from "#core/catalogue/ids";
-import type { ZoneGroup } from "#core/coating/alike-zones";
+import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import type { Menu } from "#core/catalogue/menu";
 import type { StepState } from "#core/logbook/coat-states";
 import { columnOf } from "./bands";

@@ -1,9 +1,9 @@
 import { useId } from "react";
 import type { KeyboardEvent } from "react";
 import type { StepId } from "#core/catalogue/ids";
-import type { ZoneGroup } from "#core/coating/alike-zones";
+import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import type { Menu } from "#core/catalogue/menu";
-import type { Step } from "#core/coating/plan";
+import type { Step } from "#core/coating/model/plan";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDuration } from "#core/units/duration";
 import { inkOn } from "../colours";

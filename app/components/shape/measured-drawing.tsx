@@ -1,5 +1,5 @@
 import { useId, useState } from "react";
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import { MAX_AREA_MM2, MAX_LENGTH_MM } from "#core/piece/form";
 import type { PieceRecord } from "#core/formats/records";
 import type { SurfaceName } from "#core/catalogue/object-kind";

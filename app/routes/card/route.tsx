@@ -6,7 +6,7 @@ import { Silhouette } from "~/components/shape/silhouette";
 import { PaperPage } from "~/components/paper-page";
 import { keptPiece, useKeptPlan } from "~/components/use-kept-plan";
 import { useMenu } from "~/components/use-menu";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 import { useDates } from "../piece/dates-part";
 import type { Route } from "./+types/route";
 

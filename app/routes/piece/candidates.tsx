@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { Award } from "lucide-react";
-import { comparePlans } from "#core/coating/compare";
-import type { ComparedRow } from "#core/coating/compare";
-import type { Candidate, Step } from "#core/coating/plan";
-import { scoreDifference, tradesOf, winsOf } from "#core/coating/trades";
+import { comparePlans } from "#core/coating/explain/compare-plans";
+import type { ComparedRow } from "#core/coating/explain/compare-plans";
+import type { Candidate, Step } from "#core/coating/model/plan";
+import { scoreDifference, tradesOf, winsOf } from "#core/coating/facts/trade-offs";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { Choice } from "~/components/fields";

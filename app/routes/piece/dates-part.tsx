@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { format } from "date-fns";
-import type { Candidate, Step } from "#core/coating/plan";
-import type { Keeping } from "#core/coating/plan-with-edits";
+import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import type { PieceRecord } from "#core/formats/records";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
 import type { DatedPlan } from "#core/schedule/dates-of";
@@ -10,7 +10,7 @@ import { dateOf, instantOf } from "#core/schedule/free-hours";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { coatWords, sayClock, sayDay, stepTitle, zoneNames } from "~/components/words";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 
 interface Props {
   readonly record: PieceRecord;

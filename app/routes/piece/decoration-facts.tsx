@@ -1,4 +1,4 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import { USUAL_BASE_COLOUR } from "#core/piece/complete-piece";
 import { Chips, Choice, Colour, Part } from "~/components/fields";
 import { set, valueTaken, YOU_CHOOSE } from "./fact-props";

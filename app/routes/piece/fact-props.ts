@@ -1,4 +1,4 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import type { Assumption } from "#core/piece/piece";
 import type { PieceRecord } from "#core/formats/records";
 import type { Menu } from "#core/catalogue/menu";

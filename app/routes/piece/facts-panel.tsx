@@ -1,4 +1,4 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import type { Assumption } from "#core/piece/piece";
 import { Chips, focusFact, Part } from "~/components/fields";
 import { AlreadyFacts } from "./already-facts";

@@ -1,6 +1,6 @@
 import { CircleAlert, Info, OctagonAlert, ShieldAlert } from "lucide-react";
-import type { Change } from "#core/coating/change";
-import type { Finding } from "#core/coating/plan";
+import type { Change } from "#core/coating/model/change";
+import type { Finding } from "#core/coating/model/plan";
 import type { Severity } from "#core/catalogue/vocabulary";
 
 const LOOK: Record<Severity, { icon: typeof Info; tint: string; word: string }> = {

@@ -1,7 +1,7 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import { USUAL_ROOM } from "#core/piece/complete-piece";
 import { Chips, Choice, Part } from "~/components/fields";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 import { set, YOU_CHOOSE } from "./fact-props";
 import type { FactProps } from "./fact-props";
 

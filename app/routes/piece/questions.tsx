@@ -1,4 +1,4 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import type { Menu } from "#core/catalogue/menu";
 import { openQuestions } from "#core/piece/open-questions";
 import type { OpenQuestion } from "#core/piece/open-questions";

@@ -2,13 +2,13 @@ import { useState } from "react";
 import { Pin, Wrench } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
-import type { Keeping } from "#core/coating/plan-with-edits";
-import type { Candidate, Step } from "#core/coating/plan";
-import type { Repair } from "#core/coating/repair";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Repair } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import { stepTitle } from "~/components/words";
-import { useWorkshop } from "~/components/workshop";
-import type { PlanDoer } from "./plan-doer";
+import { useWorkshop } from "~/components/app-context";
+import type { PlanDoer } from "./plan-actions";
 
 interface Props {
   readonly piece: Piece;

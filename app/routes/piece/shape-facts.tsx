@@ -1,10 +1,10 @@
-import type { Change } from "#core/coating/change";
+import type { Change } from "#core/coating/model/change";
 import { USUAL_FORMS } from "#core/piece/form";
 import type { Form, FormKind } from "#core/piece/form";
 import type { LengthUnit } from "#core/units/length";
 import { Chips, Choice, Part } from "~/components/fields";
 import { MeasuredDrawing } from "~/components/shape/measured-drawing";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 import { set, valueTaken } from "./fact-props";
 import type { FactProps } from "./fact-props";
 

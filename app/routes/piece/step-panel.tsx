@@ -1,10 +1,10 @@
 import { useEffect, useState } from "react";
 import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
-import type { Explanation, Substitute } from "#core/coating/explain";
-import type { Keeping } from "#core/coating/plan-with-edits";
-import type { Step } from "#core/coating/plan";
-import { tradesOf } from "#core/coating/trades";
-import type { Difference } from "#core/coating/trades";
+import type { Explanation, Substitute } from "#core/coating/explain/explain-step";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import type { Step } from "#core/coating/model/plan";
+import { tradesOf } from "#core/coating/facts/trade-offs";
+import type { Difference } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Piece } from "#core/piece/piece";
 import type { Task } from "#core/schedule/task";
@@ -14,8 +14,8 @@ import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { coatWords, sayClock, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
-import { coatOf } from "./plan-doer";
-import type { PlanDoer } from "./plan-doer";
+import { coatOf } from "./plan-actions";
+import type { PlanDoer } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {

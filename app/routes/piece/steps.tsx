@@ -1,7 +1,7 @@
 import { Check, Clock, Droplet, Hourglass } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/change";
-import type { Step } from "#core/coating/plan";
+import type { Change } from "#core/coating/model/change";
+import type { Step } from "#core/coating/model/plan";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from "react";
-import type { Keeping } from "#core/coating/plan-with-edits";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import { keepingOf } from "#core/formats/keeping-of";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
 import type { PlannedView } from "~/workers/plan-worker-api";

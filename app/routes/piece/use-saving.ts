@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { StepId } from "#core/catalogue/ids";
-import { changePiece } from "#core/coating/apply-changes";
-import type { Change } from "#core/coating/change";
-import type { Candidate } from "#core/coating/plan";
+import { changePiece } from "#core/coating/model/apply-changes";
+import type { Change } from "#core/coating/model/change";
+import type { Candidate } from "#core/coating/model/plan";
 import type { PieceRecord } from "#core/formats/records";
 import type { Saved } from "~/store/pieces";
 import type { Coat } from "~/store/progress";

@@ -4,7 +4,7 @@ import type { ProgressRecord } from "#core/formats/records";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
 import { doneTasks } from "#core/logbook/done-tasks";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 const TICK_MS = 15_000;

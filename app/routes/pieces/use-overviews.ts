@@ -1,9 +1,9 @@
 import { useEffect, useState } from "react";
 import type { KeptPiece } from "~/components/use-kept-plan";
-import type { ZoneGroup } from "#core/coating/alike-zones";
-import { alikeZones } from "#core/coating/alike-zones";
-import { partsOfWork } from "#core/coating/parts-of-work";
-import type { Step } from "#core/coating/plan";
+import type { ZoneGroup } from "#core/coating/explain/alike-zones";
+import { alikeZones } from "#core/coating/explain/alike-zones";
+import { partsOfWork } from "#core/coating/explain/parts-of-work";
+import type { Step } from "#core/coating/model/plan";
 import type { StepId } from "#core/catalogue/ids";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";

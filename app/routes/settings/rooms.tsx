@@ -4,7 +4,7 @@ import { ROOM_TEMPERATURE_C } from "#core/piece/piece";
 import type { Room } from "#core/piece/piece";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 
 const AIR = [
   { id: "still", name: "still air" },

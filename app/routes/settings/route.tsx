@@ -6,7 +6,7 @@ import { roomId } from "#core/catalogue/ids";
 import type { SettingsRecord } from "#core/formats/records";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
-import { useWorkshop } from "~/components/workshop";
+import { useWorkshop } from "~/components/app-context";
 import { addRoom, removeRoom, saveHours, saveSettings } from "~/store/preferences";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";

@@ -1,6 +1,6 @@
-import { alikeZones } from "#core/coating/alike-zones";
-import { partsOfWork, stepNumbers } from "#core/coating/parts-of-work";
-import type { Candidate, Step } from "#core/coating/plan";
+import { alikeZones } from "#core/coating/explain/alike-zones";
+import { partsOfWork, stepNumbers } from "#core/coating/explain/parts-of-work";
+import type { Candidate, Step } from "#core/coating/model/plan";
 import { keepingOf } from "#core/formats/keeping-of";
 import { doneTasks } from "#core/logbook/done-tasks";
 import type { Menu } from "#core/catalogue/menu";

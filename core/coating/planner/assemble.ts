@@ -1,10 +1,10 @@
 import type { StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
-import { coatsWanted } from "../coats-wanted";
-import { stackFacts } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import type { StepChoice } from "../plan";
-import { fillWaits } from "../waits";
+import { coatsWanted } from "../facts/coats-wanted";
+import { stackFacts } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import type { StepChoice } from "../model/plan";
+import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
 import { PHASE_OF } from "./draft";
 import type { Draft, Option } from "./draft";

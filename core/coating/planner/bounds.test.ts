@@ -7,12 +7,12 @@ import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { completePiece } from "../../piece/complete-piece";
 import { pieceFrom } from "../../piece/new-piece";
 import type { Piece } from "../../piece/piece";
-import { pieceFacts } from "../facts";
+import { pieceFacts } from "../facts/facts";
 import { MEASURES } from "./cost";
 import type { LedgerState } from "./cost";
 import { searchesFor } from "./plan-piece";
 import type { Asked, KeptStep } from "./plan-piece";
-import { Settled } from "./settled";
+import { Settled } from "./suffix-bounds";
 
 const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]) =>
   pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE);

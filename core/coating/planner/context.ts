@@ -5,9 +5,9 @@ import type { Surface } from "../../catalogue/material";
 import type { Route } from "../../catalogue/vocabulary";
 import type { Zone } from "../../piece/zones";
 import type { DoneStep } from "../../piece/piece";
-import { leaves } from "../facts";
-import type { PieceFacts } from "../facts";
-import type { StepChoice } from "../plan";
+import { leaves } from "../facts/facts";
+import type { PieceFacts } from "../facts/facts";
+import type { StepChoice } from "../model/plan";
 import type { ZoneLayer } from "./layers";
 
 /** All a slot may look at while it lists the ways of one zone. */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { productId } from "../../catalogue/ids";
-import { Conflicts } from "./conflicts";
+import { Conflicts } from "./nogoods";
 import { Ledger, MEASURES, NOTHING_COUNTS } from "./cost";
-import { NOTHING } from "./way-table";
+import { NOTHING } from "./domains";
 
 const gesso = productId("gesso");
 

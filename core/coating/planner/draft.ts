@@ -1,7 +1,7 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
 import type { Role, Sheen } from "../../catalogue/vocabulary";
-import type { Because, StepChoice } from "../plan";
+import type { Because, StepChoice } from "../model/plan";
 
 /**
  * Where in the work a step falls when nothing moves it. The stack is sorted by it; loops (fill, sand; mask, paint, unmask;

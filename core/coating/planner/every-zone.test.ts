@@ -4,7 +4,7 @@ import type { MaterialId, UseId } from "../../catalogue/ids";
 import { pieceFrom } from "../../piece/new-piece";
 import type { Piece } from "../../piece/piece";
 import { completePiece } from "../../piece/complete-piece";
-import { pieceFacts } from "../facts";
+import { pieceFacts } from "../facts/facts";
 import type { MeasureName } from "./cost";
 import { UNNOTICED } from "./cost";
 import { searchesFor } from "./plan-piece";

@@ -3,8 +3,8 @@ import type { Technique } from "../../catalogue/technique";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import type { Layer } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
-import type { PieceFacts } from "../facts";
-import type { StepMarks } from "../plan";
+import type { PieceFacts } from "../facts/facts";
+import type { StepMarks } from "../model/plan";
 
 /** One layer of decoration with its place, colour and marks settled; the medium may be left to the search. */
 export interface ZoneLayer {

@@ -1,14 +1,14 @@
 import type { Route } from "../../catalogue/vocabulary";
-import type { StackFacts } from "../facts";
-import type { Candidate, Finding } from "../plan";
+import type { StackFacts } from "../facts/facts";
+import type { Candidate, Finding } from "../model/plan";
 import { Ledger, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
 import type { Cost, MeasureName, Span } from "./cost";
 import type { Slot } from "./draft";
-import { polished } from "./polish";
-import type { School } from "./schools";
+import { polished } from "./local-search";
+import type { School } from "./practice-variants";
 import { faultsIn, putZone } from "./zone-search";
-import { leastCost } from "./walk";
-import type { Joined, Sought, ZoneLeast } from "./walk";
+import { leastCost } from "./branch-and-bound";
+import type { Joined, Sought, ZoneLeast } from "./branch-and-bound";
 import type { Judged, ZoneSearch } from "./zone-search";
 
 /** Stacks judged anew before a walk gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */

@@ -3,11 +3,11 @@ import { productName } from "../../catalogue/catalogue";
 import type { ProductId } from "../../catalogue/ids";
 import { COMMON_PRACTICE } from "../../catalogue/provenance";
 import type { CompletePiece, Wishes } from "../../piece/piece";
-import { WEAR_TEXT } from "./slots-finish";
-import { leaves } from "../facts";
-import type { PieceFacts } from "../facts";
-import { zoneWord } from "../judge";
-import type { Candidate, Finding } from "../plan";
+import { WEAR_TEXT } from "./variables-finish";
+import { leaves } from "../facts/facts";
+import type { PieceFacts } from "../facts/facts";
+import { zoneWord } from "../rules/judge";
+import type { Candidate, Finding } from "../model/plan";
 
 /** A medium she named and forbade at once, and by what. */
 export interface Blocked {

@@ -1,22 +1,22 @@
 import type { StepId } from "../../catalogue/ids";
 import type { Zone } from "../../piece/zones";
-import { amounts, cureDaysOf } from "../dress";
-import { BEST_GRADE, durabilityOf } from "../durability";
-import type { StackFacts } from "../facts";
-import { findingOf } from "../judge";
-import type { Finding } from "../plan";
-import type { Rule } from "../rule";
-import { withinMin } from "../waits";
-import { Conflicts } from "./conflicts";
-import { Branch } from "./branch";
+import { amounts, cureDaysOf } from "../facts/quantify";
+import { BEST_GRADE, durabilityOf } from "../facts/durability";
+import type { StackFacts } from "../facts/facts";
+import { findingOf } from "../rules/judge";
+import type { Finding } from "../model/plan";
+import type { Rule } from "../rules/rule";
+import { withinMin } from "../facts/waits";
+import { Conflicts } from "./nogoods";
+import { Branch } from "./trie-node";
 import { warmEnoughFor } from "./context";
 import type { ZoneContext } from "./context";
 import type { Ledger, Part, Span } from "./cost";
 import type { Draft, Slot } from "./draft";
-import { avoidableCodes, faultsOf } from "./verdict";
-import type { Fault } from "./verdict";
-import { NOTHING, WayTable } from "./way-table";
-import type { SoFar, Way } from "./way-table";
+import { avoidableCodes, faultsOf } from "./violations";
+import type { Fault } from "./violations";
+import { NOTHING, WayTable } from "./domains";
+import type { SoFar, Way } from "./domains";
 
 /** A whole stack of one zone, judged: what stops it, or what it costs beyond the sum of its ways. */
 export interface Judged {

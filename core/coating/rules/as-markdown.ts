@@ -1,5 +1,5 @@
 import { sayStanding } from "../../catalogue/provenance";
-import type { Rule } from "../rule";
+import type { Rule } from "./rule";
 import { RULES } from "./rules";
 
 function row(rule: Rule): string {

@@ -1,9 +1,9 @@
 import { ABSORBENCIES } from "../../catalogue/material";
 import { memory } from "../../catalogue/provenance";
-import { addBefore, remove, setPiece } from "../fixes";
-import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import type { Rule } from "../rule";
+import { addBefore, remove, setPiece } from "./fixes";
+import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import type { Rule } from "./rule";
 import { asChange, isOutdoors, onBare, rulesUnder, seals, suitable, under } from "./help";
 
 /** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */

@@ -1,12 +1,12 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import { memory } from "../../catalogue/provenance";
-import { coatsWanted } from "../coats-wanted";
+import { coatsWanted } from "../facts/coats-wanted";
 import { coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen } from "../../film/hiding";
 import type { HidingFilm } from "../../film/hiding";
 import type { Spectrum } from "../../film/spectrum";
 import { colourDifference, DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
-import type { Change } from "../change";
-import { addBefore, set, swap } from "../fixes";
+import type { Change } from "../model/change";
+import { addBefore, set, swap } from "./fixes";
 import {
   colourBeneath,
   coversField,
@@ -20,9 +20,9 @@ import {
   isFilm,
   isLoose,
   isWaterborne,
-} from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import type { Rule } from "../rule";
+} from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import type { Rule } from "./rule";
 import { another, asChange, rulesUnder, suitable } from "./help";
 
 /** ΔE00 a mark needs against its ground, and |ΔL*| for lettering [from memory]. */

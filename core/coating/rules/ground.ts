@@ -1,11 +1,11 @@
 import { BODIES } from "../../catalogue/product-class";
 import type { ProductClass } from "../../catalogue/product-class";
 import { productId } from "../../catalogue/ids";
-import { addBefore, remove, set, swap, waitFix } from "../fixes";
-import { films, filmsBelow, has, isFilm, isLoose, withRole } from "../facts";
-import type { StackFacts } from "../facts";
-import { crossesOilAndWater, leastWaitMin } from "../waits";
-import type { Rule } from "../rule";
+import { addBefore, remove, set, swap, waitFix } from "./fixes";
+import { films, filmsBelow, has, isFilm, isLoose, withRole } from "../facts/facts";
+import type { StackFacts } from "../facts/facts";
+import { crossesOilAndWater, leastWaitMin } from "../facts/waits";
+import type { Rule } from "./rule";
 import { another, asChange, isBaked, onBare, rulesUnder, shortWait, suitable, under } from "./help";
 
 const holdsDot = (product: ProductClass) => product.film.body !== null && BODIES.indexOf(product.film.body) >= BODIES.indexOf("soft-dot");

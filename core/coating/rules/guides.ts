@@ -1,11 +1,11 @@
-import { aidStep, addBefore, remove, set, swap, waitFix } from "../fixes";
-import { films, filmsBelow, isColour, isFilm, isLoose, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import { stepWord } from "../judge";
+import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
+import { films, filmsBelow, isColour, isFilm, isLoose, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import { stepWord } from "./judge";
 import { stagesIn } from "../../drying/stages";
 import type { Role } from "../../catalogue/vocabulary";
-import type { Rule } from "../rule";
-import { leastWaitMin, waitedBetween } from "../waits";
+import type { Rule } from "./rule";
+import { leastWaitMin, waitedBetween } from "../facts/waits";
 import { heatSteps, rulesUnder, seals, shortWait, under } from "./help";
 
 /** The step that takes a guide off before another one, if there is one. */

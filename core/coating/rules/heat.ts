@@ -1,12 +1,12 @@
 import { productId } from "../../catalogue/ids";
-import type { Change } from "../change";
-import { FIRING } from "../firing";
-import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "../fixes";
-import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import { stepWord } from "../judge";
-import type { Rule } from "../rule";
-import { waitedBetween } from "../waits";
+import type { Change } from "../model/change";
+import { FIRING } from "../facts/firing";
+import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "./fixes";
+import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import { stepWord } from "./judge";
+import type { Rule } from "./rule";
+import { waitedBetween } from "../facts/waits";
 import { asChange, heatSteps, rulesUnder, shortWait, suitable, under, withoutOven } from "./help";
 
 /** Below this a film on a tray marks under a hot cup, °C [from memory]. */

@@ -4,13 +4,13 @@ import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
 import { ABSORBENCIES } from "../../catalogue/material";
 import type { Severity } from "../../catalogue/vocabulary";
-import type { Change } from "../change";
-import { coversField, films, filmsBelow, isClear, isFilm, leaves, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import { aidStep, swap } from "../fixes";
-import { stepWord } from "../judge";
-import { waitedBetween } from "../waits";
-import type { Heading, Hit, Rule } from "../rule";
+import type { Change } from "../model/change";
+import { coversField, films, filmsBelow, isClear, isFilm, leaves, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import { aidStep, swap } from "./fixes";
+import { stepWord } from "./judge";
+import { waitedBetween } from "../facts/waits";
+import type { Heading, Hit, Rule } from "./rule";
 
 /** A wait within this share of what is asked passes: rounding is not a fault. */
 const TOLERANCE = 0.98;

@@ -1,10 +1,10 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import { MIN_PER_DAY } from "../../units/duration";
-import { addAfter, addBefore, aidStep, swap, waitFix } from "../fixes";
-import { films, filmsBelow, has, isClear, isColour, isLoose, isWorkedWet } from "../facts";
-import type { StepFact } from "../facts";
-import type { Rule } from "../rule";
-import { bodyDryMin, leastWaitMin, waitedBetween } from "../waits";
+import { addAfter, addBefore, aidStep, swap, waitFix } from "./fixes";
+import { films, filmsBelow, has, isClear, isColour, isLoose, isWorkedWet } from "../facts/facts";
+import type { StepFact } from "../facts/facts";
+import type { Rule } from "./rule";
+import { bodyDryMin, leastWaitMin, waitedBetween } from "../facts/waits";
 import { asChange, clears, rulesUnder, seals, shortWait, suitable, under } from "./help";
 
 /** What lies under the next film, or loose, and has to be held or given time. */

@@ -1,8 +1,8 @@
 import { published } from "../../catalogue/provenance";
-import { remove, swap } from "../fixes";
-import { films, has, isFilm, isLoose, lastFilm } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import type { Hit, Rule } from "../rule";
+import { remove, swap } from "./fixes";
+import { films, has, isFilm, isLoose, lastFilm } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import type { Hit, Rule } from "./rule";
 import { filmsWhereBare } from "./heat";
 import { asChange, heatSteps, isFired, rulesUnder, suitable, withoutOven } from "./help";
 

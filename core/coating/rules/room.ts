@@ -1,10 +1,10 @@
 import { published } from "../../catalogue/provenance";
 import { dewPointC } from "../../drying/air";
 import { roomFactor } from "../../drying/room-factor";
-import { setPiece } from "../fixes";
-import { films, isLoose } from "../facts";
-import type { StackFacts } from "../facts";
-import type { Rule } from "../rule";
+import { setPiece } from "./fixes";
+import { films, isLoose } from "../facts/facts";
+import type { StackFacts } from "../facts/facts";
+import type { Rule } from "./rule";
 import { rulesUnder } from "./help";
 
 /** Labels mostly say 10 °C; a room people work in is 20 [common practice]. */

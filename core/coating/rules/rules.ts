@@ -1,4 +1,4 @@
-import type { Rule } from "../rule";
+import type { Rule } from "./rule";
 import { BODY_RULES } from "./bodies";
 import { COLOUR_RULES } from "./colour";
 import { GROUND_RULES } from "./ground";

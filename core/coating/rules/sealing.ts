@@ -3,11 +3,11 @@ import { memory } from "../../catalogue/provenance";
 import type { Wear } from "../../catalogue/use";
 import type { Role } from "../../catalogue/vocabulary";
 import { DARK_BELOW, lightness } from "../../film/colour";
-import { addAfter, remove, set, swap } from "../fixes";
-import { coversField, films, filmsBelow, isClear, isColour, isFilm, isLoose, lastFilm, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import { stepWord } from "../judge";
-import type { Rule } from "../rule";
+import { addAfter, remove, set, swap } from "./fixes";
+import { coversField, films, filmsBelow, isClear, isColour, isFilm, isLoose, lastFilm, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import { stepWord } from "./judge";
+import type { Rule } from "./rule";
 import { asChange, clears, isBaked, rulesUnder, seals, suitable, under } from "./help";
 
 const WEAR_WORDS: Record<Wear, string> = {

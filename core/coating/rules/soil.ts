@@ -1,8 +1,8 @@
-import { addBefore, aidStep, remove, setPiece, waitFix } from "../fixes";
-import { filmsBelow, has, isFilm } from "../facts";
-import type { StackFacts } from "../facts";
-import type { Hit, Rule } from "../rule";
-import { bodyDryMin } from "../waits";
+import { addBefore, aidStep, remove, setPiece, waitFix } from "./fixes";
+import { filmsBelow, has, isFilm } from "../facts/facts";
+import type { StackFacts } from "../facts/facts";
+import type { Hit, Rule } from "./rule";
+import { bodyDryMin } from "../facts/waits";
 import { addCleaning, wholeWait, cleanedOf, firstFilm, rulesUnder, shortWait } from "./help";
 
 function without(stack: StackFacts, id: string) {

@@ -2,12 +2,12 @@ import type { Role } from "../../catalogue/vocabulary";
 import { practice } from "../../catalogue/provenance";
 import { days } from "../../units/duration";
 import { lightness, LIGHT_ABOVE } from "../../film/colour";
-import { addAfter, addBefore, aidStep, setPiece, swap, waitFix } from "../fixes";
-import { coversField, filmsBelow, films, has, isColour, isLoose, isWaterborne, withRole } from "../facts";
-import type { StackFacts, StepFact } from "../facts";
-import type { Change } from "../change";
-import { zoneWord } from "../judge";
-import type { Rule } from "../rule";
+import { addAfter, addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
+import { coversField, filmsBelow, films, has, isColour, isLoose, isWaterborne, withRole } from "../facts/facts";
+import type { StackFacts, StepFact } from "../facts/facts";
+import type { Change } from "../model/change";
+import { zoneWord } from "./judge";
+import type { Rule } from "./rule";
 import { wholeWait, asChange, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
 
 /** Cement cures in about four weeks [common practice]. */

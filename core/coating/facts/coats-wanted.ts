@@ -1,0 +1,53 @@
+import { practice } from "../../catalogue/provenance";
+import { coatsToHide } from "../../film/hiding";
+import type { Spectrum } from "../../film/spectrum";
+import { coversField, hidingFilm, isColour, spectrumBeneath } from "./facts";
+import type { StackFacts, StepFact } from "./facts";
+
+/** Share of the area below which a technique draws lines rather than fills: letters and outlines. */
+const LINES_COVER = 0.15;
+/** Nobody goes over a motif more often than this, nor over a drawn line. */
+const MOST_MOTIF_COATS = practice(4);
+const MOST_LINE_COATS = practice(2);
+
+/** What a colour wants over what is really beneath it. */
+export interface CoatsWanted {
+  /** Coats until it looks solid, 12 where it never does. */
+  readonly enough: number;
+  /** Coats she lays: never more than practice lets a line or a motif have. */
+  readonly laid: number;
+}
+
+/** A line from a nozzle or a pen is even; a brushed film has its thin spots. */
+function isEven(fact: StepFact): boolean {
+  return fact.product!.methods[0] === "pen" || fact.product!.methods[0] === "tool";
+}
+
+function isFineLine(fact: StepFact): boolean {
+  return fact.technique !== null && (fact.step.coverage ?? fact.technique.coverage.value) < LINES_COVER;
+}
+
+/**
+ * Coats a colour wants where it stands in a stack; the planner lays them and the rules judge by them.
+ *
+ * @returns null where hiding does not decide: clears, stains and effects, dots (thick enough as they are), what is blended wet,
+ *   and accents in kiln colour, which are judged fired
+ */
+export function coatsWanted(stack: StackFacts, fact: StepFact): CoatsWanted | null {
+  return asksForCoats(fact) ? coatsOver(fact, spectrumBeneath(stack, fact)) : null;
+}
+
+/** Whether hiding decides how many coats a step wants. */
+export function asksForCoats(fact: StepFact): boolean {
+  if (!hidingFilm(fact) || fact.step.colour === undefined || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return false;
+  return coversField(fact) || !fact.product!.traits.includes("needs-firing");
+}
+
+/** Coats a colour that asks for them wants over what is seen beneath it. */
+export function coatsOver(fact: StepFact, beneath: Spectrum): CoatsWanted {
+  const film = hidingFilm(fact)!;
+  const field = coversField(fact);
+  const enough = coatsToHide(film.colour, film.contrastRatio, beneath, isEven(fact) ? "mean" : "thin-spot");
+  const most = field ? enough : isEven(fact) || isFineLine(fact) ? MOST_LINE_COATS.value : MOST_MOTIF_COATS.value;
+  return { enough, laid: Math.min(enough, most) };
+}

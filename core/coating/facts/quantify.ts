@@ -1,0 +1,111 @@
+import type { DryingStage } from "../../catalogue/vocabulary";
+import { dryMicrons } from "../../film/build";
+import { fieldAmount, marksAmount } from "../../film/amount";
+import { stagesIn } from "../../drying/stages";
+import { MIN_PER_DAY } from "../../units/duration";
+import { MM2_PER_DM2 } from "../../units/volume";
+import { coversField, films, filmsBelow, isFilm } from "./facts";
+import type { StackFacts, StepFact } from "./facts";
+import type { Step } from "../model/plan";
+
+/** Seconds a mark takes to set [from memory]. */
+const SECONDS_PER_MARK = 6;
+/** Rigid forms of a mark that are laid over the field, coats taken as one sitting each. */
+const SITTINGS_PER_COAT = 1;
+
+/** Minutes at the bench for a step in a zone of this size, all pieces and coats. Shared acts are counted by whoever sums. */
+export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zone">): number {
+  const { count } = stack.piece;
+  if (fact.step.done) return 0;
+  if (fact.aid) return fact.aid.handsOnMin * (fact.aid.heat ? 1 : count);
+  const product = fact.product;
+  if (!product) return 0;
+  const coats = fact.step.coats ?? 1;
+  if (fact.step.marks) return product.handsOn.fixedMin * coats + (fact.step.marks.count * SECONDS_PER_MARK * coats * count) / 60;
+  const area = stack.zone.areaMm2 * (fact.step.coverage ?? 1);
+  return (product.handsOn.fixedMin + ((product.handsOn.perDm2Min * area) / MM2_PER_DM2) * count) * coats;
+}
+
+export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
+  const wetMicrons = fact.product?.film.wetMicrons ?? null;
+  if (wetMicrons === null) return { jarMl: null, volumeMl: null };
+  if (fact.step.done) return { jarMl: 0, volumeMl: 0 };
+  const { coats = 1, coverage = 1, marks, thinning, group } = fact.step;
+  // The place around a motif is sealed together with it, and measured whole.
+  if (group !== undefined && stack.zone.motifGround !== undefined) return { jarMl: 0, volumeMl: 0 };
+  const percent = thinning?.percent ?? 0;
+  if (marks) return marksAmount(marks, stack.piece.count, coats, percent);
+  const drinks = !filmsBelow(stack, fact).some(coversField);
+  return fieldAmount({
+    areaMm2: stack.zone.areaMm2,
+    coverage,
+    wetMicrons,
+    coats,
+    thinnerPercent: percent,
+    uptakeMlPerM2: drinks ? stack.material.uptakeMlPerM2.value : 0,
+    pieces: stack.piece.count,
+    sittings: coats * SITTINGS_PER_COAT,
+  });
+}
+
+/** What the oven has set needs no cure. */
+function curesInAir(fact: StepFact, stack: StackFacts): boolean {
+  return !fact.step.done && !(fact.product?.bakeable && stack.steps.some((one) => one.aid?.heat));
+}
+
+/** Days until the slowest film of a stack has cured. */
+export function cureDaysOf(stack: StackFacts): number {
+  return Math.max(0, ...films(stack).map((fact) => (curesInAir(fact, stack) ? (stages(fact, stack).typical?.cureDays ?? 0) : 0)));
+}
+
+function stages(fact: StepFact, stack: StackFacts): Pick<Step, "typical" | "cautious"> {
+  if (!fact.product || fact.product.drying.by === "none") return { typical: null, cautious: null };
+  const range = stagesIn(fact.product, stack.room, fact.step.marks ? fact.wetMicrons : null);
+  return { typical: range?.typical ?? null, cautious: range?.cautious ?? null };
+}
+
+/** Cure of the slowest film below, as the wait of a cure step. */
+function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
+  if (fact.step.role !== "cure") return fact.step.waitBefore ?? null;
+  const cures = filmsBelow(stack, fact)
+    .filter((below) => curesInAir(below, stack))
+    .map((below) => stages(below, stack));
+  const most = (pick: (one: Pick<Step, "typical" | "cautious">) => number) => Math.ceil(Math.max(0, ...cures.map(pick)) * MIN_PER_DAY);
+  const min = most((one) => one.typical?.cureDays ?? 0);
+  const until: DryingStage = "cured";
+  return min > 0
+    ? {
+        min,
+        cautiousMin: Math.max(
+          min,
+          most((one) => one.cautious?.cureDays ?? 0),
+        ),
+        until,
+      }
+    : null;
+}
+
+/**
+ * Works out every number of a stack's steps: film, amounts, stages, hands-on time. Amounts and time cover the whole count.
+ * The stack's waits are taken as they stand.
+ */
+export function dress(stack: StackFacts): readonly Step[] {
+  return stack.steps.map((fact) => {
+    const { step, product } = fact;
+    const wet = isFilm(fact) ? fact.wetMicrons : null;
+    const solids = product?.film.volumeSolidsPercent ?? null;
+    return {
+      ...step,
+      ...(product?.own ? { ownProduct: product.own.id } : {}),
+      method: step.method ?? product?.methods[0] ?? "hand",
+      coats: step.coats ?? 1,
+      thinning: step.thinning ?? null,
+      wetMicrons: wet,
+      dryMicrons: wet === null || solids === null ? null : dryMicrons(wet, solids, step.thinning?.percent ?? 0),
+      ...amounts(fact, stack),
+      waitBefore: cureWait(fact, stack),
+      handsOnMin: handsOnMin(fact, stack),
+      ...stages(fact, stack),
+    };
+  });
+}

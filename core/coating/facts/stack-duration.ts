@@ -1,0 +1,100 @@
+import { isFilm } from "./facts";
+import type { StackFacts, StepFact } from "./facts";
+import type { Wait } from "../model/plan";
+import { betweenCoatsMin, conditionDryMin, demand, waitOf } from "./waits";
+import type { Column, Demand } from "./waits";
+
+/** What one act asks of one thing beneath it, in both columns. */
+interface PairNeed {
+  readonly typical: Demand;
+  readonly cautious: Demand;
+}
+
+/**
+ * Waits of stacks put together out of the same steps: what one asks of another is looked up once, so that the search may ask at every turn.
+ * More steps and more coats never make a run shorter, so steps still to be chosen only add.
+ */
+export class ChainClock {
+  private readonly needs: (PairNeed | undefined)[];
+  /** Typical minutes out of `needs`; −1 where not looked up yet. */
+  private readonly typical: Float64Array;
+  private readonly recoats: readonly { readonly typical: number; readonly cautious: number }[];
+  private readonly bodyMin: number;
+  private readonly films: readonly boolean[];
+  private readonly cures: readonly boolean[];
+
+  /** @param facts every step that may be chosen, in working order; `index` is its place here */
+  constructor(
+    private readonly stack: StackFacts,
+    private readonly facts: readonly StepFact[],
+  ) {
+    this.needs = new Array<PairNeed | undefined>(facts.length ** 2).fill(undefined);
+    this.typical = new Float64Array(facts.length ** 2).fill(-1);
+    this.recoats = facts.map((fact) => ({ typical: betweenCoatsMin(fact, stack, "typical"), cautious: betweenCoatsMin(fact, stack, "cautious") }));
+    this.bodyMin = conditionDryMin(stack);
+    this.films = facts.map(isFilm);
+    this.cures = facts.map((fact) => fact.step.role === "cure");
+  }
+
+  private need(upper: number, lower: number): PairNeed {
+    const at = upper * this.facts.length + lower;
+    return (this.needs[at] ??= {
+      typical: demand(this.facts[upper]!, this.facts[lower]!, this.stack, "typical"),
+      cautious: demand(this.facts[upper]!, this.facts[lower]!, this.stack, "cautious"),
+    });
+  }
+
+  private typicalMin(upper: number, lower: number): number {
+    const at = upper * this.facts.length + lower;
+    const known = this.typical[at]!;
+    return known >= 0 ? known : (this.typical[at] = this.need(upper, lower).typical.min);
+  }
+
+  /**
+   * Typical minutes from the first of these steps to the last; curing is no part of the work.
+   *
+   * @param chosen places of the chosen steps, ascending
+   * @param coats coats of each of them
+   */
+  minutes(chosen: readonly number[], coats: readonly number[]): number {
+    const ends: number[] = [];
+    let begun = false;
+    for (let order = 0; order < chosen.length; order += 1) {
+      const upper = chosen[order]!;
+      let start = order > 0 ? ends[order - 1]! : 0;
+      if (!this.cures[upper]) {
+        for (let below = 0; below < order; below += 1) start = Math.max(start, ends[below]! + this.typicalMin(upper, chosen[below]!));
+        if (!begun && this.films[upper]) {
+          begun = true;
+          start = Math.max(start, this.bodyMin);
+        }
+      }
+      ends.push(start + (coats[order]! - 1) * this.recoats[upper]!.typical);
+    }
+    return ends.at(-1) ?? 0;
+  }
+
+  /** The waits before each of these steps, as `fillWaits` gives them. */
+  waits(chosen: readonly number[], coats: readonly number[]): readonly (Wait | null)[] {
+    const passed = { typical: [] as number[], cautious: [] as number[] };
+    const films = chosen.map((place) => this.films[place]!);
+    const first = films.indexOf(true);
+    const longest = (order: number, column: Column): Demand => {
+      let best: Demand = { min: 0, until: "dry-to-recoat" };
+      let gone = 0;
+      for (let below = order - 1; below >= 0; below -= 1) {
+        const asked = this.need(chosen[order]!, chosen[below]!)[column];
+        if (asked.min - gone > best.min) best = { min: asked.min - gone, until: asked.until };
+        gone += passed[column][below]! + (coats[below]! - 1) * this.recoats[chosen[below]!]![column];
+      }
+      const body = order === first ? this.bodyMin : 0;
+      return body - gone > best.min ? { min: body - gone, until: "dry-body" } : best;
+    };
+    return chosen.map((_place, order) => {
+      const wait = waitOf(longest(order, "typical"), longest(order, "cautious"));
+      passed.typical.push(wait?.min ?? 0);
+      passed.cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);
+      return wait;
+    });
+  }
+}

@@ -1,0 +1,212 @@
+import type { DryingStage, Role } from "../../catalogue/vocabulary";
+import { evaporationFactor } from "../../drying/air";
+import { earliestRecoatMin, stagesIn } from "../../drying/stages";
+import type { Stages } from "../../drying/stages";
+import { hours } from "../../units/duration";
+import type { StackFacts, StepFact } from "./facts";
+import { isColour, isFilm } from "./facts";
+import type { StepChoice, Wait } from "../model/plan";
+
+export type Column = "typical" | "cautious";
+type Need = "none" | "recoat" | "hard" | "touch" | "through" | "bake";
+
+/** What an act asks of the coloured and clear films already down. */
+const NEEDS: Partial<Record<Role, Need>> = {
+  fill: "recoat",
+  sand: "recoat",
+  "dust-off": "recoat",
+  size: "recoat",
+  prime: "recoat",
+  base: "recoat",
+  isolate: "recoat",
+  mark: "recoat",
+  mask: "recoat",
+  decorate: "recoat",
+  "top-dot": "through",
+  lock: "recoat",
+  unmask: "touch",
+  unmark: "through",
+  sign: "recoat",
+  seal: "through",
+  "heat-set": "bake",
+  fire: "through",
+  assemble: "hard",
+};
+
+const UNTIL: Record<Need, DryingStage> = {
+  none: "dry-to-touch",
+  recoat: "dry-to-recoat",
+  hard: "dry-hard",
+  touch: "set-to-touch",
+  through: "dry-through",
+  bake: "dry-through",
+};
+
+/** A wipe with alcohol is gone in minutes; water stays [common practice: let it flash off]. */
+const FLASH_OFF_MIN = 10;
+
+function stagesOf(fact: StepFact, stack: StackFacts, column: Column): Stages | null {
+  if (!fact.product || fact.product.drying.by === "none") return null;
+  const marked = fact.step.marks ? fact.wetMicrons : null;
+  return stagesIn(fact.product, stack.room, marked)?.[column] ?? null;
+}
+
+/** Binder types that must not be crossed before the lower film is dry through. */
+export function crossesOilAndWater(upper: StepFact, lower: StepFact): boolean {
+  if (!isFilm(upper) || !isFilm(lower)) return false;
+  const oily = (fact: StepFact) => fact.product!.drying.by === "oxidation";
+  return oily(upper) !== oily(lower) && upper.product!.carrier !== "none" && lower.product!.carrier !== "none";
+}
+
+function needOf(upper: StepFact, lower: StepFact): Need {
+  const { role, while: when } = upper.step;
+  if (when === "wet") return "none";
+  if (crossesOilAndWater(upper, lower)) return "through";
+  const need = NEEDS[role] ?? "none";
+  if (role === "mask" && upper.aid?.mask?.sticks) return "hard";
+  // Clear and ground films below take a recoat; only what carries colour has to be dry right through.
+  if ((need === "through" || need === "bake") && !isColour(lower)) return "recoat";
+  return need;
+}
+
+/** Minutes a film needs before the act above it, in one column. */
+function filmNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): number {
+  const stages = stagesOf(lower, stack, column);
+  if (!stages) return 0;
+  switch (needOf(upper, lower)) {
+    case "none":
+      return 0;
+    case "touch":
+      return stages.touchDry;
+    case "recoat":
+      return stages.recoatFrom;
+    case "hard":
+      return stages.dryHard;
+    case "through":
+      return stages.dryThrough;
+    case "bake":
+      return Math.max(stages.recoatFrom, lower.product?.bakeable?.afterMin ?? stages.dryThrough);
+  }
+}
+
+/** Minutes the body needs after a wash, a soak or a damp condition, before anything is laid on it. */
+export function bodyDryMin(stack: StackFacts, lower: StepFact, column: Column): number {
+  const { wets } = lower.aid ?? { wets: "no" };
+  if (wets === "no") return 0;
+  const factor = evaporationFactor(stack.room);
+  const scale = factor ? (column === "typical" ? factor.fast : factor.slow) : 1;
+  const soaked = stack.material.bodyDryMin.value[column];
+  return (wets === "damp" ? Math.min(soaked, hours(column === "typical" ? 0.5 : 1)) : soaked) * scale;
+}
+
+/** What a damp or undried body adds once, before the first film. */
+export function conditionDryMin(stack: StackFacts): number {
+  return Math.max(0, ...stack.conditions.map((condition) => condition.driesForMin));
+}
+
+function isCleaning(fact: StepFact): boolean {
+  return fact.step.role === "clean";
+}
+
+function aidNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): number {
+  if (lower.aid?.vapour && (isFilm(upper) || upper.aid?.heat)) return FLASH_OFF_MIN;
+  if (isCleaning(upper) && lower.aid?.wets === "soaks" && upper.aid?.vapour !== true) return 0;
+  return bodyDryMin(stack, lower, column);
+}
+
+/** Minutes between two coats of a step; 0 for what is no film. */
+export function betweenCoatsMin(fact: StepFact, stack: StackFacts, column: Column): number {
+  return fact.step.done ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0);
+}
+
+/** Minutes one step itself spans: the waits between its own coats. */
+export function withinMin(fact: StepFact, stack: StackFacts, column: Column): number {
+  return Math.max(0, (fact.step.coats ?? 1) - 1) * betweenCoatsMin(fact, stack, column);
+}
+
+/**
+ * Minutes known to pass between the end of one step and the start of a later one.
+ *
+ * @returns undefined when any wait on the way is unknown
+ */
+export function waitedBetween(stack: StackFacts, lower: StepFact, upper: StepFact): number | undefined {
+  let sum = 0;
+  for (const fact of stack.steps.slice(lower.index + 1, upper.index + 1)) {
+    const wait = fact.step.waitBefore;
+    if (wait === undefined) return undefined;
+    sum += wait?.min ?? 0;
+    if (fact !== upper) sum += withinMin(fact, stack, "typical");
+  }
+  return sum;
+}
+
+/** What is asked of what lies beneath: minutes, and the stage it has to reach. */
+export interface Demand {
+  readonly min: number;
+  readonly until: DryingStage;
+}
+
+export function demand(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): Demand {
+  if (lower.step.done || upper.step.done) return { min: 0, until: "dry-to-recoat" };
+  if (lower.aid) return { min: aidNeedMin(upper, lower, stack, column), until: "dry-body" };
+  return { min: filmNeedMin(upper, lower, stack, column), until: UNTIL[needOf(upper, lower)] };
+}
+
+export function waitOf(usual: Demand, careful: Demand): Wait | null {
+  const min = rounded(usual.min);
+  if (min <= 0 && careful.min <= 0) return null;
+  return { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until };
+}
+
+function waitFor(stack: StackFacts, upper: StepFact, filled: readonly StepFact[], column: Column, elapsed: readonly number[]): Demand {
+  let best: Demand = { min: 0, until: "dry-to-recoat" };
+  let passed = 0;
+  for (let index = upper.index - 1; index >= 0; index -= 1) {
+    const lower = filled[index]!;
+    const asked = demand(upper, lower, stack, column);
+    if (asked.min - passed > best.min) best = { min: asked.min - passed, until: asked.until };
+    passed += (elapsed[index] ?? 0) + withinMin(lower, stack, column);
+  }
+  const first = isFilm(upper) && !filled.some(isFilm);
+  const body = first ? conditionDryMin(stack) : 0;
+  return body - passed > best.min ? { min: body - passed, until: "dry-body" } : best;
+}
+
+function rounded(min: number): number {
+  return min <= 0 ? 0 : Math.max(1, Math.ceil(min));
+}
+
+/**
+ * Works out every wait of a stack that she has not set herself, as typical and cautious minutes in this room.
+ * A film far down that is still drying counts: the thickest mark decides before a sealer.
+ *
+ * @returns the steps with `waitBefore` filled; null where nothing has to be waited for
+ */
+export function fillWaits(stack: StackFacts): readonly StepChoice[] {
+  const filled: StepFact[] = [];
+  const typical: number[] = [];
+  const cautious: number[] = [];
+  for (const fact of stack.steps) {
+    const set = fact.step.waitBefore;
+    let wait: Wait | null;
+    if (set && set.set === "hers") wait = set;
+    else {
+      const usual = waitFor(stack, fact, filled, "typical", typical);
+      const careful = waitFor(stack, fact, filled, "cautious", cautious);
+      wait = waitOf(usual, careful);
+    }
+    typical.push(wait?.min ?? 0);
+    cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);
+    filled.push({ ...fact, step: { ...fact.step, waitBefore: wait } });
+  }
+  return filled.map((fact) => fact.step);
+}
+
+/** The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by. */
+export function leastWaitMin(upper: StepFact, lower: StepFact, stack: StackFacts): number | null {
+  if (lower.step.done || !lower.product || lower.product.drying.by === "none") return 0;
+  const need = needOf(upper, lower);
+  if (need === "recoat") return earliestRecoatMin(lower.product, stack.room, lower.step.marks ? lower.wetMicrons : null);
+  if (!stagesOf(lower, stack, "typical")) return null;
+  return filmNeedMin(upper, lower, stack, "typical");
+}

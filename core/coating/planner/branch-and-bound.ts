@@ -1,0 +1,293 @@
+import type { ProductId } from "../../catalogue/ids";
+import type { StackFacts } from "../facts/facts";
+import { Ledger, NO_SPAN } from "./cost";
+import type { Branch } from "./trie-node";
+import { Settled } from "./suffix-bounds";
+import type { Cost, Span } from "./cost";
+import type { Way } from "./domains";
+import { putZone } from "./zone-search";
+import type { Judged, ZoneSearch } from "./zone-search";
+
+/** A plan of all zones: one judged stack for each search. */
+export interface Joined {
+  readonly stacks: readonly StackFacts[];
+  readonly judged: readonly Judged[];
+  readonly total: number;
+}
+
+export interface Sought {
+  readonly weights: Record<keyof Cost, number>;
+  /** Slot name → option key in the first zone: a school that is to be followed. */
+  readonly forced?: ReadonlyMap<string, string>;
+  /** Likely faults a plan may have; more rule it out. */
+  readonly mostFaults: number;
+  /** Stacks that may be judged anew before the walk gives up. */
+  readonly most: number;
+  /** Products that cost nothing here, and with them acts and harsh things: another zone may have them already. */
+  readonly free?: ReadonlySet<ProductId>;
+  /** Weighted cost that nobody would notice: a long walk may end with a plan that is dearer by no more than this. */
+  readonly unnoticed: number;
+  /** The first plan will do. */
+  readonly any?: boolean;
+  /** Judges all zones together; a stack that is sound by itself may harm its neighbour. */
+  readonly soundTogether: (stacks: readonly StackFacts[]) => boolean;
+}
+
+/** A walk is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
+const EXACT_TURNS = 250;
+const CONTENT_TURNS = 500;
+/** Turns taken before the walk gives up, however little is judged anew. */
+const MOST_TURNS = 800;
+const EPSILON = 1e-7;
+
+/** What a zone adds to a plan at the least, whatever is chosen elsewhere. */
+export interface ZoneLeast {
+  readonly total: number;
+  readonly span: Span;
+}
+
+/**
+ * Finds the plan of all zones that costs least by a measure: branch and bound over every decision of every zone. A branch is
+ * left as soon as what is chosen, the least the rest can cost and the faults already known of it reach the best plan found.
+ *
+ * @returns the plan, or null when every combination is ruled out; `proved` says that no plan is better by more than nobody would notice;
+ *   false when the walk gave up before it had seen to all
+ */
+export function leastCost(searches: readonly ZoneSearch[], sought: Sought, given: Given = {}): { readonly found: Joined | null; readonly proved: boolean } {
+  return new Walk(searches, sought, given).run();
+}
+
+/** What is known before the walk. */
+export interface Given {
+  /** What each zone adds at the least. */
+  readonly leasts?: readonly (ZoneLeast | null)[];
+  /** A plan already found; only a better one is looked for. */
+  readonly best?: Joined | null;
+  /** Stacks of the first zones that stay as they are. */
+  readonly fixed?: readonly Judged[];
+}
+
+class Walk {
+  private readonly ledger: Ledger;
+  private readonly open: readonly (readonly (readonly Way[])[])[];
+  /** For each zone the order its decisions are taken in: the order of the work, so that what lies beneath is known. */
+  private readonly orders: readonly (readonly number[])[];
+  /** The least the decisions from here on add, for each zone. */
+  private readonly rests: readonly (readonly number[])[];
+  private readonly zonesRest: readonly number[];
+  private readonly soleBuys: ReadonlySet<ProductId>;
+  private readonly chosen: (Way | undefined)[][];
+  /** What the coats that colours want add in each zone, weighted. */
+  private readonly more: number[];
+  private readonly judged: (Judged | null)[];
+  private readonly leasts: readonly (ZoneLeast | null)[];
+  private readonly shared = new Map<string, string>();
+  private readonly judgedBefore: number;
+  private readonly settled: readonly Settled[];
+  private best: Joined | null = null;
+  private turns = 0;
+  private slack = EPSILON;
+  /** Likely faults of the zones that are settled. */
+  private faults = 0;
+  private gaveUp = false;
+  /** Plans whose zones did not get on with each other. */
+  private rejected = 0;
+
+  constructor(
+    private readonly searches: readonly ZoneSearch[],
+    private readonly sought: Sought,
+    private readonly given: Given,
+  ) {
+    this.leasts = given.leasts ?? [];
+    this.best = given.best ?? null;
+    this.judged = searches.map(() => null);
+    this.settled = searches.map(() => new Settled(sought.weights));
+    const { weights } = sought;
+    this.ledger = new Ledger(weights, searches.length);
+    this.open = searches.map((search, zone) =>
+      search.ways.map((ways, slot) => {
+        const key = zone === 0 ? sought.forced?.get(search.slots[slot]!.name) : undefined;
+        const left = [...(key === undefined ? ways : ways.filter((way) => way.key === key))].sort((x, y) => this.ledger.alone(x) - this.ledger.alone(y));
+        const { free } = sought;
+        if (!free) return left;
+        return left.map((way) => ({ ...way, part: { ...way.part, toBuy: way.part.toBuy.filter((id) => !free.has(id)), acts: [], harsh: [], unpriced: [] } }));
+      }),
+    );
+    this.orders = searches.map((search) => search.order);
+    this.soleBuys = this.findSoleBuys();
+    this.rests = this.orders.map((order, zone) => {
+      const rest = new Array<number>(order.length + 1).fill(0);
+      for (let depth = order.length - 1; depth >= 0; depth -= 1)
+        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((way) => this.leastOf(way)));
+      return rest;
+    });
+    const zonesRest = new Array<number>(searches.length + 1).fill(0);
+    for (let zone = searches.length - 1; zone >= 0; zone -= 1)
+      zonesRest[zone] = zonesRest[zone + 1]! + Math.max(this.rests[zone]![0]!, this.leasts[zone]?.total ?? -Infinity);
+    for (const [zone, least] of this.leasts.entries()) this.ledger.setSpan(zone, least?.span ?? NO_SPAN);
+    this.zonesRest = zonesRest;
+    this.chosen = searches.map((search) => new Array<Way | undefined>(search.slots.length).fill(undefined));
+    this.more = searches.map(() => 0);
+    this.judgedBefore = this.judgedNow();
+  }
+
+  /** Products only one decision of all can bring: whoever takes them pays for them. */
+  private findSoleBuys(): ReadonlySet<ProductId> {
+    const slots = this.open.flatMap((zone) => zone.map((ways) => new Set(ways.flatMap((way) => way.part.toBuy))));
+    const counts = new Map<ProductId, number>();
+    for (const slot of slots) for (const id of slot) counts.set(id, (counts.get(id) ?? 0) + 1);
+    return new Set([...counts].filter(([, count]) => count === 1).map(([id]) => id));
+  }
+
+  /** The least a way adds, whatever else is chosen. */
+  private leastOf(way: Way): number {
+    return this.ledger.plain(way.part) + this.sought.weights.products * way.part.toBuy.filter((id) => this.soleBuys.has(id)).length;
+  }
+
+  run(): { readonly found: Joined | null; readonly proved: boolean } {
+    if (this.open.every((slots) => slots.every((ways) => ways.length > 0))) this.after(this.given.fixed ?? []);
+    return { found: this.best, proved: !this.gaveUp };
+  }
+
+  private after(fixed: readonly Judged[]): void {
+    for (const [zone, judged] of fixed.entries()) {
+      putZone(this.ledger, zone, judged);
+      this.judged[zone] = judged;
+      this.faults += judged.extra.faults;
+      for (const [slot, { name, forAll }] of this.searches[zone]!.slots.entries()) if (forAll) this.shared.set(name, judged.ways[slot]!.key);
+    }
+    this.zone(fixed.length);
+  }
+
+  private judgedNow(): number {
+    return this.searches.reduce((sum, search) => sum + search.judgedCount, 0);
+  }
+
+  private enough(): boolean {
+    if (this.sought.any && this.best) return true;
+    if (this.gaveUp) return true;
+    this.turns += 1;
+    if (this.turns > EXACT_TURNS) this.slack = EPSILON + this.sought.unnoticed * Math.min(1, (this.turns - EXACT_TURNS) / (CONTENT_TURNS - EXACT_TURNS));
+    this.gaveUp = this.turns > MOST_TURNS || this.judgedNow() - this.judgedBefore > this.sought.most;
+    return this.gaveUp;
+  }
+
+  private hopeless(total: number): boolean {
+    return this.best !== null && total >= this.best.total - this.slack;
+  }
+
+  private ruledOut(search: ZoneSearch): boolean {
+    return search.conflicts.stopped || search.conflicts.faults + this.faults > this.sought.mostFaults;
+  }
+
+  private zone(zone: number): void {
+    if (zone === this.searches.length) return this.plan();
+    const { trunk } = this.searches[zone]!;
+    if (zone === 0) return this.slot(zone, 0, trunk);
+    // What the zones from here on add may be known from much the same zones before them.
+    const settled = this.settled[zone]!;
+    const [state, agreed, mostFaults] = [this.ledger.state(), [...this.shared.values()].join(), this.sought.mostFaults - this.faults];
+    const before = this.ledger.total();
+    if (this.hopeless(before + settled.least(state, agreed, mostFaults))) return;
+    const rejected = this.rejected;
+    this.slot(zone, 0, trunk);
+    // What did not get on with the zones before might with others.
+    if (this.best && !this.gaveUp && !this.sought.any && this.rejected === rejected)
+      settled.add(state, agreed, mostFaults, this.best.total - this.slack - before);
+  }
+
+  private choose(zone: number, slot: number, way: Way): void {
+    this.chosen[zone]![slot] = way;
+    this.ledger.put(way.part);
+    this.searches[zone]!.conflicts.choose(way.number);
+  }
+
+  private leave(zone: number, slot: number, way: Way): void {
+    const search = this.searches[zone]!;
+    this.chosen[zone]![slot] = undefined;
+    this.ledger.take(way.part);
+    search.conflicts.leave(way.number);
+  }
+
+  /** The least of what is chosen in a zone comes to. */
+  private reckon(zone: number, branch: Branch): void {
+    const soFar = this.searches[zone]!.soFarOn(branch, this.chosen[zone]!);
+    const least = this.leasts[zone]?.span ?? NO_SPAN;
+    this.more[zone] = this.ledger.onTop(soFar);
+    this.ledger.setSpan(zone, {
+      underside: soFar.span.underside,
+      chainMin: Math.max(soFar.span.chainMin, least.chainMin),
+      cureDays: Math.max(soFar.span.cureDays, least.cureDays),
+      wear: Math.max(soFar.span.wear, least.wear),
+    });
+  }
+
+  private slot(zone: number, depth: number, branch: Branch): void {
+    const order = this.orders[zone]!;
+    if (depth === order.length) return this.stack(zone);
+    const slot = order[depth]!;
+    const search = this.searches[zone]!;
+    const before = this.ledger.span(zone);
+    const more = this.more[zone]!;
+    const restore = () => {
+      this.ledger.setSpan(zone, before);
+      this.more[zone] = more;
+    };
+    const { forAll, name } = search.slots[slot]!;
+    const agreed = forAll ? this.shared.get(name) : undefined;
+    const rest = this.rests[zone]![depth + 1]! + this.zonesRest[zone + 1]! + this.more[zone]! + this.ledger.total();
+    for (const way of this.open[zone]![slot]!) {
+      if (agreed !== undefined && way.key !== agreed) continue;
+      if (this.enough()) break;
+      if (this.hopeless(rest + this.ledger.plain(way.part))) continue;
+      this.choose(zone, slot, way);
+      if (!this.ruledOut(search) && this.canWin(zone, depth + 1)) {
+        const further = branch.after(way.number);
+        this.reckon(zone, further);
+        if (this.canWin(zone, depth + 1)) {
+          if (forAll && agreed === undefined) this.shared.set(name, way.key);
+          this.slot(zone, depth + 1, further);
+          if (forAll && agreed === undefined) this.shared.delete(name);
+        }
+        restore();
+      }
+      this.leave(zone, slot, way);
+      // What was learnt below may rule out the choices made above: then nothing is left to find here.
+      if (this.ruledOut(search)) break;
+    }
+  }
+
+  private canWin(zone: number, depth: number): boolean {
+    return !this.hopeless(this.ledger.total() + this.more[zone]! + this.rests[zone]![depth]! + this.zonesRest[zone + 1]!);
+  }
+
+  private stack(zone: number): void {
+    const search = this.searches[zone]!;
+    const judged = search.judge(this.chosen[zone] as Way[]);
+    if (judged.stop !== null || this.faults + judged.extra.faults > this.sought.mostFaults) return;
+    this.faults += judged.extra.faults;
+    const before = this.ledger.span(zone);
+    const more = this.more[zone]!;
+    this.more[zone] = 0;
+    this.ledger.put(judged.extra);
+    this.ledger.setSpan(zone, judged.span);
+    if (!this.hopeless(this.ledger.total() + this.zonesRest[zone + 1]!)) {
+      this.judged[zone] = judged;
+      this.zone(zone + 1);
+      this.judged[zone] = null;
+    }
+    this.ledger.take(judged.extra);
+    this.ledger.setSpan(zone, before);
+    this.more[zone] = more;
+    this.faults -= judged.extra.faults;
+  }
+
+  private plan(): void {
+    const total = this.ledger.total();
+    if (this.hopeless(total)) return;
+    const judged = this.judged.flatMap((one) => one ?? []);
+    const stacks = judged.map((one) => one.stack);
+    if (this.sought.soundTogether(stacks)) this.best = { stacks, judged, total };
+    else this.rejected += 1;
+  }
+}

@@ -1,0 +1,165 @@
+import { knowsShelf } from "../../catalogue/own-product";
+import { productName } from "../../catalogue/catalogue";
+import type { Catalogue } from "../../catalogue/catalogue";
+import type { Candidate } from "../model/plan";
+import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-offs";
+import type { Trade, Win } from "../facts/trade-offs";
+import type { MeasureName } from "./cost";
+import type { Found, RouteSearch } from "./route-search";
+import { schoolsOf } from "./practice-variants";
+import { faultsIn } from "./zone-search";
+
+/** A painter can weigh a handful of plans, not a list. */
+const MOST_CANDIDATES = 5;
+/** Places kept for schools, where practitioners differ by more than a measure. */
+const FOR_SCHOOLS = 2;
+
+/** What makes two plans different at the bench: route, products in their roles, heat. Not coats or sheen. */
+function signature({ route, joined }: Found): string {
+  const steps = joined.stacks.flatMap(({ zone, steps: facts }) =>
+    facts.map(({ step }) => `${zone.zone}:${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
+  );
+  return [route, ...steps].join("|");
+}
+
+/** Where plans part: ground, isolation, guides or none, seal and heat. Fresh ground is worth showing. */
+function schoolKeys({ joined }: Found): readonly string[] {
+  const steps = joined.stacks.flatMap((stack) => stack.steps.map((fact) => fact.step));
+  const parting = steps.filter((step) => ["prime", "isolate", "seal", "heat-set", "size"].includes(step.role));
+  return [
+    ...parting.map((step) => `${step.role}:${step.product}:${step.heat?.temperatureC ?? ""}`),
+    steps.some((step) => step.role === "mark") ? "guided" : "by-eye",
+  ];
+}
+
+/** The ways a plan goes in the main zone. */
+function waysOf({ joined, slots }: Found): readonly string[] {
+  return joined.judged[0]!.ways.map((way, slot) => `${slots[slot]!.name}:${way.key}`);
+}
+
+/** The best of all routes by a measure. */
+function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Found | null {
+  const found = routes.flatMap((route) => route.best(measure) ?? []);
+  return found.sort((a, b) => a.joined.total - b.joined.total)[0] ?? null;
+}
+
+class Shown {
+  readonly candidates: Candidate[] = [];
+  private readonly seen = new Set<string>();
+  private readonly schools = new Set<string>();
+  private readonly ways = new Set<string>();
+  private readonly least: number;
+
+  constructor(first: Found) {
+    this.least = faultsIn(first.joined.judged);
+    this.show(first, first.make());
+  }
+
+  private show(found: Found, candidate: Candidate): void {
+    this.seen.add(signature(found));
+    for (const key of schoolKeys(found)) this.schools.add(key);
+    for (const key of waysOf(found)) this.ways.add(key);
+    this.candidates.push(candidate);
+  }
+
+  /** Takes a plan that is new, no worse in likely faults, and of which `worth` is true beside those shown. */
+  consider(found: Found | null, most: number, worth: (candidate: Candidate, found: Found) => boolean): void {
+    if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faultsIn(found.joined.judged) > this.least) return;
+    this.seen.add(signature(found));
+    const candidate = found.make();
+    if (worth(candidate, found)) this.show(found, candidate);
+  }
+
+  /** Does something none of those shown does where practitioners differ? */
+  isFresh(found: Found): boolean {
+    return schoolKeys(found).some((key) => !this.schools.has(key)) || found.route !== this.candidates[0]!.route;
+  }
+
+  /** Whether a plan shown goes this way in the main zone already. */
+  has(slot: string, option: string): boolean {
+    return this.ways.has(`${slot}:${option}`);
+  }
+
+  /** A painter would notice that it does better at something than every one shown, and none of them is as good in everything. */
+  gains(candidate: Candidate): boolean {
+    if (this.candidates.some((one) => dominates(one.scores, candidate.scores))) return false;
+    return this.candidates.every((one) => {
+      const said = tradesOf(scoreDifference(candidate.scores, one.scores));
+      return said.some((trade) => ["wears-longer", "sooner", "less-work", "less-to-buy", "fewer-coats", "gentler", "cheaper"].includes(trade));
+    });
+  }
+}
+
+const TITLES: Record<Win, string> = {
+  durability: "Hardest wearing",
+  readyDays: "Ready soonest",
+  products: "Fewest things to buy",
+  harshness: "No fumes, no oven",
+  handsOnMin: "Least time at the bench",
+  coats: "Fewest coats of colour",
+  cost: "Cheapest in paint",
+};
+
+/** Titles computed from what each plan wins among those shown; otherwise from what of its school the first one does not do. */
+function titled(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
+  const used = new Set<string>();
+  const shelf = knowsShelf(catalogue) && candidates.some((one) => one.scores.products > 0);
+  return candidates.map((candidate, index) => {
+    const wins = winsOf(candidate, candidates);
+    const owned = shelf && candidate.scores.products === 0 ? ["From what you own"] : [];
+    const options = [
+      ...(index === 0 ? ["Sound all round"] : []),
+      ...owned,
+      ...wins.filter((win) => win !== "harshness" || candidate.scores.harshness === 0).map((win) => TITLES[win]),
+    ];
+    const title = [...options, ...besideFirst(candidate, candidates[0]!, catalogue)].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
+    used.add(title);
+    return { ...candidate, title };
+  });
+}
+
+const ROUTE_TITLES: Record<Candidate["route"], string> = { air: "Without the oven", bake: "Set in the oven", kiln: "Fired in a kiln" };
+const GAIN_TITLES: Partial<Record<Trade, string>> = {
+  "wears-longer": "Wears longer",
+  sooner: "Ready sooner",
+  "less-to-buy": "Less to buy",
+  gentler: "Gentler to work with",
+  cheaper: "Cheaper in paint",
+  "less-work": "Less time at the bench",
+  "fewer-coats": "Fewer coats of colour",
+};
+
+/** What sets a plan apart from the first: its route, what of its school the first does not do, what it does better. */
+function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogue): readonly string[] {
+  const usual = new Set(first.school.split(" · "));
+  const own = candidate.school.split(" · ").filter((way) => !usual.has(way));
+  const others = candidate.totals.products.filter((id) => !first.totals.products.includes(id)).map((id) => `With ${productName(catalogue, id).toLowerCase()}`);
+  const gains = tradesOf(scoreDifference(candidate.scores, first.scores)).flatMap((trade) => GAIN_TITLES[trade] ?? []);
+  return [...(candidate.route === first.route ? [] : [ROUTE_TITLES[candidate.route]]), ...own.map((way) => `With ${way}`), ...gains, ...others];
+}
+
+/**
+ * The plans worth showing, at most five that differ in a product or in route: the best all round first, then what wins another
+ * measure by more than nobody would notice (none of these is worse than another in everything), then other routes and the schools, which differ
+ * by more than a measure says: what she is used to, what a mistake costs.
+ *
+ * @returns nothing when no route has a plan
+ */
+export function chosenFrom(routes: readonly RouteSearch[], catalogue: Catalogue): readonly Candidate[] {
+  const first = bestOf(routes, "balanced");
+  if (!first) return [];
+  const shown = new Shown(first);
+  const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
+  for (const measure of measures) shown.consider(bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
+  for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
+  const home = routes.find((route) => route.route === first.route)!;
+  const harshness = shown.candidates[0]!.scores.harshness;
+  for (const school of schoolsOf(home.searches[0]!, (slot, option) => shown.has(slot, option))) {
+    if (shown.candidates.length >= MOST_CANDIDATES) break;
+    if (shown.has(school.slot, school.option)) continue;
+    /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
+    const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.slot) || one.scores.harshness <= harshness;
+    shown.consider(home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
+  }
+  return titled(shown.candidates, catalogue);
+}

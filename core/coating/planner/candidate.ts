@@ -1,0 +1,56 @@
+import { candidateId } from "../../catalogue/ids";
+import type { CandidateId } from "../../catalogue/ids";
+import { dress } from "../facts/quantify";
+import { stackFacts } from "../facts/facts";
+import type { PieceFacts } from "../facts/facts";
+import { judge } from "../rules/judge";
+import { workingOrder } from "../facts/working-order";
+import type { Candidate, StepChoice, ZoneSteps } from "../model/plan";
+import type { Rule } from "../rules/rule";
+import { schoolOf } from "../facts/practice-name";
+import { scoresOf, totalsOf } from "../facts/totals";
+import { fillWaits } from "../facts/waits";
+
+/** FNV-1a, 32 bit, twice with two seeds: a short, stable name for a plan (Fowler, Noll & Vo). */
+function hash(text: string): string {
+  const one = (seed: number) => {
+    let value = seed;
+    for (let index = 0; index < text.length; index += 1) value = Math.imul(value ^ text.charCodeAt(index), 0x01000193) >>> 0;
+    return value.toString(16).padStart(8, "0");
+  };
+  return one(0x811c9dc5) + one(0x1b873593);
+}
+
+/** Names a plan by its route and its steps; numbers that follow from the piece do not change it. */
+export function candidateIdOf(route: string, zones: readonly ZoneSteps<StepChoice>[]): CandidateId {
+  const steps = zones.map((zone) => [zone.zone, zone.steps.map((step) => [step.role, step.product, step.coats, step.technique, step.heat?.temperatureC])]);
+  return candidateId(hash(JSON.stringify([route, steps])));
+}
+
+/**
+ * Makes a candidate of chosen steps: waits, numbers, order, totals, findings. Used alike for what the search found and for
+ * what is left after her edits.
+ */
+export function makeCandidate(
+  facts: PieceFacts,
+  choices: readonly ZoneSteps<StepChoice>[],
+  rules: readonly Rule[],
+  as: { title: string; route: Candidate["route"]; id?: CandidateId },
+): Candidate {
+  const waited = stackFacts(facts, choices).map((stack) => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: fillWaits(stack) }));
+  const stacks = stackFacts(facts, waited);
+  const zones = stacks.map((stack): ZoneSteps => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: dress(stack) }));
+  const totals = totalsOf(zones, facts);
+  return {
+    id: as.id ?? candidateIdOf(as.route, choices),
+    title: as.title,
+    school: schoolOf(stacks),
+    route: as.route,
+    zones,
+    bare: facts.zones.filter((zone) => zone.treatment === "leave-bare").map((zone) => zone.zone),
+    order: workingOrder(zones, facts),
+    findings: judge(stacks, rules),
+    totals,
+    scores: scoresOf(stacks, totals, facts),
+  };
+}

@@ -1,0 +1,150 @@
+import type { Catalogue } from "../../catalogue/catalogue";
+import { changePiece } from "../model/apply-changes";
+import type { Change } from "../model/change";
+import type { Piece } from "../../piece/piece";
+import type { Refusal } from "../model/plan";
+
+interface Relaxation {
+  readonly text: string;
+  readonly changes: readonly Change[];
+}
+
+const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
+
+/** Ways of giving way a little, the smallest first. */
+function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] {
+  const { constraints = {}, decoration = {}, conditions = [], room = {}, uses } = piece;
+  const media = decoration.media ?? [];
+  const layers = decoration.layers ?? [];
+  const name = (id: string) => catalogue.products.get(id as never)?.name.toLowerCase() ?? id;
+  const cold = (room.temperatureC ?? 20) < 15 || (room.temperatureC ?? 20) > 30;
+  const damp = (room.relativeHumidity ?? 0.5) > 0.75;
+  const roomChanges = [...(cold ? [set("room.temperatureC", 20)] : []), ...(damp ? [set("room.relativeHumidity", 0.55)] : [])];
+  const ways: Relaxation[] = [];
+  if (roomChanges.length > 0) ways.push({ text: "work in a warm, airy room", changes: roomChanges });
+  if (conditions.includes("flaking-old-paint"))
+    ways.push({
+      text: "once it is tested for lead and taken back to sound paint",
+      changes: [
+        set(
+          "conditions",
+          conditions.filter((one) => one !== "flaking-old-paint"),
+        ),
+      ],
+    });
+  if (media.length > 0) {
+    for (const out of media)
+      ways.push({
+        text: `leave out ${name(out)}`,
+        changes: [
+          set(
+            "decoration.media",
+            media.filter((one) => one !== out),
+          ),
+        ],
+      });
+    if (media.length > 1) ways.push({ text: "let the plan choose the paint", changes: [set("decoration.media", [])] });
+  }
+  if (layers.some((layer) => layer.medium !== undefined))
+    ways.push({
+      text: "let the plan choose the paint of each layer",
+      changes: [
+        set(
+          "decoration.layers",
+          layers.map(({ medium: _medium, ...rest }) => rest),
+        ),
+      ],
+    });
+  for (const [index, technique] of (decoration.techniques ?? []).entries()) {
+    ways.push({
+      text: `leave out ${catalogue.techniques.get(technique)?.name.toLowerCase() ?? technique}`,
+      changes: [
+        set(
+          "decoration.techniques",
+          (decoration.techniques ?? []).filter((_one, at) => at !== index),
+        ),
+      ],
+    });
+  }
+  for (const out of constraints.avoid ?? [])
+    ways.push({
+      text: `allow ${name(out)}`,
+      changes: [
+        set(
+          "constraints.avoid",
+          (constraints.avoid ?? []).filter((one) => one !== out),
+        ),
+      ],
+    });
+  if ((constraints.avoid ?? []).length > 1) ways.push({ text: "allow what you avoid", changes: [set("constraints.avoid", [])] });
+  const traits = catalogue.materials.get(piece.material)?.traits ?? [];
+  if (traits.includes("bisque") && !constraints.kiln) ways.push({ text: "have it fired in a kiln", changes: [set("constraints.kiln", true)] });
+  if (traits.includes("dissolves")) ways.push({ text: "cast it in cement instead", changes: [set("material", "concrete-cast")] });
+  if (constraints.shelfOnly) ways.push({ text: "buy what is not on your shelf", changes: [set("constraints.shelfOnly", false)] });
+  if ((piece.done ?? []).length > 0) ways.push({ text: "take it back to the bare piece and begin again", changes: [set("done", [])] });
+  if (constraints.oven === false) ways.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
+  if (constraints.childSafe) ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
+  if (layers.some((layer) => layer.zone !== undefined))
+    ways.push({
+      text: "put the decoration where it may be",
+      changes: [
+        set(
+          "decoration.layers",
+          layers.map(({ zone: _zone, ...rest }) => rest),
+        ),
+      ],
+    });
+  if ((decoration.bareZones ?? []).length > 0) ways.push({ text: "paint what you left bare", changes: [set("decoration.bareZones", [])] });
+  if (layers.length > 0) ways.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
+  for (const use of uses) {
+    const rest = uses.filter((one) => one !== use);
+    const said = catalogue.uses.get(use)?.name.toLowerCase() ?? use;
+    ways.push({ text: `give up one use: ${said}`, changes: [set("uses", rest.length > 0 ? rest : ["indoor-display"])] });
+  }
+  return ways;
+}
+
+/** Refused because of what it is for: nothing but another use, or another making of it, helps. */
+const OF_THE_USE: readonly string[] = ["food-on-paint", "soaks-what-it-holds", "gypsum-wet-use"];
+
+function helpfulFirst(ways: readonly Relaxation[], code: string): readonly Relaxation[] {
+  if (!OF_THE_USE.includes(code)) return ways;
+  const helps = ({ changes }: Relaxation) => changes.some((one) => one.op === "setPiece" && ["uses", "material", "constraints.kiln"].includes(one.path));
+  return [...ways.filter(helps), ...ways.filter((way) => !helps(way))];
+}
+
+/** Two changes together are tried among the smallest ways only. */
+const FIRST_WAYS = 9;
+
+const LAST_RESORT: Relaxation = {
+  text: "a plain piece for the shelf indoors",
+  changes: [
+    set("uses", ["indoor-display"]),
+    set("decoration", {}),
+    set("constraints", {}),
+    set("wishes", {}),
+    set("conditions", []),
+    set("room", {}),
+    set("done", []),
+  ],
+};
+
+/**
+ * The smallest giving way after which a piece can be planned: one change, else two together, else a plain piece.
+ *
+ * @param code what the piece was refused for
+ * @param plans says whether a changed piece can be planned
+ */
+export function nearestTo(piece: Piece, catalogue: Catalogue, code: string, plans: (piece: Piece) => boolean): Refusal["nearest"] {
+  const ways = helpfulFirst(relaxations(piece, catalogue), code);
+  const one = ways.find((way) => plans(changePiece(piece, way.changes)));
+  if (one) return { changes: one.changes, text: one.text };
+  for (const [index, first] of ways.slice(0, FIRST_WAYS).entries()) {
+    for (const second of ways.slice(index + 1, FIRST_WAYS)) {
+      const changes = [...first.changes, ...second.changes];
+      if (plans(changePiece(piece, changes))) return { changes, text: `${first.text}, and ${second.text}` };
+    }
+  }
+  const plain = changePiece(piece, LAST_RESORT.changes);
+  return plans(plain) ? { changes: LAST_RESORT.changes, text: LAST_RESORT.text } : null;
+}

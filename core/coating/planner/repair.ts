@@ -1,0 +1,45 @@
+import type { Catalogue } from "../../catalogue/catalogue";
+import type { StepId } from "../../catalogue/ids";
+import type { Piece } from "../../piece/piece";
+import type { Change } from "../model/change";
+import { changesBetween } from "../model/changes-between";
+import type { Candidate, Refusal } from "../model/plan";
+import { choiceOf } from "./plan-with-edits";
+import { canPlan, planPiece } from "./plan-piece";
+import type { KeptStep } from "./plan-piece";
+
+/** A plan made right around the steps she keeps, or what stands in the way. */
+export type Repair =
+  | { readonly done: true; readonly changes: readonly Change[]; readonly candidate: Candidate }
+  | {
+      readonly done: false;
+      readonly refusal: Refusal;
+      /** Kept steps without any one of which there would be a plan; empty when it takes more. */
+      readonly inTheWay: readonly StepId[];
+    };
+
+function keptOf(candidate: Candidate, pinned: ReadonlySet<StepId>): readonly KeptStep[] {
+  return candidate.zones.flatMap(({ zone, steps }) =>
+    steps.filter((step) => pinned.has(step.id) && !step.done).map((step): KeptStep => ({ ...choiceOf(step), zone })),
+  );
+}
+
+/**
+ * "Keep these steps of mine, make the rest right": searches anew on the plan's own route, with the kept steps as they are.
+ *
+ * @param candidate the plan as it stands, with her changes
+ * @param pinned steps that stay; what is on the piece already stays in any case
+ * @returns the changes that lead there, or a refusal that names the kept steps in the way
+ */
+export function repairPlan(piece: Piece, candidate: Candidate, pinned: readonly StepId[], catalogue: Catalogue): Repair {
+  const keep = keptOf(candidate, new Set(pinned));
+  const onRoute: Piece = { ...piece, wishes: { ...piece.wishes, route: candidate.route } };
+  const { candidates, refusal } = planPiece(onRoute, catalogue, { keep });
+  const [best] = candidates;
+  if (best) {
+    const choices = (one: Candidate) => one.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
+    return { done: true, changes: changesBetween(choices(candidate), choices(best)), candidate: best };
+  }
+  const inTheWay = keep.filter((step) => canPlan(onRoute, catalogue, { keep: keep.filter((other) => other !== step) })).map((step) => step.id);
+  return { done: false, refusal: refusal!, inTheWay };
+}

@@ -1,0 +1,148 @@
+import { productId } from "../../catalogue/ids";
+import { plainZone } from "../../catalogue/vocabulary";
+import type { Wear } from "../../catalogue/use";
+import { FIRING } from "../facts/firing";
+import { allowed, holds } from "./context";
+import type { ZoneContext } from "./context";
+import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
+import type { Option, Slot } from "./draft";
+
+const NONE: Option = { key: "none", steps: [] };
+export const WEAR_TEXT: Record<Wear, string> = {
+  wipe: "dusting",
+  rub: "hands",
+  weather: "rain and sun",
+  "wet-soil": "wet soil",
+  washing: "washing up",
+  "wet-rings": "wet cups",
+};
+
+/** Sign and date the underside of what goes to someone, under its seal. */
+export function signing(context: ZoneContext): Slot | null {
+  const goes = context.uses.some((use) => use.finishedUnderside);
+  if (!goes || context.zone.template.exposure !== "underside" || context.zone.treatment !== "finish-underside") return null;
+  const sign = aidDraft(productId("signature"), {
+    role: "sign",
+    phase: PHASE.sign,
+    because: because("signed", "it goes to someone: they want to know whose it is"),
+    checks: ["Dry before the seal goes over it."],
+  });
+  return { name: "signing", options: [{ key: "signed", steps: [sign] }], school: false, unmet: "" };
+}
+
+/** The last film: each class that stands all this zone meets, or none. */
+export function sealing(context: ZoneContext): Slot | null {
+  const { wears, treatment, template } = context.zone;
+  if (context.route !== "kiln" && wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
+  const job = template.exposure === "contents" && context.route !== "kiln" ? "inside-seal" : "seal";
+  const said = wears.map((wear) => WEAR_TEXT[wear]).join(" and ") || "dust";
+  const fits = allowed(context).filter(
+    (product) =>
+      product.jobs.includes(job) &&
+      wears.every((wear) => product.resists[wear] !== undefined) &&
+      (context.field !== null || context.layers.length > 0 || holds(product, context)),
+  );
+  const place = plainZone(context.zone.zone);
+  const shared = context.zones.some((zone) => zone.motifGround !== undefined && plainZone(zone.zone) === place);
+  const options = fits.map((product): Option => ({
+    key: product.id,
+    steps: [
+      filmDraft(product, {
+        role: "seal",
+        phase: PHASE.seal,
+        // A place and the motifs in it are sealed in one go.
+        ...(shared ? { group: `seal-${place}-${product.id}` } : {}),
+        thinning: null,
+        ...sheenOf(product, context.piece.finish),
+        because: because("wear", `it has to stand ${said}`),
+        checks: [
+          product.traits.includes("needs-firing")
+            ? "An even, milky coat; nothing on the foot, or it fuses to the shelf."
+            : product.methods[0] === "spray"
+              ? "Two or three dry, misty passes from a distance first."
+              : product.traits.includes("two-part")
+                ? "Weigh both parts; tilt until it has levelled, cover from dust."
+                : "Thin coats in one direction; no puddles.",
+        ],
+      }),
+    ],
+  }));
+  const wish = context.piece.wishes.sealer;
+  const wished = options.filter((option) => option.key === wish);
+  if (wished.length > 0) return { name: "sealing", options: wished, school: false, unmet: "" };
+  // What only gets a coat to protect it is not left without one.
+  const open = treatment === "protect" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
+  return { name: "sealing", options: [...options, ...open], school: true, unmet: `nothing seals against ${said}` };
+}
+
+/** Baking, at the lower and at the higher temperature: the label decides. */
+export function heatSetting(context: ZoneContext): Slot | null {
+  if (context.route !== "bake" || context.zone.treatment === "protect") return null;
+  const ranges = allowed(context).flatMap((product) => (product.bakeable ? [product.bakeable] : []));
+  const limit = context.material.bakeMaxC.value ?? 0;
+  const temperatures = [...new Set(ranges.flatMap((range) => [range.lowerC, range.higherC]))].filter((celsius) => celsius <= limit).sort((a, b) => a - b);
+  const holdMin = Math.max(0, ...ranges.map((range) => range.holdMin));
+  const options = temperatures.map((temperatureC): Option => ({
+    key: `bake-${temperatureC}`,
+    steps: [
+      aidDraft(productId("oven-bake"), {
+        role: "heat-set",
+        phase: PHASE.heat,
+        group: "bake",
+        heat: { kind: "oven", temperatureC, holdMin, start: "cold", cool: "inside" },
+        because: because("heat-set", "heat is what makes it stand washing up"),
+        checks: [
+          "Your paint's label decides heat and time; labels run from about 150 to 180 °C and 30 to 90 min.",
+          "From a cold oven; count from when it is hot; cool inside with the door ajar.",
+        ],
+      }),
+    ],
+  }));
+  return {
+    name: "heat",
+    options,
+    school: true,
+    forAll: true,
+    unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}`,
+  };
+}
+
+/** Fired once, at the end, with the glaze over the colours. */
+export function firing(context: ZoneContext): Slot | null {
+  if (context.route !== "kiln") return null;
+  const fire = aidDraft(productId("kiln-fire"), {
+    role: "fire",
+    phase: PHASE.heat,
+    group: "fire",
+    heat: FIRING.value,
+    because: because("fired", "only the kiln turns kiln colours and glaze into glass"),
+    checks: ["Fire to your glaze's label, on a body it is made for: pyrometric cone 06, about 1 000 °C, is typical.", "No glaze on what stands on the shelf."],
+  });
+  return { name: "firing", options: [{ key: "fire", steps: [fire] }], school: false, unmet: "" };
+}
+
+/** Parts are glued on last, on a spot that was kept bare. */
+export function assembling(context: ZoneContext): Slot | null {
+  const joint = context.zones.find((zone) => zone.template.exposure === "joint");
+  if (!joint || context.route === "kiln") return null;
+  const glue = aidDraft(productId("glue"), {
+    role: "assemble",
+    phase: PHASE.assemble,
+    group: "assemble",
+    because: because("joint-bare", "glue holds on the bare surface; film under it is the weak layer"),
+    checks: ["The spot was kept bare and flat; scrape it clean if a film has crept on to it."],
+  });
+  return { name: "assembling", options: [{ key: "glue", steps: [glue] }], school: false, unmet: "" };
+}
+
+/** Leave to cure before it is washed, wrapped or planted. */
+export function curing(): Slot {
+  const cure = aidDraft(productId("waiting"), {
+    role: "cure",
+    phase: PHASE.cure,
+    group: "cure",
+    because: because("cured", "dry is not hard: full hardness and water resistance come later"),
+    checks: ["No smell left, and no print from a firm fingertip on the underside."],
+  });
+  return { name: "cure", options: [{ key: "cure", steps: [cure] }], school: false, unmet: "" };
+}

@@ -1,0 +1,29 @@
+import type { ZoneContext } from "./context";
+import type { Slot } from "./draft";
+import { base, decoration, guides, isolation } from "./variables-colour";
+import { assembling, curing, firing, heatSetting, sealing, signing } from "./variables-finish";
+import { cleaning, ground, keying, levelling, sizing, smoothing } from "./variables-surface";
+
+/** The decisions a zone asks for, in the order of the work. */
+export function slotsOf(context: ZoneContext): readonly Slot[] {
+  const layers = context.zone.treatment === "paint" ? context.layers.map((layer, index) => decoration(context, layer, index)) : [];
+  const listed = [
+    cleaning(context),
+    levelling(context),
+    keying(context),
+    smoothing(context),
+    sizing(context),
+    ground(context),
+    base(context),
+    isolation(context),
+    guides(context),
+    ...layers,
+    signing(context),
+    sealing(context),
+    assembling(context),
+    heatSetting(context),
+    firing(context),
+    curing(),
+  ];
+  return listed.filter((slot): slot is Slot => slot !== null);
+}
