@@ -1,4 +1,4 @@
-/** What `plan` takes besides a piece: her shelf, steps she keeps, what is on it already, free hours and a start. */
+/** What `plan` takes besides a piece: the user's shelf, steps the user keeps, what is on it already, free hours and a start. */
 import { describe, expect, test } from "@jest/globals";
 import type { PlanSet } from "./coating/model/plan";
 import { runVerb } from "./cli-verbs";
@@ -20,8 +20,8 @@ function plan(document: object): Answer {
 }
 const products = (set: Answer) => new Set(set.candidates.flatMap((one) => one.totals.products as readonly string[]));
 
-describe("her shelf", () => {
-  test("what she owns need not be bought, and its price tells what the paint costs", () => {
+describe("the user's shelf", () => {
+  test("what the user owns need not be bought, and its price tells what the paint costs", () => {
     const [first] = plan({ piece: { ...piece, constraints: { shelfOnly: true } }, shelf: SHELF }).candidates;
     expect(first!.scores.products).toBe(0);
     const { jarMlByProduct: used } = first!.totals;
@@ -44,8 +44,8 @@ describe("her shelf", () => {
   });
 });
 
-describe("what she wants kept", () => {
-  test("stays in every plan, with her coats", () => {
+describe("what the user wants kept", () => {
+  test("stays in every plan, with the user's coats", () => {
     const { candidates } = plan({ piece, keep: [{ zone: "top", role: "prime", product: "white-craft-acrylic", coats: 3 }] });
     expect(candidates.length).toBeGreaterThan(0);
     for (const one of candidates) {
@@ -54,7 +54,7 @@ describe("what she wants kept", () => {
     }
   });
 
-  test("a medium she named and forbade at once is left to the plan, which says so", () => {
+  test("a medium the user named and forbade at once is left to the plan, which says so", () => {
     const { candidates, refusal } = plan({ piece: { ...piece, uses: ["child-made"], decoration: { techniques: ["outline"], media: ["oil-paint-marker"] } } });
     expect(refusal).toBeNull();
     expect(candidates[0]!.findings).toContainEqual(expect.objectContaining({ code: "wish-not-kept", why: "it is nothing for a child" }));
@@ -77,7 +77,7 @@ describe("what she wants kept", () => {
 });
 
 describe("a start", () => {
-  test("dates every candidate, as usual and carefully, inside her hours", () => {
+  test("dates every candidate, as usual and carefully, inside the user's hours", () => {
     const set = plan({ piece, start: "2026-05-01" });
     expect(set.dates!.map((one) => one.candidateId)).toEqual(set.candidates.map((one) => one.id));
     const { usual, careful } = set.dates![0]!;

@@ -42,7 +42,7 @@ function useHistory(): { readonly history: HistoryState; readonly module: Histor
   return { history, module };
 }
 
-/** Her time zone, as the browser tells it. */
+/** The user's time zone, as the browser tells it. */
 export function timeZoneHere(): string {
   return Intl.DateTimeFormat().resolvedOptions().timeZone;
 }
@@ -53,7 +53,7 @@ interface Preferences {
   readonly hours: FreeHours;
 }
 
-/** Her settings, rooms and hours, read anew whenever anything is done here or in another tab. */
+/** The user's settings, rooms and hours, read anew whenever anything is done here or in another tab. */
 function usePreferences(history: HistoryState): Preferences {
   const [preferences, setPreferences] = useState<Preferences>({ settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC") });
   const [heard, setHeard] = useState(0);
@@ -83,7 +83,7 @@ function usePreferences(history: HistoryState): Preferences {
   return preferences;
 }
 
-/** Her settings; what she chooses shows at once, before the notebook has answered. */
+/** The user's settings; what the user chooses shows at once, before the notebook has answered. */
 function useSettings(kept: SettingsRecord): Pick<Workshop, "settings" | "saveSettings"> {
   const { submit } = useFetcher();
   const [ahead, setAhead] = useState<{ readonly rev: number; readonly change: SettingsChange }>({ rev: -1, change: {} });
@@ -99,7 +99,7 @@ function useSettings(kept: SettingsRecord): Pick<Workshop, "settings" | "saveSet
   return { settings, saveSettings };
 }
 
-/** Takes back and does again, one at a time, and never before what she has just done is written. */
+/** Takes back and does again, one at a time, and never before what the user has just done is written. */
 function useSteps(module: HistoryModule | null, announce: (text: string) => void, after: () => void): (direction: "undo" | "redo") => void {
   const writing = useFetchers().some((fetcher) => fetcher.state !== "idle");
   const [wanted, setWanted] = useState<readonly ("undo" | "redo")[]>([]);

@@ -3,7 +3,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { productId } from "#core/catalogue/ids";
 import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
 import { coatWords, sayClock, sayDay, stepTitle, waitText, zoneName, zoneNames } from "./words";
 
@@ -53,7 +53,7 @@ describe("a step in the painter's words", () => {
 });
 
 describe("waits and zones", () => {
-  test("a wait is a range in one unit, and says what for; hers says so", () => {
+  test("a wait is a range in one unit, and says what for; the user's says so", () => {
     expect(waitText({ min: 72, cautiousMin: 110, until: "dry-to-recoat" })).toBe("Wait 1–2 hours until it takes the next coat");
     expect(waitText({ min: 1711, cautiousMin: 5200, until: "dry-body" })).toBe("Wait 1–4 days until the piece itself is dry");
     expect(waitText({ min: 30, until: "dry-through", set: "hers" })).toBe("Wait 30 min (set by you) until it is dry right through");

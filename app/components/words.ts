@@ -1,6 +1,6 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
-import type { Step, Wait } from "#core/coating/model/plan";
+import type { Step, Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
@@ -65,7 +65,7 @@ const ROLE_WORDS: Partial<Record<Role, string>> = {
 const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 /**
- * A step in the painter's words: what she does.
+ * A step in the painter's words: what the user does.
  *
  * @param counted false leaves the number of coats out, where one coat of it is meant
  */
@@ -121,7 +121,7 @@ export function waitText(wait: Wait): string {
   return `Wait ${sayDurationRange(wait.min, wait.cautiousMin ?? wait.min)} ${until}`;
 }
 
-/** What one plan trades against another, as she would say it. */
+/** What one plan trades against another, as the user would say it. */
 export const TRADE_WORDS: Record<Trade, string> = {
   "wears-longer": "wears longer",
   "wears-less": "wears less long",

@@ -71,7 +71,7 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
   return { record: { ...record, planId: plan.id }, plan, progress };
 }
 
-/** Lays the Tern Point pieces beside whatever is there; hers stay as they are. */
+/** Lays the Tern Point pieces beside whatever is there; the user's stay as they are. */
 export async function openTernPoint(db: Notebook): Promise<void> {
   const now = Date.now();
   const all = await Promise.all(TERN_POINT.map((one) => made(one, now)));

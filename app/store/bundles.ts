@@ -46,8 +46,8 @@ async function putBeside(recorder: Recorder, bundle: Bundle, record: PieceRecord
 }
 
 /**
- * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. Her own hours and settings stay where
- * she has any.
+ * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. The user's own hours and settings stay where
+ * the user has any.
  *
  * @throws whatever the browser throws when it cannot write (a full disk); the notebook is then as it was
  */

@@ -15,7 +15,7 @@ export interface Entry {
   readonly after: Kept | null;
 }
 
-/** One thing she did, as what it changed: turned round, it is its own undoing. */
+/** One thing the user did, as what it changed: turned round, it is its own undoing. */
 export interface Act {
   readonly label: string;
   readonly entries: readonly Entry[];
@@ -109,7 +109,7 @@ async function written<T>(
 /**
  * Does one thing in one transaction, all of it or nothing, and tells whoever listens what it changed.
  *
- * @param label what she did, in a few words, for "undo …"
+ * @param label what the user did, in a few words, for "undo …"
  */
 export async function act<T>(db: Notebook, label: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
   const { result, entries } = await written(db, stores, work);

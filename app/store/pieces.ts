@@ -32,11 +32,11 @@ export function pieceById(db: Notebook, id: PieceId): Promise<PieceRecord | unde
 }
 
 /**
- * Saves her changes to a piece as she saw it. Fields another tab changed meanwhile stay; when both set the same field
- * differently, nothing is written and she is told.
+ * Saves the user's changes to a piece as the user saw it. Fields another tab changed meanwhile stay; when both set the same field
+ * differently, nothing is written and the user is told.
  *
- * @param seen the record her screen was made from
- * @param changes her `setPiece` changes to it
+ * @param seen the record their screen was made from
+ * @param changes their `setPiece` changes to it
  */
 export function savePiece(db: Notebook, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
   return act(db, `the change to ${seen.piece.name}`, ["pieces"], async (recorder): Promise<Saved> => {

@@ -22,12 +22,12 @@ export async function followedPlan(recorder: Recorder, piece: PieceId, candidate
   return plan;
 }
 
-/** The kept plan of a piece for a candidate, made when she first follows it. Her changes stay with each. */
+/** The kept plan of a piece for a candidate, made when the user first follows it. Their changes stay with each. */
 export function planFor(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
   return act(db, "the choice of plan", ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, candidateId, school));
 }
 
-/** Adds her changes to the plan she follows, which is kept from then on; what another tab added stays. */
+/** Adds the user's changes to the plan the user follows, which is kept from then on; what another tab added stays. */
 export function editPlan(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string, edits: readonly Change[]): Promise<PlanRecord> {
   return act(db, "the change to the plan", ["plans", "pieces"], async (recorder) => {
     const plan = await followedPlan(recorder, piece, candidateId, school);
@@ -46,7 +46,7 @@ export function pinStep(db: Notebook, piece: PieceId, candidateId: CandidateId, 
   });
 }
 
-/** Takes her changes to a plan back, all of them. */
+/** Takes the user's changes to a plan back, all of them. */
 export function clearEdits(db: Notebook, id: PlanId): Promise<void> {
   return act(db, "going back to the plan as it was", ["plans"], async (recorder) => {
     const current = await recorder.get("plans", id);

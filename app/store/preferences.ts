@@ -13,7 +13,7 @@ export async function settingsIn(db: Notebook): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;
 }
 
-/** What she may choose anew. */
+/** What the user may choose anew. */
 export type SettingsChange = Partial<Omit<SettingsRecord, "id" | "rev">>;
 
 export function saveSettings(db: Notebook, change: SettingsChange): Promise<SettingsRecord> {
@@ -25,7 +25,7 @@ export function saveSettings(db: Notebook, change: SettingsChange): Promise<Sett
   });
 }
 
-/** Her free hours; evenings and Saturdays until she has said. */
+/** The user's free hours; evenings and Saturdays until the user has said. */
 export async function hoursIn(db: Notebook, timeZone: string): Promise<FreeHours> {
   return (await db.get("hours", "hours"))?.hours ?? usualHours(timeZone);
 }

@@ -62,7 +62,7 @@ describe("two tabs on one piece", () => {
 });
 
 describe("plans", () => {
-  test("a step is kept with the plan she follows, once, and let go again; her changes stay beside it", async () => {
+  test("a step is kept with the plan the user follows, once, and let go again; their changes stay beside it", async () => {
     const piece = await addPiece(db, pebble());
     const [one, seal, base] = [candidateId("one"), "top.seal.1" as never, "top.base.1" as never];
     await editPlan(db, piece.id, one, "gesso below", [{ op: "remove", stepId: "top.isolate.1" as never }]);
@@ -76,7 +76,7 @@ describe("plans", () => {
     expect((await planById(db, kept.id))?.pinned).toEqual(["top.base.1"]);
   });
 
-  test("her changes stay with each plan, and following another loses none", async () => {
+  test("the user's changes stay with each plan, and following another loses none", async () => {
     const piece = await addPiece(db, pebble());
     const first = await planFor(db, piece.id, candidateId("one"), "gesso below");
     await editPlan(db, piece.id, candidateId("one"), "gesso below", [{ op: "remove", stepId: "top.seal.1" as never }]);

@@ -22,7 +22,7 @@ export const datesFor = latestWins((piece: Piece, keeping: Keeping, wanted: Want
 /** What a step is good for; null when overtaken, or when there is no such step. */
 export const explain = latestWins((piece: Piece, keeping: Keeping, stepId: StepId) => planner().explain(piece, keeping, stepId));
 
-/** Makes a plan right around the steps she keeps; null when overtaken, or when there is no plan. */
+/** Makes a plan right around the steps the user keeps; null when overtaken, or when there is no plan. */
 export const repair = latestWins(
   (piece: Piece, keeping: Keeping, pinned: readonly StepId[]): Promise<Repair | null> => planner().repair(piece, keeping, pinned) as Promise<Repair | null>,
 );

@@ -27,11 +27,11 @@ export interface ZoneTemplate {
   readonly zone: ZoneId;
   readonly surface: SurfaceName;
   readonly exposure: Exposure;
-  /** Decoration lands here when she names no place. */
+  /** Decoration lands here when the user names no place. */
   readonly decorated: boolean;
   /** The zone exists only with this part. */
   readonly part?: Part;
-  /** Left alone unless a use demands something of it or she decorates it. */
+  /** Left alone unless a use demands something of it or the user decorates it. */
   readonly optional: boolean;
   /** Held while it is painted, so it is coated in two halves. */
   readonly halves: boolean;

@@ -14,7 +14,7 @@ export interface LabelValues {
   readonly foodClaim?: boolean;
 }
 
-/** A product she owns, of a class. */
+/** A product the user owns, of a class. */
 export interface OwnProduct {
   readonly id: string;
   readonly classId: ProductId;
@@ -26,7 +26,7 @@ export interface OwnProduct {
   readonly openedMonths?: number;
   /** What is left in it, mL; unknown when absent. */
   readonly stockMl?: number;
-  /** What she paid, in her money, for how much; unknown when absent. */
+  /** What the user paid, in their money, for how much; unknown when absent. */
   readonly price?: { readonly paid: number; readonly ml: number };
 }
 
@@ -48,7 +48,7 @@ export function withLabel(product: ProductClass, own: OwnProduct): ProductClass 
 }
 
 /**
- * The catalogue with her own products in place of their classes. Where she owns several of one class the first listed stands.
+ * The catalogue with the user's own products in place of their classes. Where the user owns several of one class the first listed stands.
  *
  * @returns a catalogue of the same ids, so that plans and rules go on knowing them
  */
@@ -69,7 +69,7 @@ function stockOf(same: readonly OwnProduct[]): Pick<OwnProduct, "stockMl"> {
   return stock.every((ml) => ml !== undefined) ? { stockMl: stock.reduce((sum, ml) => sum + ml, 0) } : {};
 }
 
-/** Whether a shelf is known at all: some class of this catalogue is hers. */
+/** Whether a shelf is known at all: some class of this catalogue is the user's. */
 export function knowsShelf(catalogue: Catalogue): boolean {
   return [...catalogue.products.values()].some((product) => product.own !== undefined);
 }

@@ -131,13 +131,13 @@ export interface ProductClass {
   readonly usual: { readonly on: readonly Surface[]; readonly rank: 0 | 1 | 2 };
   /** Minutes a coat: fixed, and for each dm². */
   readonly handsOn: { readonly fixedMin: number; readonly perDm2Min: number };
-  /** Set where her own product stands in the class's place. */
+  /** Set where the user's own product stands in the class's place. */
   readonly own?: {
     readonly id: string;
     readonly openedMonths: number | null;
     /** What is left of it, mL; null while unknown. */
     readonly stockMl: number | null;
-    /** What a millilitre of it cost her, in her money; null while unknown. */
+    /** What a millilitre of it cost the user, in their money; null while unknown. */
     readonly pricePerMl: number | null;
   };
   /** Standing of the values above: `default`, and fields that differ. */

@@ -4,11 +4,11 @@ import type { Sourced } from "./provenance";
 export interface Technique {
   readonly id: TechniqueId;
   readonly name: string;
-  /** What she does, for a step's title: "set the dots". */
+  /** What the user does, for a step's title: "set the dots". */
   readonly act: string;
   readonly method: Method;
   readonly role: Extract<Role, "decorate">;
-  /** Marks are laid on guides unless she works by eye. */
+  /** Marks are laid on guides unless the user works by eye. */
   readonly guided: boolean;
   /** Needs tape, film or a stencil, and which. */
   readonly mask?: "tape" | "adhesive-film" | "stencil";

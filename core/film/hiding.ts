@@ -13,7 +13,7 @@ export const LOOKS_SOLID = published("Paravina et al. 2015: perceptible from abo
 const SOLID_BELOW = 2;
 /** Contrast ratio taken as full hiding by the convention of ISO 6504-1 and ASTM D2805; a ratio at or above it would need an endless film. */
 const FULL = 0.995;
-/** From here a painter sees the ground grin through; between the two she has to look for it [from memory: trade handbook §8]. */
+/** From here a painter sees the ground grin through; between the two the user has to look for it [from memory: trade handbook §8]. */
 export const GRINS_FROM = memory(4);
 /** More coats than this nobody lays: the colour does not hide. */
 export const MOST_COATS = 12;

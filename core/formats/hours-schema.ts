@@ -16,7 +16,7 @@ function isTimeZone(name: string): boolean {
   }
 }
 
-/** When her hands are free, as it stands in a file. */
+/** When the user's hands are free, as it stands in a file. */
 export const HOURS_SCHEMA = Joi.object({
   weekday: Joi.array().items(daySpans).length(7).required(),
   exceptions: Joi.array()

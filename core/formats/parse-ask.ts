@@ -3,7 +3,7 @@ import type { Catalogue } from "../catalogue/catalogue";
 import type { OwnProduct } from "../catalogue/own-product";
 import { stepId } from "../catalogue/ids";
 import { freeStepId } from "../coating/model/apply-changes";
-import type { StepChoice } from "../coating/model/plan";
+import type { StepChoice } from "../coating/model/step";
 import type { KeptStep } from "../coating/planner/plan-piece";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
@@ -18,9 +18,9 @@ import { ZONE } from "./zone-schema";
 /** Everything a plan can be asked with. */
 export interface PlanAsk {
   readonly piece: Piece;
-  /** Products she owns; absent when nothing is known of her shelf. */
+  /** Products the user owns; absent when nothing is known of their shelf. */
   readonly shelf?: readonly OwnProduct[];
-  /** Steps of hers that stay. */
+  /** Steps of the user's that stay. */
   readonly keep?: readonly KeptStep[];
   readonly freeHours?: FreeHours;
   /** Local date "YYYY-MM-DD", or an instant with its offset. */
@@ -103,7 +103,7 @@ function kept(stated: Stated["keep"]): readonly KeptStep[] {
 }
 
 /**
- * Reads what `plan` is asked: a bare piece, or a piece with her shelf, the steps she keeps, her free hours and when she means to begin.
+ * Reads what `plan` is asked: a bare piece, or a piece with the user's shelf, the steps the user keeps, their free hours and when the user means to begin.
  *
  * @returns the question, or the first fault with its dotted path
  */

@@ -3,7 +3,7 @@ import type { Catalogue } from "../catalogue/catalogue";
 import { DRYING_STAGES, METHODS, ROLES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { stepId } from "../catalogue/ids";
 import { freeStepId } from "../coating/model/apply-changes";
-import type { StepChoice, ZoneSteps } from "../coating/model/plan";
+import type { StepChoice, ZoneSteps } from "../coating/model/step";
 import type { Piece } from "../piece/piece";
 import { checkShape } from "./check-shape";
 import { ZONE } from "./zone-schema";

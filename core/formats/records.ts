@@ -7,18 +7,18 @@ import type { LengthUnit } from "../units/length";
 /** Changes when the same piece may get another plan; kept plans say which engine they were chosen with. */
 export const ENGINE_VERSION = 1;
 
-/** A piece she keeps. `rev` grows by one with every change. */
+/** A piece the user keeps. `rev` grows by one with every change. */
 export interface PieceRecord {
   readonly id: PieceId;
   readonly rev: number;
   readonly piece: Piece;
-  /** The plan she follows; null for the engine's first. */
+  /** The plan the user follows; null for the engine's first. */
   readonly planId: PlanId | null;
-  /** When she means to begin, and when it is needed: "YYYY-MM-DD". */
+  /** When the user means to begin, and when it is needed: "YYYY-MM-DD". */
   readonly dates?: { readonly start?: string; readonly due?: string };
 }
 
-/** A plan she follows: a choice and her changes, never numbers. */
+/** A plan the user follows: a choice and their changes, never numbers. */
 export interface PlanRecord {
   readonly id: PlanId;
   readonly pieceId: PieceId;
@@ -43,7 +43,7 @@ export interface ProgressRecord {
   readonly at: string;
 }
 
-/** A place she works in. */
+/** A place the user works in. */
 export interface RoomRecord {
   readonly id: RoomId;
   readonly rev: number;
@@ -51,21 +51,21 @@ export interface RoomRecord {
   readonly room: Room;
 }
 
-/** There is one: her free hours. */
+/** There is one: the user's free hours. */
 export interface HoursRecord {
   readonly id: "hours";
   readonly rev: number;
   readonly hours: FreeHours;
 }
 
-/** There is one: how she wants the app to be. */
+/** There is one: how the user wants the app to be. */
 export interface SettingsRecord {
   readonly id: "settings";
   readonly rev: number;
   readonly units: LengthUnit;
   readonly theme: "system" | "light" | "dim";
   readonly sounds: boolean;
-  /** How she signs; "" when she has not said. */
+  /** How the user signs; "" when the user has not said. */
   readonly signature: string;
 }
 

@@ -14,7 +14,7 @@ export interface StepState {
   /** Coats, or halves of coats, done so far, and in all. */
   readonly done: number;
   readonly of: number;
-  /** Instant, ms, at which the state changes by itself; null when only her hands change it. */
+  /** Instant, ms, at which the state changes by itself; null when only the user's hands change it. */
   readonly until: number | null;
   /** The careful painter's end of the same wait. */
   readonly untilCareful: number | null;

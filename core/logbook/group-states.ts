@@ -1,6 +1,6 @@
 import type { StepId } from "../catalogue/ids";
 import type { ZoneGroup } from "../coating/explain/alike-zones";
-import type { Step, ZoneSteps } from "../coating/model/plan";
+import type { Step, ZoneSteps } from "../coating/model/step";
 import type { CoatState, StepState } from "./coat-states";
 
 /** What of several zones is told for all of them: what can be done comes first. */

@@ -45,7 +45,7 @@ export function capVolume(diameterMm: number, heightMm: number): number {
   return (Math.PI * heightMm * (3 * a ** 2 + heightMm ** 2)) / 6;
 }
 
-/** Measures nobody tapes, taken as usual until she gives them. */
+/** Measures nobody tapes, taken as usual until the user gives them. */
 export const USUAL_DETAILS = {
   /** Thickness of a thrown or moulded pot's wall, as a share of its top diameter. */
   wallShare: memory(0.04),

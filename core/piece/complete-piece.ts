@@ -7,7 +7,7 @@ import type { Assumption, CompletePiece, Piece, Room } from "./piece";
 
 /** An ordinary lived-in room [from memory]. The standard atmosphere of ISO 3270 is 23 °C and 50 %. */
 export const USUAL_ROOM: Room = { temperatureC: 21, relativeHumidity: 0.55, airflow: "still" };
-/** Taken when she names no colour. */
+/** Taken when the user names no colour. */
 export const USUAL_BASE_COLOUR = "#2f4a5a";
 /** The second colour where there is more than one kind of decoration. */
 const USUAL_ACCENT = "#d9822b";
@@ -24,7 +24,7 @@ export interface Completed {
   readonly assumed: readonly Assumption[];
 }
 
-/** Colours and techniques she named through layers count as named. */
+/** Colours and techniques the user named through layers count as named. */
 function namedByLayers(piece: Piece) {
   const layers = piece.decoration?.layers ?? [];
   return {
@@ -34,7 +34,7 @@ function namedByLayers(piece: Piece) {
 }
 
 /**
- * Fills in every fact she left open, and says so. The only maker of a `CompletePiece`.
+ * Fills in every fact the user left open, and says so. The only maker of a `CompletePiece`.
  *
  * @param piece a piece whose ids are known to the catalogue (see `parsePiece`)
  * @returns the whole piece and the list of what was assumed

@@ -14,9 +14,9 @@ describe("what is worth asking", () => {
     expect(questions[0]).toMatch(/^condition:/);
     expect(questions).toContain("condition:efflorescence");
   });
-  test("once she has said how it is, even that nothing is wrong, nobody asks again", () =>
+  test("once the user has said how it is, even that nothing is wrong, nobody asks again", () =>
     expect(asked(pot({ conditions: [] })).filter((one) => one.startsWith("condition:"))).toEqual([]));
-  test("nobody asks for a use she has named, or whether what stands outdoors goes outdoors", () => {
+  test("nobody asks for a use the user has named, or whether what stands outdoors goes outdoors", () => {
     expect(asked(pebble({ conditions: [], uses: ["gift-or-sale"] }))).toEqual(["use:outdoor-exposed"]);
     expect(asked(pebble({ conditions: [], uses: ["outdoor-exposed"] }))).toEqual(["use:gift-or-sale"]);
     expect(asked(pebble({ conditions: [], uses: ["outdoor-sheltered"] }))).toEqual(["use:gift-or-sale"]);

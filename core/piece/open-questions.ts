@@ -1,7 +1,7 @@
 import type { Menu } from "../catalogue/menu";
 import type { Piece } from "./piece";
 
-/** Something she has not said that would change the plan: a condition of the piece, or what it is for. */
+/** Something the user has not said that would change the plan: a condition of the piece, or what it is for. */
 export interface OpenQuestion {
   readonly kind: "condition" | "use";
   readonly id: string;
@@ -12,7 +12,7 @@ const ASKED_USES = ["outdoor-exposed", "gift-or-sale"] as const;
 const MOST = 5;
 
 /**
- * What is worth asking of a piece: its material's own conditions while she has said nothing of its state, and uses that change
+ * What is worth asking of a piece: its material's own conditions while the user has said nothing of its state, and uses that change
  * the coats most.
  *
  * @returns at most five, conditions first

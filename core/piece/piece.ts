@@ -65,7 +65,7 @@ export interface DoneStep {
   readonly colour?: string;
 }
 
-/** A piece as she states it: six facts are required, everything else may be unknown. Lengths mm, °C, humidity 0–1. */
+/** A piece as the user states it: six facts are required, everything else may be unknown. Lengths mm, °C, humidity 0–1. */
 export interface Piece {
   readonly format: typeof PIECE_FORMAT;
   readonly version: typeof PIECE_VERSION;
@@ -85,7 +85,7 @@ export interface Piece {
   readonly done?: readonly DoneStep[];
 }
 
-/** A default taken where she said nothing; the answer lists every one. */
+/** A default taken where the user said nothing; the answer lists every one. */
 export interface Assumption {
   /** Dotted path into the piece. */
   readonly path: string;

@@ -111,10 +111,10 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
   return plain.flatMap((zone) => [zone, ...motifsIn(zone, piece)]);
 }
 
-/** Share of its place a motif takes when she does not say [from memory]. */
+/** Share of its place a motif takes when the user does not say [from memory]. */
 const MOTIF_SHARE = memory(0.25);
 
-/** Motif regions she names inside a place: each with its share of the area, and its own ground where she wants one. */
+/** Motif regions the user names inside a place: each with its share of the area, and its own ground where the user wants one. */
 function motifsIn(zone: Zone, piece: CompletePiece): readonly Zone[] {
   const names = [
     ...new Set(piece.decoration.layers.flatMap((layer) => (layer.zone && layer.zone !== zone.zone && plainZone(layer.zone) === zone.zone ? [layer.zone] : []))),
@@ -126,7 +126,7 @@ function motifsIn(zone: Zone, piece: CompletePiece): readonly Zone[] {
   });
 }
 
-/** The zone decoration lands on when she names no place: the largest one meant for it and free to be painted. */
+/** The zone decoration lands on when the user names no place: the largest one meant for it and free to be painted. */
 export function mainZone(zones: readonly Zone[]): Zone | null {
   const open = zones.filter((zone) => zone.treatment === "paint" && zone.motifGround === undefined);
   const meant = open.filter((zone) => zone.template.decorated);

@@ -82,7 +82,7 @@ function opening(
   return { at, closes: Infinity, shut };
 }
 
-/** Lays tasks into her sittings, one pair of hands. */
+/** Lays tasks into the user's sittings, one pair of hands. */
 class Desk {
   readonly ends: Map<string, number>;
   readonly items: DatedTask[] = [];
@@ -149,11 +149,11 @@ class Desk {
 }
 
 /**
- * Dates a plan's work: hands-on tasks in her free hours, one at a time, every wait kept. What hangs longest on a task goes
+ * Dates a plan's work: hands-on tasks in the user's free hours, one at a time, every wait kept. What hangs longest on a task goes
  * first, so long waits fall into nights and working days.
  *
  * @param start instant, ms, before which nothing is done
- * @returns null when she has no free hour, or none long enough within two years
+ * @returns null when the user has no free hour, or none long enough within two years
  */
 export function dateWork(work: Work, hours: FreeHours, start: number, { careful = false, done = new Map() }: DateOptions = {}): Dates | null {
   const desk = new Desk(work, longestSittingMin(hours), careful, done);

@@ -20,7 +20,7 @@ export interface Wanted {
 }
 
 export interface DatedPlan {
-  /** Null when she has no free hour. */
+  /** Null when the user has no free hour. */
   readonly usual: Dates | null;
   readonly careful: Dates | null;
   /** Latest sittings to begin in and still be handled, or fully hard, by the date; null where even now is too late. */

@@ -7,7 +7,7 @@ export interface DaySpan {
   readonly to: string;
 }
 
-/** When her hands are free. `weekday` holds seven lists, Monday first; an exception replaces its day's list. */
+/** When the user's hands are free. `weekday` holds seven lists, Monday first; an exception replaces its day's list. */
 export interface FreeHours {
   readonly weekday: readonly (readonly DaySpan[])[];
   readonly exceptions: readonly { readonly date: string; readonly spans: readonly DaySpan[] }[];
@@ -69,7 +69,7 @@ function spansOf(hours: FreeHours, date: string): readonly DaySpan[] {
 const HORIZON_DAYS = 800;
 
 /**
- * Her free stretches from an instant on, in order. The first one may be cut short by that instant.
+ * The user's free stretches from an instant on, in order. The first one may be cut short by that instant.
  *
  * @yields nothing when no hour is free within the horizon
  */

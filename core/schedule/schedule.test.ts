@@ -23,7 +23,7 @@ function work(...tasks: Task[]): Work {
 }
 const starts = (of: Work, options = {}) => dateWork(of, UTC, MONDAY, options)!.items.map((item) => item.from);
 
-describe("waits fall where her hands are not needed", () => {
+describe("waits fall where the user's hands are not needed", () => {
   const coats = work(task("first", 20), task("second", 20, edge("first", 90)));
   test("a short wait fits the evening; the careful one takes the next", () => {
     expect(starts(coats)).toEqual([at(23, "19:00"), at(23, "20:50")]);
@@ -52,7 +52,7 @@ describe("a recoat window", () => {
       at(23, "19:00"),
       at(25, "19:00"),
     ]));
-  test("that never opens again says that it had shut, so that she scuffs first", () => {
+  test("that never opens again says that it had shut, so that the user scuffs first", () => {
     const dates = dateWork(work(task("one", 20), task("two", 20, edge("one", 3 * HOUR, { closesMin: 4 * HOUR }))), UTC, MONDAY)!;
     expect(dates.items.map((item) => item.windowShut ?? false)).toEqual([false, true]);
   });
@@ -92,12 +92,12 @@ describe("days and clocks", () => {
     expect(new Date(instantOf("2027-01-15", "19:00", "Europe/London")).toISOString()).toBe("2027-01-15T19:00:00.000Z");
     expect(new Date(instantOf("2027-07-15", "19:00", "Europe/London")).toISOString()).toBe("2027-07-15T18:00:00.000Z");
   });
-  test("a day is the day where she is", () => {
+  test("a day is the day where the user is", () => {
     expect(dateOf(Date.parse("2026-12-31T23:30:00Z"), "Asia/Tokyo")).toBe("2027-01-01");
     expect(dayLater("2028-02-28", 1)).toBe("2028-02-29");
     expect(dayLater("2027-03-01", -1)).toBe("2027-02-28");
   });
-  test("her longest stretch counts a day given on its own too", () => {
+  test("the user's longest stretch counts a day given on its own too", () => {
     expect(longestSittingMin(usualHours("UTC"))).toBe(7 * HOUR);
     expect(longestSittingMin({ ...UTC, exceptions: [{ date: "2026-12-27", spans: [{ from: "08:00", to: "18:30" }] }] })).toBe(10.5 * HOUR);
     expect(longestSittingMin({ ...UTC, weekday: [[], [], [], [], [], [], []] })).toBe(0);

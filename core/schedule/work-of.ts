@@ -1,4 +1,5 @@
-import type { Candidate, OrderedCoat, Step, ZoneSteps } from "../coating/model/plan";
+import type { Candidate, OrderedCoat } from "../coating/model/plan";
+import type { Step, ZoneSteps } from "../coating/model/step";
 import type { Exposure } from "../catalogue/use";
 import type { ZoneId } from "../catalogue/vocabulary";
 import { taskId } from "./task";

@@ -35,7 +35,7 @@ function counted(min: number, scale: Scale): number {
 }
 
 /**
- * Says a time as a person would, rounded to what she can use.
+ * Says a time as a person would, rounded to what the user can use.
  *
  * @param min minutes, 0 or more
  * @returns words such as "25 min", "3 hours", "2 weeks"; "no time" for 0

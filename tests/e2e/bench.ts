@@ -98,7 +98,7 @@ export async function ownServer({ host = "127.0.0.1", env = {} }: { host?: strin
   return { url, stop };
 }
 
-/** The text of a file she saved. */
+/** The text of a file the user saved. */
 export async function contentOf(download: Download): Promise<string> {
   const chunks: Buffer[] = [];
   for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);

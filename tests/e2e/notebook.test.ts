@@ -46,7 +46,7 @@ describe("from three facts to a dated, printed plan", () => {
     expect(card.text).toMatch(/How to keep it[\s\S]*barely damp cloth[\s\S]*fully hard from \d+ \w+ 20\d\d/);
   });
 
-  test("free hours are hers: none at all is said, a day away is kept free", async () => {
+  test("free hours are the user's: none at all is said, a day away is kept free", async () => {
     const { page } = await newNotebook({ timezoneId: "Europe/London" });
     await plan(page, DOTTED_PEBBLE);
     const address = page.url();
@@ -155,7 +155,7 @@ describe("everywhere", () => {
     await axeClean(page);
   });
 
-  test("her own room can be chosen for a piece; a room without a name is not taken", async () => {
+  test("the user's own room can be chosen for a piece; a room without a name is not taken", async () => {
     const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
     const address = page.url();
@@ -226,7 +226,7 @@ describe("Tern Point", () => {
     allowComplaints(/ERR_CONNECTION_REFUSED|Failed to load resource/);
   });
 
-  test("it never lies over her own: it is put beside, and its removal leaves hers", async () => {
+  test("it never lies over the user's own: it is put beside, and its removal leaves the user's", async () => {
     const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
     await open(page, "/settings");

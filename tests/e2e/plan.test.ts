@@ -194,7 +194,7 @@ describe("two tabs", () => {
     await page.getByLabel("Length").fill("123");
     await other.getByLabel("Name of the piece").fill("Harbour stone");
     await other.getByLabel("Name of the piece").press("Enter");
-    // What the other tab did arrives while she is typing.
+    // What the other tab did arrives while the user is typing.
     await page.waitForFunction(() => (document.querySelector('[aria-label="Name of the piece"]') as HTMLInputElement).value === "Harbour stone");
     await page.getByLabel("Length").press("Enter");
     await other.waitForFunction(() => [...document.querySelectorAll("input")].some((input) => input.value === "123"));
@@ -224,7 +224,7 @@ describe("two tabs", () => {
   });
 });
 
-describe("what she keeps, and what is on it already", () => {
+describe("what the user keeps, and what is on it already", () => {
   test("a step is kept, the rest is spoilt and made right around it; a kept step in the way is named and let go", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });

@@ -57,7 +57,7 @@ describe.each(STORIES.map((story) => [`${story.code}: ${story.tells}`, story] as
 
 test("every rule has a story, so that taking a rule away fails a test", () => {
   const told = new Set(STORIES.map((story) => story.code));
-  // An old sealer is one of her own shelf; it has its test with the labels.
+  // An old sealer is one of the user's own shelf; it has its test with the labels.
   expect(RULES.filter((rule) => !told.has(rule.code)).map((rule) => rule.code)).toEqual(["old-sealer"]);
   expect(RULES.length).toBeGreaterThanOrEqual(30);
 });

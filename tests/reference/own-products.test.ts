@@ -1,4 +1,4 @@
-/** The label of her own product wins over the class, and a plan says whose numbers are whose. */
+/** The label of the user's own product wins over the class, and a plan says whose numbers are whose. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { productId } from "#core/catalogue/ids";
@@ -21,13 +21,13 @@ const piece = pebble({ decoration: { techniques: ["dots"] }, wishes: { primer: "
 const planOf = (shelf: readonly OwnProduct[]) => planPiece(piece, withOwnProducts(CATALOGUE, shelf)).candidates[0]!;
 const prime = (shelf: readonly OwnProduct[]) => stepsOf(planOf(shelf), "top").find((step) => step.role === "prime")!;
 
-describe("her own product", () => {
+describe("the user's own product", () => {
   test("its label's times and solids are what the plan works with", () => {
     expect(prime([gesso]).product).toBe("gesso");
     expect(prime([gesso]).dryMicrons! / prime([]).dryMicrons!).toBeCloseTo(52 / 45, 6);
     expect(prime([gesso]).typical!.recoatFrom / prime([]).typical!.recoatFrom).toBeCloseTo(3, 6);
   });
-  test("the step says that it is hers, and the value that it is the label's", () => {
+  test("the step says that it is the user's, and the value that it is the label's", () => {
     expect(prime([gesso]).ownProduct).toBe("shelf-1");
     expect(prime([])).not.toHaveProperty("ownProduct");
     const own = withOwnProducts(CATALOGUE, [gesso]).products.get(productId("gesso"))!;

@@ -1,4 +1,4 @@
-/** What she states of a piece and a plan has to answer to: layers, wishes, what is on it already, how many, what she avoids. */
+/** What the user states of a piece and a plan has to answer to: layers, wishes, what is on it already, how many, what the user avoids. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { planPiece } from "#core/coating/planner/plan-piece";
@@ -22,7 +22,7 @@ describe("layers", () => {
     expect(stepsOf(plan, "outside").some((step) => step.role === "decorate")).toBe(false);
   });
 
-  test("two in one zone keep her order", () => {
+  test("two in one zone keep the user's order", () => {
     const plan = firstPlan(
       pebble({
         decoration: {
@@ -40,7 +40,7 @@ describe("layers", () => {
     ).toEqual(["bands", "dots"]);
   });
 
-  test("on a place that stays bare are not painted, and she is told why", () => {
+  test("on a place that stays bare are not painted, and the user is told why", () => {
     const told = findings(mug({ decoration: { techniques: ["dots"], layers: [{ technique: "dots" }, { technique: "dots", zone: "lip-band" }] } })).find(
       (one) => one.code === "wish-not-kept",
     );
@@ -88,14 +88,14 @@ describe("wishes", () => {
     expect(told(pebble({ uses: ["outdoor-exposed"], wishes: { sealer: "decoupage-medium" } }))[0]).toMatch(/decoupage medium/);
   });
 
-  test("a bake she asks for on a mug is the only route", () => {
+  test("a bake the user asks for on a mug is the only route", () => {
     const routes = planPiece(mug({ decoration: { techniques: ["dots"] }, wishes: { route: "bake" } }), CATALOGUE).candidates.map((one) => one.route);
     expect(new Set(routes)).toEqual(new Set(["bake"]));
   });
 });
 
 describe("limits", () => {
-  test("what she avoids is in no plan", () => {
+  test("what the user avoids is in no plan", () => {
     const products = planPiece(
       pebble({ decoration: { techniques: ["dots"] }, constraints: { avoid: ["gesso", "acrylic-varnish", "chalk-pencil"] } }),
       CATALOGUE,
@@ -124,7 +124,7 @@ describe("limits", () => {
 describe("what is on it already", () => {
   const plan = firstPlan(pebble({ decoration: { techniques: ["dots"] }, done: [{ zone: "top", role: "prime", product: "white-craft-acrylic", coats: 1 }] }));
 
-  test("stands first, as hers, and is not planned again", () => {
+  test("stands first, as the user's, and is not planned again", () => {
     const top = stepsOf(plan, "top");
     const done = top.filter((step) => step.done);
     expect(top.slice(0, done.length)).toEqual(done);
@@ -162,7 +162,7 @@ describe("what is on it already", () => {
   });
 });
 
-describe("what she leaves open", () => {
+describe("what the user leaves open", () => {
   test("is assumed, and every default is listed with its path", () => {
     const { assumed } = completePiece(pot(), CATALOGUE);
     expect(assumed.map((one) => one.path)).toEqual(
@@ -180,7 +180,7 @@ describe("what she leaves open", () => {
     for (const one of assumed) expect(one.text.length).toBeGreaterThan(4);
   });
 
-  test("is not listed once she says it", () => {
+  test("is not listed once the user says it", () => {
     const said = completePiece(pot({ finish: "gloss", count: 3, room: { temperatureC: 18 } }), CATALOGUE).assumed.map((one) => one.path);
     for (const path of ["finish", "count", "room.temperatureC"]) expect(said).not.toContain(path);
     expect(said).toContain("room.relativeHumidity");

@@ -2,7 +2,8 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { TechniqueId } from "#core/catalogue/vocabulary";
 import { changePiece } from "#core/coating/model/apply-changes";
-import type { Candidate, Finding, PlanSet, Step } from "#core/coating/model/plan";
+import type { Candidate, Finding, PlanSet } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { planWithEdits } from "#core/coating/planner/plan-with-edits";
 import { canPlan } from "#core/coating/planner/plan-piece";
 import { RULES } from "#core/coating/rules/rules";
@@ -18,7 +19,7 @@ const SETS: readonly { readonly techniques: readonly TechniqueId[]; readonly med
   { techniques: ["blended", "effect-powder"] },
   { techniques: ["metallic-wash", "raised-line"], media: ["metallic-watercolour", "dimensional-acrylic"] },
 ];
-/** Her room and what she allows; everything else stays as it is usually assumed. */
+/** The user's room and what the user allows; everything else stays as it is usually assumed. */
 const SETTINGS: readonly Pick<Piece, "room" | "constraints">[] = [
   {},
   { constraints: { oven: false } },

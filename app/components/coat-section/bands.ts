@@ -1,6 +1,6 @@
 import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import type { Menu } from "#core/catalogue/menu";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 
 /** A wait of this many minutes or more is a night: drawn as a gap. */
 const NIGHT_MIN = 8 * 60;

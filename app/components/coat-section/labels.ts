@@ -1,5 +1,5 @@
 import type { Menu } from "#core/catalogue/menu";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDuration } from "#core/units/duration";
 import { sayClock } from "../words";

@@ -3,7 +3,7 @@ import type { KeyboardEvent } from "react";
 import type { StepId } from "#core/catalogue/ids";
 import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import type { Menu } from "#core/catalogue/menu";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDuration } from "#core/units/duration";
 import { inkOn } from "../colours";

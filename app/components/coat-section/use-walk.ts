@@ -1,7 +1,7 @@
 import { useRef } from "react";
 import type { KeyboardEvent } from "react";
 import type { StepId } from "#core/catalogue/ids";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { Column } from "./bands";
 
 /** What may be walked to: everything drawn of every column, from the body up. */

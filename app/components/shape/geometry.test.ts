@@ -1,4 +1,4 @@
-/** The measured drawing: to her proportions, with a place to type every measure. */
+/** The measured drawing: to the user's proportions, with a place to type every measure. */
 import { describe, expect, test } from "@jest/globals";
 import { FORM_MEASURES, USUAL_FORMS } from "#core/piece/form";
 import type { Form, FormKind } from "#core/piece/form";
@@ -42,7 +42,7 @@ describe("proportions", () => {
     [{ kind: "frustum", topDiameterMm: 200, bottomDiameterMm: 120, heightMm: 100 }, "topDiameterMm", "bottomDiameterMm"],
     [{ kind: "goblet", bowlDiameterMm: 80, bowlHeightMm: 100, stemHeightMm: 60, footDiameterMm: 70 }, "bowlHeightMm", "stemHeightMm"],
     [{ kind: "dome", diameterMm: 90, heightMm: 30 }, "diameterMm", "heightMm"],
-  ] as const)("of %o are those she typed", (form, one, other) => {
+  ] as const)("of %o are those the user typed", (form, one, other) => {
     const drawn = length(named(form, one)) / length(named(form, other));
     const typed = (form as unknown as Record<string, number>)[one]! / (form as unknown as Record<string, number>)[other]!;
     expect(drawn).toBeCloseTo(typed, 5);
@@ -56,7 +56,7 @@ describe("what is kept bare, and what hangs on it", () => {
     expect(surfaces(USUAL_FORMS.goblet, 20, [])).toContain("lip-band");
     expect(surfaces(USUAL_FORMS.cylinder, 0, [])).not.toContain("lip-band");
   });
-  test("a handle and a saucer are there when she has them", () => {
+  test("a handle and a saucer are there when the user has them", () => {
     expect(surfaces(USUAL_FORMS.cylinder, 0, ["handle"])).toContain("handle");
     expect(surfaces(USUAL_FORMS.frustum, 0, ["saucer"])).toContain("saucer");
     expect(surfaces(USUAL_FORMS.frustum, 0, [])).not.toContain("saucer");

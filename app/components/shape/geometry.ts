@@ -110,7 +110,7 @@ function twoViews(
 }
 
 /**
- * The side view of a form with its measures, to the proportions she typed.
+ * The side view of a form with its measures, to the proportions the user typed.
  *
  * @param lipMm band kept bare under a drinking rim, mm; 0 for none
  * @param parts handle, saucer

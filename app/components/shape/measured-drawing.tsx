@@ -55,7 +55,7 @@ interface MeasureProps {
   readonly preview: (value: number | null) => void;
 }
 
-/** One measure, typed where it is drawn; saved when she leaves it, refused with a reason when it cannot be. */
+/** One measure, typed where it is drawn; saved when the user leaves it, refused with a reason when it cannot be. */
 function Measure({ dimension: { name, at }, value, unit, record, change, preview }: MeasureProps) {
   const id = useId();
   const [draft, setDraft] = useState<{ readonly text: string; readonly seen: PieceRecord } | null>(null);

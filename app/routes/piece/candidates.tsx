@@ -2,7 +2,8 @@ import { useState } from "react";
 import { Award } from "lucide-react";
 import { comparePlans } from "#core/coating/explain/compare-plans";
 import type { ComparedRow } from "#core/coating/explain/compare-plans";
-import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { scoreDifference, tradesOf, winsOf } from "#core/coating/facts/trade-offs";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
@@ -10,7 +11,7 @@ import { Choice } from "~/components/fields";
 import { stepTitle, TRADE_WORDS, waitText, WIN_WORDS, zoneNames } from "~/components/words";
 
 const DAY_MIN = 24 * 60;
-/** What a plan trades against the one she follows, in the words of what she would notice. */
+/** What a plan trades against the one the user follows, in the words of what the user would notice. */
 function trades(one: Candidate, against: Candidate): string {
   const said = tradesOf(scoreDifference(one.scores, against.scores)).map((trade) => TRADE_WORDS[trade]);
   return said.length > 0 ? said.join(", ") : "much the same, another way of working";

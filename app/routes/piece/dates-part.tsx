@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { format } from "date-fns";
-import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import type { PieceRecord } from "#core/formats/records";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
@@ -21,7 +22,7 @@ interface Props {
   readonly setDates: (dates: { readonly start?: string; readonly due?: string }) => void;
 }
 
-/** Dates are worked out to the quarter of an hour, so that they stay still while she looks. */
+/** Dates are worked out to the quarter of an hour, so that they stay still while the user looks. */
 const QUARTER_MS = 15 * 60_000;
 
 /** The dates of a plan, from the worker; the last ones stay up while new ones are worked out. */
@@ -133,7 +134,7 @@ function Latest({ dates, now }: { dates: DatedPlan; now: number }) {
   );
 }
 
-/** When: a start, a date it is needed by, and the list of sittings that follows from her free hours. */
+/** When: a start, a date it is needed by, and the list of sittings that follows from the user's free hours. */
 export function DatesPart({
   record,
   shown,

@@ -18,7 +18,7 @@ export interface FactProps {
 export const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
 export const YOU_CHOOSE = "you choose";
 
-/** What was taken for a fact she left open. */
+/** What was taken for a fact the user left open. */
 export function valueTaken(assumed: readonly Assumption[], path: string): unknown {
   return assumed.find((one) => one.path === path)?.value;
 }

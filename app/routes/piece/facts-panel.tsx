@@ -8,7 +8,7 @@ import type { FactProps } from "./fact-props";
 import { PlaceFacts } from "./place-facts";
 import { ShapeFacts } from "./shape-facts";
 
-/** What she has not said, and what is taken instead; each leads to where it is said. */
+/** What the user has not said, and what is taken instead; each leads to where it is said. */
 function Taken({ assumed }: { assumed: readonly Assumption[] }) {
   if (assumed.length === 0) return null;
   return (

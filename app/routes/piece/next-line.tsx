@@ -1,5 +1,5 @@
 import type { StepId } from "#core/catalogue/ids";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";

@@ -16,7 +16,7 @@ const USUAL_ROOMS = [
   { id: "warm", name: "A warm, dry room (24 °C)", room: { temperatureC: 24, relativeHumidity: 0.4 } },
 ] as const;
 
-/** Where it is done, what she wants or rules out. */
+/** Where it is done, what the user wants or rules out. */
 export function PlaceFacts({ record, menu, save }: FactProps) {
   const { rooms } = useWorkshop();
   const { piece } = record;

@@ -1,7 +1,8 @@
 import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
-import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { twinsOf } from "#core/logbook/group-states";
 import type { Task, Work } from "#core/schedule/task";
 import type { Coat } from "~/store/progress";

@@ -11,7 +11,7 @@ function answered({ kind, id }: OpenQuestion, piece: Piece): Change {
   return kind === "condition" ? { op: "setPiece", path: "conditions", value: [id] } : { op: "setPiece", path: "uses", value: [...piece.uses, id] };
 }
 
-/** What she has not been asked yet and what would change the plan: one tap each, and the section shows it. */
+/** What the user has not been asked yet and what would change the plan: one tap each, and the section shows it. */
 export function Questions({ piece, menu, answer }: { piece: Piece; menu: Menu; answer: (changes: readonly Change[]) => void }) {
   const questions = openQuestions(piece, menu);
   if (questions.length === 0) return null;

@@ -3,7 +3,8 @@ import { Pin, Wrench } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
-import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import { stepTitle } from "~/components/words";
@@ -19,7 +20,7 @@ interface Props {
   readonly doer: PlanDoer;
 }
 
-/** Steps that stay whatever is made right around them: those she keeps, and those she put in or changed herself. */
+/** Steps that stay whatever is made right around them: those the user keeps, and those the user put in or changed themselves. */
 function keptSteps(shown: Candidate, pinned: readonly StepId[]): readonly Step[] {
   return shown.zones.flatMap((zone) => zone.steps).filter((step) => !step.done && (pinned.includes(step.id) || step.origin === "hers"));
 }
@@ -30,7 +31,7 @@ function asking(shown: Candidate, kept: readonly Step[]): string {
   return JSON.stringify([shown.id, looks, kept.map((step) => step.id)]);
 }
 
-/** "Keep these steps of mine, make the rest right": what she keeps, the button, and what stands in the way when nothing fits. */
+/** "Keep these steps of mine, make the rest right": what the user keeps, the button, and what stands in the way when nothing fits. */
 export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props) {
   const { announce } = useWorkshop();
   const [answered, setAnswered] = useState<{ readonly of: string; readonly repair: Repair } | null>(null);

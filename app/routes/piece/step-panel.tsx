@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
 import type { Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { Difference } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
@@ -28,7 +28,7 @@ interface Props {
   readonly state: StepState | undefined;
   readonly menu: Menu;
   readonly doer: PlanDoer;
-  /** She keeps it, whatever is made right around it. */
+  /** The user keeps it, whatever is made right around it. */
   readonly kept: boolean;
   readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
   readonly select: (step: Step["id"]) => void;

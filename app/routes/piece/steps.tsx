@@ -1,7 +1,7 @@
 import { Check, Clock, Droplet, Hourglass } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
@@ -37,7 +37,7 @@ export function Figures({ step }: { step: Step }) {
   );
 }
 
-/** Her own hand in the plan: a coat more or fewer, or the step left out. */
+/** The user's own hand in the plan: a coat more or fewer, or the step left out. */
 export function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: (changes: readonly Change[]) => void }) {
   const set = (coats: number) => apply([{ op: "set", stepId: step.id, field: "coats", value: coats }]);
   return (

@@ -23,8 +23,8 @@ export type Ask =
 export type Answer = Saved | { readonly kind: "done" };
 
 /**
- * Saves through the route's action. What she did shows at once, before the notebook has answered; a clash is remembered
- * until she has decided.
+ * Saves through the route's action. What the user did shows at once, before the notebook has answered; a clash is remembered
+ * until the user has decided.
  */
 export function useSaving(kept: PieceRecord) {
   const fetcher = useFetcher<Answer>();

@@ -46,7 +46,7 @@ export interface Standing {
   readonly now: number;
 }
 
-/** Where the work stands; says aloud, and sounds if she wants it, when a wait has ended. */
+/** Where the work stands; says aloud, and sounds if the user wants it, when a wait has ended. */
 export function useStates(view: PlannedView | null, progress: readonly ProgressRecord[]): Standing {
   const now = useNow();
   const { settings, announce } = useWorkshop();

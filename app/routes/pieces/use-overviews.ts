@@ -3,7 +3,7 @@ import type { KeptPiece } from "~/components/use-kept-plan";
 import type { ZoneGroup } from "#core/coating/explain/alike-zones";
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import { partsOfWork } from "#core/coating/explain/parts-of-work";
-import type { Step } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import type { StepId } from "#core/catalogue/ids";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";

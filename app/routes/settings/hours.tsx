@@ -45,7 +45,7 @@ function Span({ day, span, change, remove }: { day: string; span: DaySpan; chang
   );
 }
 
-/** Her week, and days that are otherwise. */
+/** The user's week, and days that are otherwise. */
 export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => void }) {
   const setDay = (day: number, spans: readonly DaySpan[]) => save({ ...hours, weekday: hours.weekday.map((old, index) => (index === day ? spans : old)) });
   const [away, setAway] = useState("");

@@ -27,7 +27,7 @@ function wrongWith(name: string, temperatureC: number): string | null {
   return temperatureC >= least && temperatureC <= most ? null : `a temperature between −${-least} and ${most} °C`;
 }
 
-/** Where she works: the air of a room sets how long everything dries. */
+/** Where the user works: the air of a room sets how long everything dries. */
 export function Rooms({ add, remove }: { add: (name: string, room: Room) => void; remove: (id: string) => void }) {
   const { rooms } = useWorkshop();
   const [draft, setDraft] = useState({ name: "", temperature: "20", damp: "0.55", air: "still" });

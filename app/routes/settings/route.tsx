@@ -97,7 +97,7 @@ function Radios({
   );
 }
 
-/** The name she signs with: saved when she leaves the field. */
+/** The name the user signs with: saved when the user leaves the field. */
 function Signature({ value, save }: { value: string; save: (signature: string) => void }) {
   const [draft, setDraft] = useState<string | null>(null);
   return (

@@ -1,6 +1,7 @@
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import { partsOfWork, stepNumbers } from "#core/coating/explain/parts-of-work";
-import type { Candidate, Step } from "#core/coating/model/plan";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
 import { keepingOf } from "#core/formats/keeping-of";
 import { doneTasks } from "#core/logbook/done-tasks";
 import type { Menu } from "#core/catalogue/menu";

@@ -1,5 +1,5 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
-import type { Step, ZoneSteps } from "../model/plan";
+import type { Step, ZoneSteps } from "../model/step";
 
 /** Zones that get the very same stack: painted in one go, shown as one. */
 export interface ZoneGroup {

@@ -1,6 +1,7 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { alikeZones } from "./alike-zones";
-import type { Candidate, Step } from "../model/plan";
+import type { Candidate } from "../model/plan";
+import type { Step } from "../model/step";
 
 /** One line of two plans side by side: a step of both, or of one only. */
 export interface ComparedRow {

@@ -8,7 +8,8 @@ import { applyChanges } from "../model/apply-changes";
 import { makeCandidate } from "../planner/candidate";
 import type { Change } from "../model/change";
 import { leaves, pieceFacts } from "../facts/facts";
-import type { Candidate, Finding, Step } from "../model/plan";
+import type { Candidate, Finding } from "../model/plan";
+import type { Step } from "../model/step";
 import { choiceOf } from "../planner/plan-with-edits";
 import { RULES } from "../rules/rules";
 import { scoreDifference } from "../facts/trade-offs";
@@ -72,7 +73,7 @@ function swapped(step: Step, product: ProductClass): readonly Change[] {
  * Works out what a step is good for: what would be wrong without it, and what else could do its work. Each case is judged
  * anew; nothing of it is stored.
  *
- * @param candidate the plan as it stands, with her changes
+ * @param candidate the plan as it stands, with the user's changes
  * @returns null when the plan has no such step
  */
 export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, catalogue: Catalogue): Explanation | null {

@@ -1,6 +1,7 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
 import type { ZoneGroup } from "./alike-zones";
-import type { OrderedCoat, Step } from "../model/plan";
+import type { OrderedCoat } from "../model/plan";
+import type { Step } from "../model/step";
 
 /** A stretch of the work: the whole piece (no zones), or zones treated alike. */
 export interface PartOfWork {

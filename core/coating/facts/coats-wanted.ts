@@ -14,7 +14,7 @@ const MOST_LINE_COATS = practice(2);
 export interface CoatsWanted {
   /** Coats until it looks solid, 12 where it never does. */
   readonly enough: number;
-  /** Coats she lays: never more than practice lets a line or a motif have. */
+  /** Coats the user lays: never more than practice lets a line or a motif have. */
   readonly laid: number;
 }
 

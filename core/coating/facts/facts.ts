@@ -13,7 +13,7 @@ import type { Spectrum } from "../../film/spectrum";
 import type { CompletePiece, Room } from "../../piece/piece";
 import { usesOf, zonesOf } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
-import type { StepChoice, ZoneSteps } from "../model/plan";
+import type { StepChoice, ZoneSteps } from "../model/step";
 
 /** What is known of the piece as a whole, looked up once. */
 export interface PieceFacts {
@@ -63,7 +63,7 @@ export function pieceFacts(piece: CompletePiece, catalogue: Catalogue): PieceFac
   };
 }
 
-/** Do her own constraints leave this class to choose from? */
+/** Do the user's own constraints leave this class to choose from? */
 export function leaves({ avoid, childSafe, shelfOnly }: CompletePiece["constraints"], product: ProductClass): boolean {
   return !avoid.includes(product.id) && (!childSafe || product.childSafe) && (!shelfOnly || product.own !== undefined);
 }

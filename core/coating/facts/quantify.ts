@@ -6,7 +6,7 @@ import { MIN_PER_DAY } from "../../units/duration";
 import { MM2_PER_DM2 } from "../../units/volume";
 import { coversField, films, filmsBelow, isFilm } from "./facts";
 import type { StackFacts, StepFact } from "./facts";
-import type { Step } from "../model/plan";
+import type { Step } from "../model/step";
 
 /** Seconds a mark takes to set [from memory]. */
 const SECONDS_PER_MARK = 6;

@@ -1,6 +1,6 @@
 import { isFilm } from "./facts";
 import type { StackFacts, StepFact } from "./facts";
-import type { Wait } from "../model/plan";
+import type { Wait } from "../model/step";
 import { betweenCoatsMin, conditionDryMin, demand, waitOf } from "./waits";
 import type { Column, Demand } from "./waits";
 

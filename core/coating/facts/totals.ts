@@ -3,8 +3,9 @@ import { MIN_PER_DAY } from "../../units/duration";
 import { BEST_GRADE, durabilityOf } from "./durability";
 import { has, isColour } from "./facts";
 import type { PieceFacts, StackFacts, StepFact } from "./facts";
-import { harshnessOf } from "../planner/cost";
-import type { Scores, Step, Totals, ZoneSteps } from "../model/plan";
+import { harshnessOf } from "./harshness";
+import type { Scores, Totals } from "../model/plan";
+import type { Step, ZoneSteps } from "../model/step";
 
 type Column = "typical" | "cautious";
 
@@ -67,7 +68,7 @@ function coatsIn(stacks: readonly StackFacts[]): number {
   }, 0);
 }
 
-/** What her paint costs for this piece; null while any of it has no price. */
+/** What the user's paint costs for this piece; null while any of it has no price. */
 function costIn(totals: Totals, facts: PieceFacts): number | null {
   const prices = Object.entries(totals.jarMlByProduct).map(([id, ml]) => {
     const price = facts.catalogue.products.get(id as ProductId)?.own?.pricePerMl ?? null;

@@ -73,7 +73,7 @@ describe("waits that the engine works out", () => {
     expect(waits(pot({ conditions: ["damp"] }), "outside", [base])[0]).toMatchObject({ min: 2 * DAY, until: "dry-body" });
   });
 
-  test("a cold, damp room stretches them; hers are left alone", () => {
+  test("a cold, damp room stretches them; the user's are left alone", () => {
     const cold = { temperatureC: 12, relativeHumidity: 0.75, airflow: "still" } as const;
     expect(waits(pebble({ room: cold }), "top", [base, bigDots])[1]!.min).toBeGreaterThan(150);
     expect(waits(pebble(), "top", [base, s("seal", "acrylic-varnish", { after: 7 })])[1]).toMatchObject({ min: 7, set: "hers" });

@@ -5,7 +5,7 @@ import type { Stages } from "../../drying/stages";
 import { hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
 import { isColour, isFilm } from "./facts";
-import type { StepChoice, Wait } from "../model/plan";
+import type { StepChoice, Wait } from "../model/step";
 
 export type Column = "typical" | "cautious";
 type Need = "none" | "recoat" | "hard" | "touch" | "through" | "bake";
@@ -177,7 +177,7 @@ function rounded(min: number): number {
 }
 
 /**
- * Works out every wait of a stack that she has not set herself, as typical and cautious minutes in this room.
+ * Works out every wait of a stack that the user has not set themselves, as typical and cautious minutes in this room.
  * A film far down that is still drying counts: the thickest mark decides before a sealer.
  *
  * @returns the steps with `waitBefore` filled; null where nothing has to be waited for

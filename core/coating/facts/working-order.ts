@@ -1,5 +1,6 @@
 import type { PieceFacts } from "./facts";
-import type { OrderedCoat, Step, ZoneSteps } from "../model/plan";
+import type { OrderedCoat } from "../model/plan";
+import type { Step, ZoneSteps } from "../model/step";
 
 /** Zones that are finished before the face is begun: what it stands on and what is inside [common practice]. */
 function rank(zone: ZoneSteps, facts: PieceFacts): number {

@@ -2,7 +2,7 @@ import { stepId } from "../../catalogue/ids";
 import type { StepId } from "../../catalogue/ids";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import type { Change, NewStep, Place } from "./change";
-import type { StepChoice, ZoneSteps } from "./plan";
+import type { StepChoice, ZoneSteps } from "./step";
 
 type Zones = readonly ZoneSteps<StepChoice>[];
 

@@ -1,6 +1,6 @@
 import type { StepId } from "../../catalogue/ids";
 import type { ZoneId } from "../../catalogue/vocabulary";
-import type { StepChoice } from "./plan";
+import type { StepChoice } from "./step";
 
 /** Where a step goes; `start` is the foot of the zone's stack, for a zone that has no steps yet. */
 export type Place = { readonly before: StepId } | { readonly after: StepId } | { readonly start: true };

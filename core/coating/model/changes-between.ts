@@ -1,7 +1,7 @@
 import type { StepId } from "../../catalogue/ids";
 import { freeStepId } from "./apply-changes";
 import type { Change, Place } from "./change";
-import type { StepChoice, ZoneSteps } from "./plan";
+import type { StepChoice, ZoneSteps } from "./step";
 
 /** What of a step may differ while it is still the same work. */
 const FIELDS = ["coats", "sheen", "colour", "thinning", "method", "heat", "marks", "coverage", "while", "group", "waitBefore"] as const;

@@ -62,7 +62,7 @@ describe("changes to a piece", () => {
   });
 });
 
-describe("her own plan", () => {
+describe("the user's own plan", () => {
   const of = pebble({ decoration: { techniques: ["dots"] } });
   const [first] = planWithEdits(of, { candidateId: null, school: "", edits: [] }, CATALOGUE).set.candidates;
   const keep = (edits: readonly Change[]): Keeping => ({ candidateId: first!.id, school: first!.school, edits });
@@ -82,7 +82,7 @@ describe("her own plan", () => {
     );
     expect(mended.shown!.findings.map((one) => one.code)).not.toContain("unsealed-wear");
   });
-  test("a wait she sets is kept and judged; the others follow from it", () => {
+  test("a wait the user sets is kept and judged; the others follow from it", () => {
     const hasty: Change = { op: "set", stepId: stepId("top.seal.1"), field: "waitBefore", value: { min: 5, until: "dry-through", set: "hers" } };
     const { shown } = planWithEdits(pebble({ decoration: { baseColour: "#1f3a4d" } }), keep([hasty]), CATALOGUE);
     expect(shown!.zones[0]!.steps.find((step) => step.role === "seal")?.waitBefore).toMatchObject({ min: 5, set: "hers" });

@@ -3,7 +3,7 @@ import { stepId } from "../../catalogue/ids";
 import { coatsWanted } from "../facts/coats-wanted";
 import { stackFacts } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
-import type { StepChoice } from "../model/plan";
+import type { StepChoice } from "../model/step";
 import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
 import { PHASE_OF } from "./draft";
@@ -11,7 +11,7 @@ import type { Draft, Option } from "./draft";
 
 type Placed = Draft & { readonly slot: number };
 
-/** Ids as zone, role and the next free number; a step she keeps has its own. */
+/** Ids as zone, role and the next free number; a step the user keeps has its own. */
 function withIds(context: ZoneContext, drafts: readonly Placed[], slotOf: Map<StepId, number>): readonly StepChoice[] {
   const taken = new Set<string>(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
   const next = new Map<string, number>();
@@ -59,7 +59,7 @@ function toppedUp(fact: StepFact, wanted: number): readonly StepChoice[] {
   ];
 }
 
-/** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice; hers stay hers. */
+/** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice; the user's stay the user's. */
 function withCoats(stack: StackFacts, hers: ReadonlySet<StepId>): readonly StepChoice[] {
   const more: StepChoice[] = [];
   const steps = stack.steps.flatMap((fact): readonly StepChoice[] => {

@@ -37,7 +37,7 @@ interface Case {
   readonly asked?: Asked;
 }
 
-/** Materials that soak, that are slick, that are baked and fired; uses that ask for little and for much; coats on it already, steps of hers. */
+/** Materials that soak, that are slick, that are baked and fired; uses that ask for little and for much; coats on it already, steps of the user's. */
 const CASES: readonly Case[] = [
   bare("stone-smooth", "outdoor-exposed", ["lettering"]),
   bare("terracotta", "planter", ["bands", "dots"]),

@@ -6,7 +6,8 @@ import { Settled } from "./suffix-bounds";
 import type { Cost, Span } from "./cost";
 import type { Way } from "./domains";
 import { putZone } from "./zone-search";
-import type { Judged, ZoneSearch } from "./zone-search";
+import type { ZoneSearch } from "./zone-search";
+import type { Judged } from "./judged";
 
 /** A plan of all zones: one judged stack for each search. */
 export interface Joined {

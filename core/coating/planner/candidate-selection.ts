@@ -141,7 +141,7 @@ function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogu
 /**
  * The plans worth showing, at most five that differ in a product or in route: the best all round first, then what wins another
  * measure by more than nobody would notice (none of these is worse than another in everything), then other routes and the schools, which differ
- * by more than a measure says: what she is used to, what a mistake costs.
+ * by more than a measure says: what the user is used to, what a mistake costs.
  *
  * @returns nothing when no route has a plan
  */

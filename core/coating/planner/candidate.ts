@@ -5,7 +5,8 @@ import { stackFacts } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
 import { judge } from "../rules/judge";
 import { workingOrder } from "../facts/working-order";
-import type { Candidate, StepChoice, ZoneSteps } from "../model/plan";
+import type { Candidate } from "../model/plan";
+import type { StepChoice, ZoneSteps } from "../model/step";
 import type { Rule } from "../rules/rule";
 import { schoolOf } from "../facts/practice-name";
 import { scoresOf, totalsOf } from "../facts/totals";
@@ -29,7 +30,7 @@ export function candidateIdOf(route: string, zones: readonly ZoneSteps<StepChoic
 
 /**
  * Makes a candidate of chosen steps: waits, numbers, order, totals, findings. Used alike for what the search found and for
- * what is left after her edits.
+ * what is left after the user's edits.
  */
 export function makeCandidate(
   facts: PieceFacts,

@@ -12,7 +12,7 @@ import type { ZoneContext } from "./context";
 /** A step that may be chosen. */
 interface Layable {
   readonly fact: StepFact;
-  /** Hers keep the coats she gave them. */
+  /** The user's keep the coats the user gave them. */
   readonly hers: boolean;
   /** Minutes at the bench for the coats it has as it is; 0 where more coats cost none. */
   readonly minutes: number;

@@ -7,7 +7,7 @@ import type { Zone } from "../../piece/zones";
 import type { DoneStep } from "../../piece/piece";
 import { leaves } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
-import type { StepChoice } from "../model/plan";
+import type { StepChoice } from "../model/step";
 import type { ZoneLayer } from "./layers";
 
 /** All a slot may look at while it lists the ways of one zone. */
@@ -18,12 +18,12 @@ export interface ZoneContext extends PieceFacts {
   /** Colour of the field here; null leaves the surface itself showing. */
   readonly field: string | null;
   readonly surface: Surface;
-  /** Steps already on this zone, and steps of hers that stay whatever else is planned. */
+  /** Steps already on this zone, and steps of the user's that stay whatever else is planned. */
   readonly done: readonly DoneStep[];
   readonly keep: readonly StepChoice[];
 }
 
-/** Does this class film in her room, as far as cold goes? */
+/** Does this class film in the user's room, as far as cold goes? */
 export function warmEnoughFor(product: ProductClass, context: PieceFacts): boolean {
   return product.drying.minC <= context.room.temperatureC;
 }

@@ -1,9 +1,7 @@
-import type { Aid } from "../../catalogue/aid";
 import type { ProductId } from "../../catalogue/ids";
-import type { ProductClass } from "../../catalogue/product-class";
 import { MIN_PER_DAY } from "../../units/duration";
 
-/** What a whole plan costs her by each measure; less is better in all. */
+/** What a whole plan costs the user's by each measure; less is better in all. */
 export interface Cost {
   /** Likely faults that another choice of steps would not have. */
   readonly faults: number;
@@ -11,7 +9,7 @@ export interface Cost {
   readonly days: number;
   readonly cureDays: number;
   readonly handsOnMin: number;
-  /** Product classes she does not own. */
+  /** Product classes the user does not own. */
   readonly products: number;
   /** Grades short of the best in the zone that wears worst, and in all zones together. */
   readonly wear: number;
@@ -23,7 +21,7 @@ export interface Cost {
   readonly steps: number;
   /** Coats of ground and colour. */
   readonly coats: number;
-  /** Paint used, in her money, of products whose price she gave; and products without a price. */
+  /** Paint used, in the user's money, of products whose price the user gave; and products without a price. */
   readonly money: number;
   readonly unpriced: number;
   /** Place in the catalogue: breaks ties. */
@@ -98,11 +96,6 @@ export const UNNOTICED: Record<MeasureName, number> = {
   cheapest: 4,
 };
 
-/** Harsh stuff in a product or an act: solvent, two parts, an oven. */
-export function harshnessOf(product: ProductClass | null | undefined, aid: Aid | null | undefined): number {
-  return (product?.carrier === "solvent" ? 1 : 0) + (product?.traits.includes("two-part") ? 1.5 : 0) + (aid?.heat ? 1 : 0);
-}
-
 /** What one option brings, or a whole zone: everything that adds up, and everything that is counted once however often it is there. */
 export interface Part {
   readonly handsOnMin: number;
@@ -115,7 +108,7 @@ export interface Part {
   readonly order: number;
   /** Acts shared by zones, with their minutes. */
   readonly acts: readonly (readonly [string, number])[];
-  /** Products she would have to buy; those without a price; harsh things, with their weight. */
+  /** Products the user would have to buy; those without a price; harsh things, with their weight. */
   readonly toBuy: readonly ProductId[];
   readonly unpriced: readonly ProductId[];
   readonly harsh: readonly (readonly [string, number])[];

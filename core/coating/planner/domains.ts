@@ -9,7 +9,7 @@ import { CoatsLaid, seenAlready } from "./coat-count";
 import { assemble, soleStack } from "./assemble";
 import type { Assembled } from "./assemble";
 import type { ZoneContext } from "./context";
-import { harshnessOf } from "./cost";
+import { harshnessOf } from "../facts/harshness";
 import type { Part, Span } from "./cost";
 import type { Option, Slot } from "./draft";
 import { keptSlots } from "./pinned";
@@ -170,7 +170,7 @@ export class WayTable {
   }
 
   /**
-   * The stack of chosen ways. Out of what was looked up once; where something is on the piece already or stays by her wish, put together
+   * The stack of chosen ways. Out of what was looked up once; where something is on the piece already or stays by the user's wish, put together
    * step by step.
    */
   protected stackOf(ways: readonly Way[]): Assembled {
@@ -198,7 +198,7 @@ export class WayTable {
     return { stack: { ...this.context, steps, others: [] }, slotOf };
   }
 
-  /** Products any of its ways would have her buy. */
+  /** Products any of its ways would have the user buy. */
   get mayBuy(): ReadonlySet<ProductId> {
     return new Set(this.ways.flatMap((ways) => ways.flatMap((way) => way.part.toBuy)));
   }

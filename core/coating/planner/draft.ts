@@ -1,7 +1,7 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
 import type { Role, Sheen } from "../../catalogue/vocabulary";
-import type { Because, StepChoice } from "../model/plan";
+import type { Because, StepChoice } from "../model/step";
 
 /**
  * Where in the work a step falls when nothing moves it. The stack is sorted by it; loops (fill, sand; mask, paint, unmask;
@@ -26,7 +26,7 @@ export const PHASE = {
   cure: 160,
 } as const;
 
-/** Where a step falls in the work by its role alone: one she keeps or has done already. */
+/** Where a step falls in the work by its role alone: one the user keeps or has done already. */
 export const PHASE_OF: Readonly<Record<Role, number>> = {
   cast: PHASE.clean,
   clean: PHASE.clean,
@@ -52,7 +52,7 @@ export const PHASE_OF: Readonly<Record<Role, number>> = {
   cure: PHASE.cure,
 };
 
-/** A step before it has an id: what an option brings to the stack. One she keeps has its id, its maker and its coats already. */
+/** A step before it has an id: what an option brings to the stack. One the user keeps has its id, its maker and its coats already. */
 export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
   readonly phase: number;
   readonly checks?: readonly string[];

@@ -4,7 +4,7 @@ import type { ZoneId } from "../../catalogue/vocabulary";
 import type { Layer } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
 import type { PieceFacts } from "../facts/facts";
-import type { StepMarks } from "../model/plan";
+import type { StepMarks } from "../model/step";
 
 /** One layer of decoration with its place, colour and marks settled; the medium may be left to the search. */
 export interface ZoneLayer {
@@ -34,7 +34,7 @@ function holdsHere(id: ProductId, facts: PieceFacts): boolean {
   return facts.piece.decoration.baseColour !== null || (product?.grips.includes(surface) ?? false) || (product?.gripsBaked.includes(surface) ?? false);
 }
 
-/** Techniques, media and colours spread when she bound none of them together: each extra colour is another layer. */
+/** Techniques, media and colours spread when the user bound none of them together: each extra colour is another layer. */
 function spread(facts: PieceFacts): readonly Layer[] {
   const { colours, media } = facts.piece.decoration;
   const techniques = techniquesWanted(facts);
@@ -43,7 +43,7 @@ function spread(facts: PieceFacts): readonly Layer[] {
   const used = new Map<ProductId, number>();
   return Array.from({ length: rounds }, (_unused, index) => {
     const technique = techniques[index % techniques.length]!;
-    // One that holds here, then the one least used so far, so that every one she named finds its technique.
+    // One that holds here, then the one least used so far, so that every one the user named finds its technique.
     const [medium] = media
       .filter((id) => facts.catalogue.products.get(id)?.techniques.includes(technique.id))
       .sort((a, b) => Number(holdsHere(b, facts)) - Number(holdsHere(a, facts)) || (used.get(a) ?? 0) - (used.get(b) ?? 0));
@@ -56,7 +56,7 @@ function spread(facts: PieceFacts): readonly Layer[] {
 /**
  * Settles the layers of decoration: which technique, in what colour, where.
  *
- * @returns layers in working order: what is done wet first, then her own order
+ * @returns layers in working order: what is done wet first, then the user's own order
  */
 export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
   const { layers, colours } = facts.piece.decoration;

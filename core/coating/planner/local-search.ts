@@ -4,7 +4,8 @@ import { Ledger, NO_SPAN } from "./cost";
 import type { Joined, Sought } from "./branch-and-bound";
 import type { Way } from "./domains";
 import { faultsIn, putZone } from "./zone-search";
-import type { Judged, ZoneSearch } from "./zone-search";
+import type { ZoneSearch } from "./zone-search";
+import type { Judged } from "./judged";
 
 const EPSILON = 1e-7;
 /** Rounds over all decisions; two or three are enough. */

@@ -1,11 +1,11 @@
 import type { Role } from "../../catalogue/vocabulary";
 import type { DoneStep } from "../../piece/piece";
-import type { StepChoice } from "../model/plan";
+import type { StepChoice } from "../model/step";
 import type { ZoneContext } from "./context";
 import { PHASE_OF } from "./draft";
 import type { Draft, Option, Slot } from "./draft";
 
-/** Roles of which a zone has one: a step of hers takes the place of the engine's. */
+/** Roles of which a zone has one: a step of the user's takes the place of the engine's. */
 const ONE_OF: readonly Role[] = ["fill", "size", "prime", "base", "isolate", "mark", "seal", "heat-set"];
 
 function asHers(draft: Draft, step: StepChoice): Draft {
@@ -18,7 +18,7 @@ function born(step: StepChoice): Draft {
   return asHers({ ...step, phase: PHASE_OF[step.role], because, checks }, step);
 }
 
-/** Options that have the step, with hers in place of their own. */
+/** Options that have the step, with the user's in place of their own. */
 function withStep(slot: Slot, step: StepChoice): readonly Option[] {
   return slot.options.flatMap((option) => {
     const at = option.steps.findIndex((draft) => draft.kept === undefined && alikeSteps(draft, step));
@@ -91,7 +91,7 @@ function withoutDone(slots: readonly Slot[], done: readonly DoneStep[]): readonl
     });
 }
 
-/** The decisions that are left once what is on the piece already and the steps she keeps are settled. */
+/** The decisions that are left once what is on the piece already and the steps the user keeps are settled. */
 export function keptSlots(context: ZoneContext, slots: readonly Slot[]): readonly Slot[] {
   return context.keep.reduce<readonly Slot[]>((current, step, index) => keeping(current, step, index), withoutDone(slots, context.done));
 }

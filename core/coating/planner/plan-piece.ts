@@ -12,7 +12,8 @@ import { pieceFacts, stackFacts } from "../facts/facts";
 import type { PieceFacts, StackFacts } from "../facts/facts";
 import { firstStop, judge } from "../rules/judge";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../model/plan";
-import type { Candidate, PlanSet, StepChoice, ZoneSteps } from "../model/plan";
+import type { Candidate, PlanSet } from "../model/plan";
+import type { StepChoice, ZoneSteps } from "../model/step";
 import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
@@ -23,7 +24,7 @@ import { chosenFrom } from "./candidate-selection";
 import { unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
-/** Steps of hers that stay, each in its zone. */
+/** Steps of the user's that stay, each in its zone. */
 export interface KeptStep extends StepChoice {
   readonly zone: ZoneId;
 }
@@ -136,7 +137,7 @@ export function searchesFor(facts: PieceFacts, asked: Asked = {}): readonly Rout
  * every route the piece can take.
  *
  * @param piece a piece whose ids the catalogue knows (see `parsePiece`)
- * @param catalogue with her own products in it where she has a shelf (see `withOwnProducts`)
+ * @param catalogue with the user's own products in it where the user has a shelf (see `withOwnProducts`)
  * @returns candidates without a `stop`, at most five; or a refusal with the nearest piece that can be planned
  */
 export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {}): PlanSet {
@@ -148,7 +149,7 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
   const wished = obstacle !== null && Object.keys(facts.piece.wishes).length > 0;
   const candidates = wished ? planPiece({ ...piece, wishes: {} }, catalogue, asked).candidates : found;
-  // What she wants painted does not hold on the bare ware, and she named no colour for a ground: then one is assumed.
+  // What the user wants painted does not hold on the bare ware, and the user named no colour for a ground: then one is assumed.
   if (candidates.length === 0 && facts.material.surface === "slick" && piece.decoration?.baseColour === undefined) {
     const grounded = planPiece(withGround(piece), catalogue, asked);
     if (grounded.candidates.length > 0) return { ...grounded, piece, assumed: [...assumed.filter((one) => one.path !== GROUND.path), GROUND] };
@@ -176,14 +177,14 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   };
 }
 
-/** The piece with the choice of paint left to the plan; null where she named none. */
+/** The piece with the choice of paint left to the plan; null where the user named none. */
 function withoutMedia(piece: Piece): Piece | null {
   const { media = [], layers = [] } = piece.decoration ?? {};
   if (media.length === 0 && layers.every((layer) => layer.medium === undefined)) return null;
   return { ...piece, decoration: { ...piece.decoration, media: [], layers: layers.map(({ medium: _medium, ...layer }) => layer) } };
 }
 
-/** A plan without the media she named says so, and why none of them would do. */
+/** A plan without the media the user named says so, and why none of them would do. */
 function sayingUnkept(candidate: Candidate, { decoration = {} }: Piece, { catalogue }: PieceFacts, why: string): Candidate {
   const named = [...(decoration.media ?? []), ...(decoration.layers ?? []).flatMap((layer) => layer.medium ?? [])];
   const said = [...new Set(named)].map((id) => unkeptWish({ message: `You named ${productName(catalogue, id).toLowerCase()}; this plan does without`, why }));

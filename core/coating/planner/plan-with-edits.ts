@@ -6,11 +6,12 @@ import { applyChanges } from "../model/apply-changes";
 import { makeCandidate } from "./candidate";
 import type { Change } from "../model/change";
 import { pieceFacts } from "../facts/facts";
-import type { Candidate, PlanSet, Step, StepChoice, ZoneSteps } from "../model/plan";
+import type { Candidate, PlanSet } from "../model/plan";
+import type { Step, StepChoice, ZoneSteps } from "../model/step";
 import { planPiece } from "./plan-piece";
 import { RULES } from "../rules/rules";
 
-/** What she has kept of a plan: which candidate, and her changes to it. */
+/** What the user has kept of a plan: which candidate, and their changes to it. */
 export interface Keeping {
   readonly candidateId: CandidateId | null;
   readonly school: string;
@@ -19,13 +20,13 @@ export interface Keeping {
 
 export interface PlanView {
   readonly set: PlanSet;
-  /** The candidate she follows, with her changes; null when the piece is refused. */
+  /** The candidate the user follows, with their changes; null when the piece is refused. */
   readonly shown: Candidate | null;
-  /** Her changes that no longer find their step. */
+  /** The user's changes that no longer find their step. */
   readonly lost: readonly Change[];
 }
 
-/** A step without the numbers that follow from it; a wait stays only where she set it. */
+/** A step without the numbers that follow from it; a wait stays only where the user set it. */
 export function choiceOf(step: Step): StepChoice {
   const {
     wetMicrons: _wet,
@@ -58,9 +59,9 @@ function withEdits(candidate: Candidate, piece: Piece, edits: readonly Change[],
 }
 
 /**
- * Plans a piece and shows the candidate she follows with her changes on it. Numbers are always worked out anew.
+ * Plans a piece and shows the candidate the user follows with their changes on it. Numbers are always worked out anew.
  *
- * @param keeping what is kept of her plan; a candidate that is gone gives way to one of the same school, then to the first
+ * @param keeping what is kept of their plan; a candidate that is gone gives way to one of the same school, then to the first
  */
 export function planWithEdits(piece: Piece, keeping: Keeping, catalogue: Catalogue): PlanView {
   const set = planPiece(piece, catalogue);

@@ -6,7 +6,8 @@ import { applyChanges } from "../model/apply-changes";
 import type { Change } from "../model/change";
 import { changesBetween } from "../model/changes-between";
 import { checkSteps } from "../rules/check-steps";
-import type { Candidate, StepChoice } from "../model/plan";
+import type { Candidate } from "../model/plan";
+import type { StepChoice } from "../model/step";
 import { choiceOf, planWithEdits } from "./plan-with-edits";
 import { planPiece } from "./plan-piece";
 import { repairPlan } from "./repair";
@@ -16,7 +17,7 @@ const choices = (one: Candidate) => one.zones.map((zone) => ({ ...zone, steps: z
 const looks = (steps: readonly StepChoice[]) =>
   steps.map((step) => [step.role, step.product, step.coats, step.technique ?? null, step.heat?.temperatureC ?? null]);
 
-/** The first plan with changes of hers on it. */
+/** The first plan with changes of the user's on it. */
 function edited(piece: Piece, edits: readonly Change[]): Candidate {
   const [first] = planPiece(piece, CATALOGUE).candidates;
   return planWithEdits(piece, { candidateId: first!.id, school: first!.school, edits }, CATALOGUE).shown!;
@@ -44,7 +45,7 @@ describe("changes between two plans", () => {
 describe("keep these steps of mine, make the rest right", () => {
   const piece = pebble({ uses: ["outdoor-exposed"], decoration: { techniques: ["dots"] } });
 
-  test("a poor seal left out and a base of hers: the base stays as she has it, the seal comes back", () => {
+  test("a poor seal left out and a base of the user's: the base stays as the user has it, the seal comes back", () => {
     const [first] = planPiece(piece, CATALOGUE).candidates;
     const steps = first!.zones.find((zone) => zone.zone === "top")!.steps;
     const [base, seal] = [steps.find((step) => step.role === "base")!, steps.find((step) => step.role === "seal")!];

@@ -8,7 +8,7 @@ import { choiceOf } from "./plan-with-edits";
 import { canPlan, planPiece } from "./plan-piece";
 import type { KeptStep } from "./plan-piece";
 
-/** A plan made right around the steps she keeps, or what stands in the way. */
+/** A plan made right around the steps the user keeps, or what stands in the way. */
 export type Repair =
   | { readonly done: true; readonly changes: readonly Change[]; readonly candidate: Candidate }
   | {
@@ -27,7 +27,7 @@ function keptOf(candidate: Candidate, pinned: ReadonlySet<StepId>): readonly Kep
 /**
  * "Keep these steps of mine, make the rest right": searches anew on the plan's own route, with the kept steps as they are.
  *
- * @param candidate the plan as it stands, with her changes
+ * @param candidate the plan as it stands, with the user's changes
  * @param pinned steps that stay; what is on the piece already stays in any case
  * @returns the changes that lead there, or a refusal that names the kept steps in the way
  */

@@ -9,7 +9,8 @@ import type { School } from "./practice-variants";
 import { faultsIn, putZone } from "./zone-search";
 import { leastCost } from "./branch-and-bound";
 import type { Joined, Sought, ZoneLeast } from "./branch-and-bound";
-import type { Judged, ZoneSearch } from "./zone-search";
+import type { ZoneSearch } from "./zone-search";
+import type { Judged } from "./judged";
 
 /** Stacks judged anew before a walk gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */
 const MOST = { measure: 100, front: 30, school: 40, any: 300 } as const;

@@ -1,5 +1,5 @@
 import type { SoFar } from "./domains";
-import type { Judged } from "./zone-search";
+import type { Judged } from "./judged";
 
 /**
  * What is known of ways chosen in the order decisions are taken in: one searches the same few thousand branches for one measure after

@@ -203,7 +203,7 @@ function layerSteps(
   return steps;
 }
 
-/** An effect is chosen for its look, never because it dries sooner: it is taken when she names it, or when the technique is made of it. */
+/** An effect is chosen for its look, never because it dries sooner: it is taken when the user names it, or when the technique is made of it. */
 function isEffect(product: ProductClass): boolean {
   return product.film.contrastRatio === null || product.traits.includes("fades-in-sun");
 }

@@ -9,13 +9,13 @@ import type { PieceFacts } from "../facts/facts";
 import { zoneWord } from "../rules/judge";
 import type { Candidate, Finding } from "../model/plan";
 
-/** A medium she named and forbade at once, and by what. */
+/** A medium the user named and forbade at once, and by what. */
 export interface Blocked {
   readonly medium: ProductId;
   readonly why: string;
 }
 
-/** Her constraints win over the media she named: those they rule out are left to the plan, which says so. */
+/** The user's constraints win over the media the user named: those they rule out are left to the plan, which says so. */
 export function withoutBlockedMedia(piece: CompletePiece, catalogue: Catalogue): { readonly piece: CompletePiece; readonly blocked: readonly Blocked[] } {
   const { media, layers } = piece.decoration;
   const named = [...new Set([...media, ...layers.flatMap((layer) => layer.medium ?? [])])];
@@ -49,7 +49,7 @@ function whyNot(facts: PieceFacts, id: ProductId, key: keyof Wishes): string {
 /**
  * Wishes a plan does not keep, each with why: they are honoured or explained, never dropped in silence.
  *
- * @param given what stopped every plan that kept them, when they had to be given up; and media that her own constraints rule out
+ * @param given what stopped every plan that kept them, when they had to be given up; and media that the user's own constraints rule out
  */
 export function wishFindings(
   facts: PieceFacts,

@@ -1,5 +1,6 @@
 import type { StepId } from "../../catalogue/ids";
 import type { Zone } from "../../piece/zones";
+import type { Judged } from "./judged";
 import { amounts, cureDaysOf } from "../facts/quantify";
 import { BEST_GRADE, durabilityOf } from "../facts/durability";
 import type { StackFacts } from "../facts/facts";
@@ -17,15 +18,6 @@ import { avoidableCodes, faultsOf } from "./violations";
 import type { Fault } from "./violations";
 import { NOTHING, WayTable } from "./domains";
 import type { SoFar, Way } from "./domains";
-
-/** A whole stack of one zone, judged: what stops it, or what it costs beyond the sum of its ways. */
-export interface Judged {
-  readonly ways: readonly Way[];
-  readonly stack: StackFacts;
-  readonly stop: string | null;
-  readonly extra: Part;
-  readonly span: Span;
-}
 
 /** Puts a whole judged stack on a plan's ledger. */
 export function putZone(ledger: Ledger, zone: number, { ways, extra, span }: Judged): void {

@@ -3,7 +3,8 @@ import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import { pieceFacts, stackFacts } from "../facts/facts";
 import { judge } from "./judge";
-import type { Finding, StepChoice, ZoneSteps } from "../model/plan";
+import type { Finding } from "../model/plan";
+import type { StepChoice, ZoneSteps } from "../model/step";
 import type { Rule } from "./rule";
 import { RULES } from "./rules";
 

@@ -2,7 +2,7 @@ import { productId } from "../../catalogue/ids";
 import type { DryingStage } from "../../catalogue/vocabulary";
 import type { Change, NewStep } from "../model/change";
 import type { StackFacts, StepFact } from "../facts/facts";
-import type { StepChoice } from "../model/plan";
+import type { StepChoice } from "../model/step";
 
 /** Builders of the few changes that rules offer as fixes. */
 
@@ -26,7 +26,7 @@ export function setPiece(path: string, value: unknown): readonly Change[] {
   return [{ op: "setPiece", path, value }];
 }
 
-/** A wait long enough, as hers: it stays when other things change. */
+/** A wait long enough, as the user's: it stays when other things change. */
 export function waitFix(fact: StepFact, short: number, until: DryingStage): readonly Change[] {
   const min = Math.ceil((fact.step.waitBefore?.min ?? 0) + short);
   return set(fact, "waitBefore", { min, until, set: "hers" });

@@ -72,7 +72,7 @@ export function isOutdoors(stack: StackFacts): boolean {
   return stack.uses.some((use) => use.outdoors);
 }
 
-/** A product class of the catalogue that will do, first listed first; skips what she avoids, what a child may not use and what her room is too cold for. */
+/** A product class of the catalogue that will do, first listed first; skips what the user avoids, what a child may not use and what their room is too cold for. */
 export function suitable(stack: StackFacts, fits: (product: ProductClass) => boolean): ProductClass | null {
   const { constraints } = stack.piece;
   const fired = isFired(stack);

@@ -36,7 +36,7 @@ export interface Rule {
   readonly fix: string;
   /** A caution or fact of the whole piece: said once, for no zone. */
   readonly ofPiece?: boolean;
-  /** Judges only waits and coats, which the planner sets right by itself: it speaks of what she changed, and the search need not ask it. */
+  /** Judges only waits and coats, which the planner sets right by itself: it speaks of what the user changed, and the search need not ask it. */
   readonly metByPlanning?: true;
   /** Looks at the other zones of the plan too: a stack that is sound by itself may break it beside its neighbours. */
   readonly acrossZones?: true;

@@ -1,7 +1,7 @@
 /** Ways in which sound plans go wrong at the table. Written from what people do, not from what the rules look for. */
 import { productId } from "#core/catalogue/ids";
 import type { Role, ZoneId } from "#core/catalogue/vocabulary";
-import type { StepChoice, ZoneSteps } from "#core/coating/model/plan";
+import type { StepChoice, ZoneSteps } from "#core/coating/model/step";
 import type { CompletePiece } from "#core/piece/piece";
 
 export type Zones = readonly ZoneSteps<StepChoice>[];

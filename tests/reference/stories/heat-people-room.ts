@@ -1,4 +1,4 @@
-import type { Heat } from "#core/coating/model/plan";
+import type { Heat } from "#core/coating/model/step";
 import { DAY, jar, mug, pebble, pot, s, tray } from "../bench";
 import type { Story } from "./story";
 

@@ -1,0 +1,78 @@
+import type { ProductId, StepId } from "../../catalogue/ids";
+import type { DryingStage, Method, Role, Sheen, TechniqueId, ZoneId } from "../../catalogue/vocabulary";
+import type { Stages } from "../../drying/stages";
+
+export interface Because {
+  readonly requirement: string;
+  readonly text: string;
+}
+
+export interface StepMarks {
+  readonly count: number;
+  readonly diameterMm: number;
+  readonly heightMm: number;
+}
+
+export interface Heat {
+  readonly kind: "oven" | "kiln";
+  readonly temperatureC: number;
+  readonly holdMin: number;
+  readonly start: "cold" | "hot";
+  readonly cool: "inside" | "out";
+}
+
+export interface Wait {
+  readonly min: number;
+  readonly until: DryingStage;
+  /** The careful painter's end of the range, minutes. */
+  readonly cautiousMin?: number;
+  /** Set by the user; the engine leaves it alone and judges it. */
+  readonly set?: "hers";
+}
+
+/** What is chosen of a step, before any number is worked out. Absent means unknown. */
+export interface StepChoice {
+  readonly id: StepId;
+  readonly role: Role;
+  readonly product: ProductId;
+  readonly ownProduct?: string;
+  readonly sheen?: Sheen;
+  readonly colour?: string;
+  readonly technique?: TechniqueId;
+  readonly method?: Method;
+  readonly coats?: number;
+  readonly coverage?: number;
+  readonly marks?: StepMarks;
+  readonly thinning?: { readonly with: ProductId; readonly percent: number } | null;
+  readonly waitBefore?: Wait | null;
+  readonly while?: "wet" | "dry";
+  readonly heat?: Heat;
+  /** One act shared by zones. */
+  readonly group?: string;
+  readonly origin: "engine" | "hers";
+  /** Already on the piece: no work, no paint, no wait. */
+  readonly done?: true;
+  readonly because: readonly Because[];
+  readonly checks: readonly string[];
+}
+
+/** A step with its numbers. Film fields are null for steps without a film; amounts and hands-on time cover the whole count. */
+export interface Step extends StepChoice {
+  readonly method: Method;
+  readonly coats: number;
+  readonly thinning: { readonly with: ProductId; readonly percent: number } | null;
+  readonly wetMicrons: number | null;
+  readonly dryMicrons: number | null;
+  readonly jarMl: number | null;
+  readonly volumeMl: number | null;
+  readonly waitBefore: Wait | null;
+  readonly handsOnMin: number;
+  readonly typical: Stages | null;
+  readonly cautious: Stages | null;
+}
+
+export interface ZoneSteps<S extends StepChoice = Step> {
+  readonly zone: ZoneId;
+  readonly areaMm2: number;
+  readonly steps: readonly S[];
+}
