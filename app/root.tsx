@@ -4,7 +4,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
 import { Shell } from "~/components/shell";
 import { useServiceWorker } from "~/components/use-service-worker";
-import { WorkshopProvider } from "~/components/app-context";
+import { AppContextProvider } from "~/components/app-context";
 import type { Route } from "./+types/root";
 import "./styles/app.css";
 
@@ -44,11 +44,11 @@ export function Layout({ children }: { children: ReactNode }) {
 export default function Root() {
   useServiceWorker();
   return (
-    <WorkshopProvider>
+    <AppContextProvider>
       <Shell>
         <Outlet />
       </Shell>
-    </WorkshopProvider>
+    </AppContextProvider>
   );
 }
 

@@ -13,7 +13,7 @@ interface HistoryState {
   readonly redo: string | null;
 }
 
-export interface Workshop {
+export interface AppContext {
   readonly settings: SettingsRecord;
   readonly saveSettings: (change: SettingsChange) => void;
   readonly rooms: readonly RoomRecord[];
@@ -26,7 +26,7 @@ export interface Workshop {
 }
 
 const NOTHING: HistoryState = { undo: null, redo: null };
-const Context = createContext<Workshop | null>(null);
+const Context = createContext<AppContext | null>(null);
 
 type HistoryModule = typeof HistoryClient;
 
@@ -71,8 +71,8 @@ function usePreferences(history: HistoryState): Preferences {
   useEffect(() => {
     let current = true;
     void (async () => {
-      const [{ notebook }, { settingsIn, roomsIn, hoursIn }] = await Promise.all([import("~/store/open.client"), import("~/store/preferences")]);
-      const db = await notebook();
+      const [{ database }, { settingsIn, roomsIn, hoursIn }] = await Promise.all([import("~/store/open.client"), import("~/store/preferences")]);
+      const db = await database();
       const [settings, rooms, hours] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere())]);
       if (current) setPreferences({ settings, rooms, hours });
     })().catch(() => undefined);
@@ -83,8 +83,8 @@ function usePreferences(history: HistoryState): Preferences {
   return preferences;
 }
 
-/** The user's settings; what the user chooses shows at once, before the notebook has answered. */
-function useSettings(kept: SettingsRecord): Pick<Workshop, "settings" | "saveSettings"> {
+/** The user's settings; what the user chooses shows at once, before the database has answered. */
+function useSettings(kept: SettingsRecord): Pick<AppContext, "settings" | "saveSettings"> {
   const { submit } = useFetcher();
   const [ahead, setAhead] = useState<{ readonly rev: number; readonly change: SettingsChange }>({ rev: -1, change: {} });
   const { rev } = kept;
@@ -136,7 +136,7 @@ function useTheme(theme: SettingsRecord["theme"], known: boolean): void {
 }
 
 /** What every screen shares: settings, undo, a voice. */
-export function WorkshopProvider({ children }: { children: ReactNode }) {
+export function AppContextProvider({ children }: { children: ReactNode }) {
   const { history, module } = useHistory();
   const { revalidate } = useRevalidator();
   const preferences = usePreferences(history);
@@ -145,15 +145,15 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   useTheme(settings.theme, settings.rev > 0);
   const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
   const step = useSteps(module, announce, () => void revalidate());
-  const workshop = useMemo(
+  const context = useMemo(
     () => ({ ...preferences, settings, saveSettings, history, step, announce, said }),
     [preferences, settings, saveSettings, history, step, announce, said],
   );
-  return <Context value={workshop}>{children}</Context>;
+  return <Context value={context}>{children}</Context>;
 }
 
-export function useWorkshop(): Workshop {
-  const workshop = useContext(Context);
-  if (!workshop) throw new Error("this screen stands outside the workshop");
-  return workshop;
+export function useAppContext(): AppContext {
+  const context = useContext(Context);
+  if (!context) throw new Error("this screen stands outside the workshop");
+  return context;
 }

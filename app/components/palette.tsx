@@ -2,7 +2,7 @@ import { Command } from "cmdk";
 import { useEffect, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 import type { PieceRecord } from "#core/formats/records";
-import { useWorkshop } from "./app-context";
+import { useAppContext } from "./app-context";
 
 interface Thing {
   readonly group: "Pieces" | "Places" | "Do";
@@ -20,7 +20,7 @@ function meant(things: readonly Thing[], typed: string): readonly Thing[] {
 
 /** Finds a piece, a place or a thing to do by a few letters of it. */
 export function Palette({ close, showKeys }: { close: () => void; showKeys: () => void }) {
-  const { history, step, settings, saveSettings } = useWorkshop();
+  const { history, step, settings, saveSettings } = useAppContext();
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const [pieces, setPieces] = useState<readonly PieceRecord[]>([]);
@@ -28,8 +28,8 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   useEffect(() => {
     let current = true;
     void (async () => {
-      const [{ notebook }, { allPieces }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
-      const found = await allPieces(await notebook());
+      const [{ database }, { allPieces }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
+      const found = await allPieces(await database());
       if (current) setPieces(found);
     })();
     return () => {

@@ -6,7 +6,7 @@ import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
 import { useFocusKept } from "./use-focus-kept";
-import { useWorkshop } from "./app-context";
+import { useAppContext } from "./app-context";
 
 const Palette = lazy(() => import("./palette").then((module) => ({ default: module.Palette })));
 
@@ -16,7 +16,7 @@ const PLACES = [
 ] as const;
 
 function useKeys(open: (what: "palette" | "shortcuts") => void): void {
-  const { step } = useWorkshop();
+  const { step } = useAppContext();
   const navigate = useNavigate();
   const going = useRef(false);
   useEffect(() => {
@@ -83,7 +83,7 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
 }
 
 function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
-  const { history, step } = useWorkshop();
+  const { history, step } = useAppContext();
   return (
     <header className="border-b-2 border-ink bg-sheet print:hidden">
       <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-4 py-1 sm:gap-x-6">
@@ -122,7 +122,7 @@ function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
 
 /** The frame of every screen: places, undo, the palette, the keys, and a voice for screen readers. */
 export function Shell({ children }: { children: ReactNode }) {
-  const { said } = useWorkshop();
+  const { said } = useAppContext();
   const [showing, setShowing] = useState<"palette" | "shortcuts" | null>(null);
   useKeys(setShowing);
   useFocusOnPage();

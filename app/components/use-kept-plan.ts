@@ -13,13 +13,13 @@ export interface KeptPiece {
 
 /** A piece with its plan and its work, for a page that only reads them. */
 export async function keptPiece(id: string): Promise<KeptPiece> {
-  const [{ notebook }, { pieceById }, { planById }, { progressOf }] = await Promise.all([
+  const [{ database }, { pieceById }, { planById }, { progressOf }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
     import("~/store/progress"),
   ]);
-  const db = await notebook();
+  const db = await database();
   const record = await pieceById(db, pieceId(id));
   if (!record) throw data("this piece is not in your notebook; it may have been removed in another tab", { status: 404 });
   const [plan, progress] = await Promise.all([planById(db, record.planId), progressOf(db, record.planId)]);

@@ -4,9 +4,9 @@ import { ENGINE_VERSION } from "#core/formats/records";
 import { writeBundle } from "#core/formats/write-bundle";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
-import { act } from "~/store/command";
+import { runCommand } from "~/store/command";
 import { importBundle } from "~/store/bundles";
-import type { Notebook } from "~/store/database";
+import type { Database } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
 import type { DemoPiece } from "./tern-point";
 
@@ -72,7 +72,7 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
 }
 
 /** Lays the Tern Point pieces beside whatever is there; the user's stay as they are. */
-export async function openTernPoint(db: Notebook): Promise<void> {
+export async function openTernPoint(db: Database): Promise<void> {
   const now = Date.now();
   const all = await Promise.all(TERN_POINT.map((one) => made(one, now)));
   const bundle = writeBundle({
@@ -92,20 +92,20 @@ function isOfTernPoint(id: string): boolean {
   return id.startsWith("ternpoint");
 }
 
-export async function hasTernPoint(db: Notebook): Promise<boolean> {
+export async function hasTernPoint(db: Database): Promise<boolean> {
   return (await db.getAllKeys("pieces")).some(isOfTernPoint);
 }
 
 /** Takes every Tern Point piece out again, with plans and work, in one go. */
-export function closeTernPoint(db: Notebook): Promise<void> {
-  return act(db, "removing the Tern Point notebook", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
+export function closeTernPoint(db: Database): Promise<void> {
+  return runCommand(db, "removing the Tern Point notebook", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
     for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removePiece(id);
     for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
   });
 }
 
-/** A notebook that has never been used is shown with Tern Point in it, where the server says so; once, and never over anything. */
-export async function seedOnce(db: Notebook): Promise<void> {
+/** A database that has never been used is shown with Tern Point in it, where the server says so; once, and never over anything. */
+export async function seedOnce(db: Database): Promise<void> {
   const known = remembered();
   if (known || document.documentElement.dataset.demo === undefined) return;
   if ((await db.count("pieces")) > 0 || (await db.count("settings")) > 0) return;

@@ -2,13 +2,13 @@ import { PART_NAMES, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle } from "#core/formats/write-bundle";
 import { pieceId, planId, progressId } from "#core/catalogue/ids";
 import type { PieceRecord } from "#core/formats/records";
-import { act } from "./command";
+import { runCommand } from "./command";
 import type { Recorder } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./database";
+import type { Database } from "./database";
 
 /** Everything kept, as one file's document. */
-export async function exportAll(db: Notebook): Promise<Bundle> {
+export async function exportAll(db: Database): Promise<Bundle> {
   const transaction = db.transaction([...PART_NAMES]);
   const parts = await Promise.all(PART_NAMES.map(async (part) => [part, await transaction.objectStore(part).getAll()] as const));
   await transaction.done;
@@ -49,10 +49,10 @@ async function putBeside(recorder: Recorder, bundle: Bundle, record: PieceRecord
  * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. The user's own hours and settings stay where
  * the user has any.
  *
- * @throws whatever the browser throws when it cannot write (a full disk); the notebook is then as it was
+ * @throws whatever the browser throws when it cannot write (a full disk); the database is then as it was
  */
-export function importBundle(db: Notebook, bundle: Bundle, label = "bringing the file in"): Promise<Imported> {
-  return act(db, label, PART_NAMES, async (recorder) => {
+export function importBundle(db: Database, bundle: Bundle, label = "bringing the file in"): Promise<Imported> {
+  return runCommand(db, label, PART_NAMES, async (recorder) => {
     const counts = { added: 0, same: 0, beside: 0 };
     for (const record of bundle.pieces) {
       const own = bundle.plans.filter((plan) => plan.pieceId === record.id).map((plan) => plan.id);
@@ -76,9 +76,9 @@ export function importBundle(db: Notebook, bundle: Bundle, label = "bringing the
   });
 }
 
-/** Empties the notebook, all or nothing; it can be taken back. */
-export function wipeAll(db: Notebook): Promise<void> {
-  return act(db, "emptying the notebook", PART_NAMES, async (recorder) => {
+/** Empties the database, all or nothing; it can be taken back. */
+export function wipeAll(db: Database): Promise<void> {
+  return runCommand(db, "emptying the notebook", PART_NAMES, async (recorder) => {
     for (const part of PART_NAMES) for (const record of await recorder.all(part)) await recorder.remove(part, record.id);
   });
 }

@@ -2,10 +2,10 @@ import type { IDBPTransaction } from "idb";
 import { changePiece } from "#core/coating/model/apply-changes";
 import { changesBetween, clashes } from "#core/coating/model/piece-changes";
 import type { PieceRecord } from "#core/formats/records";
-import type { Notebook } from "./database";
-import type { NotebookSchema, StoreName } from "./schema";
+import type { Database } from "./database";
+import type { DatabaseSchema, StoreName } from "./schema";
 
-type Kept = NotebookSchema[StoreName]["value"];
+type Kept = DatabaseSchema[StoreName]["value"];
 
 /** One record before and after; null where there was none, or is none. */
 export interface Entry {
@@ -16,12 +16,12 @@ export interface Entry {
 }
 
 /** One thing the user did, as what it changed: turned round, it is its own undoing. */
-export interface Act {
+export interface Command {
   readonly label: string;
   readonly entries: readonly Entry[];
 }
 
-type Writing = IDBPTransaction<NotebookSchema, StoreName[], "readwrite">;
+type Writing = IDBPTransaction<DatabaseSchema, StoreName[], "readwrite">;
 
 /** Reads and writes inside one transaction, and remembers every record as it was. */
 export class Recorder {
@@ -29,11 +29,11 @@ export class Recorder {
 
   constructor(private readonly transaction: Writing) {}
 
-  async get<S extends StoreName>(store: S, id: string): Promise<NotebookSchema[S]["value"] | undefined> {
+  async get<S extends StoreName>(store: S, id: string): Promise<DatabaseSchema[S]["value"] | undefined> {
     return this.transaction.objectStore(store).get(id);
   }
 
-  async all<S extends StoreName>(store: S): Promise<NotebookSchema[S]["value"][]> {
+  async all<S extends StoreName>(store: S): Promise<DatabaseSchema[S]["value"][]> {
     return this.transaction.objectStore(store).getAll();
   }
 
@@ -45,7 +45,7 @@ export class Recorder {
     return this.transaction.objectStore("progress").index("byPlan").getAll(planId);
   }
 
-  async put<S extends StoreName>(store: S, record: NotebookSchema[S]["value"]): Promise<void> {
+  async put<S extends StoreName>(store: S, record: DatabaseSchema[S]["value"]): Promise<void> {
     await this.note(store, record.id, record);
     await this.transaction.objectStore(store).put(record);
   }
@@ -75,17 +75,17 @@ export class Recorder {
   }
 }
 
-type Listener = (act: Act) => void;
+type Listener = (runCommand: Command) => void;
 const listeners = new Set<Listener>();
 
 /** Hears of everything that is done, so that it can be undone. */
-export function onAct(listener: Listener): () => void {
+export function onCommand(listener: Listener): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
 
 async function written<T>(
-  db: Notebook,
+  db: Database,
   stores: readonly StoreName[],
   work: (recorder: Recorder) => Promise<T>,
 ): Promise<{ result: T; entries: readonly Entry[] }> {
@@ -111,7 +111,7 @@ async function written<T>(
  *
  * @param label what the user did, in a few words, for "undo …"
  */
-export async function act<T>(db: Notebook, label: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
+export async function runCommand<T>(db: Database, label: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
   const { result, entries } = await written(db, stores, work);
   if (entries.length > 0) for (const listener of listeners) listener({ label, entries });
   return result;
@@ -133,12 +133,12 @@ function mergedPiece(current: PieceRecord, from: PieceRecord, to: PieceRecord): 
 class Clash extends Error {}
 
 /**
- * Takes an act back: every record becomes what it was before. A record that was changed since is merged where that loses
+ * Takes a command back: every record becomes what it was before. A record that was changed since is merged where that loses
  * nothing; otherwise nothing at all is written.
  *
- * @returns the act that does it again, or null when something else was changed in between
+ * @returns the command that does it again, or null when something else was changed in between
  */
-export async function takeBack(db: Notebook, { label, entries }: Act): Promise<Act | null> {
+export async function takeBack(db: Database, { label, entries }: Command): Promise<Command | null> {
   const stores = [...new Set(entries.map((entry) => entry.store))];
   try {
     const done = await written(db, stores, async (recorder) => {

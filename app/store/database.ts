@@ -1,20 +1,20 @@
 import { openDB } from "idb";
 import type { IDBPDatabase } from "idb";
-import { MIGRATIONS, NOTEBOOK_VERSION } from "./migrations";
-import type { NotebookSchema } from "./schema";
+import { MIGRATIONS, DATABASE_VERSION } from "./migrations";
+import type { DatabaseSchema } from "./schema";
 
-export type Notebook = IDBPDatabase<NotebookSchema>;
+export type Database = IDBPDatabase<DatabaseSchema>;
 
-export const NOTEBOOK_NAME = "nook-coat";
+export const DATABASE_NAME = "nook-coat";
 
 /**
- * Opens the notebook and brings it up to date.
+ * Opens the database and brings it up to date.
  *
  * @param onNewer called when another tab needs a newer version; by then this tab has let go, so it blocks nobody
  * @throws the browser's VersionError when a newer Nook Coat has already been here
  */
-export async function openNotebook(onNewer: () => void = () => {}, name = NOTEBOOK_NAME): Promise<Notebook> {
-  const db = await openDB<NotebookSchema>(name, NOTEBOOK_VERSION, {
+export async function openStore(onNewer: () => void = () => {}, name = DATABASE_NAME): Promise<Database> {
+  const db = await openDB<DatabaseSchema>(name, DATABASE_VERSION, {
     async upgrade(database, oldVersion, _newVersion, transaction) {
       for (const migration of MIGRATIONS) if (migration.to > oldVersion) await migration.up(database, transaction as never);
     },

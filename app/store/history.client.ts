@@ -1,17 +1,17 @@
-import { onAct, takeBack } from "./command";
-import type { Act } from "./command";
-import { announceChange, notebook } from "./open.client";
+import { onCommand, takeBack } from "./command";
+import type { Command } from "./command";
+import { announceChange, database } from "./open.client";
 
 /** Acts kept to be taken back; older ones are let go. */
-const MOST_ACTS = 200;
+const MOST_COMMANDS = 200;
 
 export interface HistoryState {
   readonly undo: string | null;
   readonly redo: string | null;
 }
 
-let past: readonly Act[] = [];
-let future: readonly Act[] = [];
+let past: readonly Command[] = [];
+let future: readonly Command[] = [];
 let state: HistoryState = { undo: null, redo: null };
 const watchers = new Set<() => void>();
 
@@ -20,8 +20,8 @@ function changed(): void {
   for (const watcher of watchers) watcher();
 }
 
-onAct((act) => {
-  past = [...past, act].slice(-MOST_ACTS);
+onCommand((runCommand) => {
+  past = [...past, runCommand].slice(-MOST_COMMANDS);
   future = [];
   changed();
 });
@@ -42,9 +42,9 @@ export function watchHistory(watcher: () => void): () => void {
  */
 export async function step(direction: "undo" | "redo"): Promise<string | null> {
   const from = direction === "undo" ? past : future;
-  const act = from.at(-1);
-  if (!act) return null;
-  const reversed = await takeBack(await notebook(), act);
+  const runCommand = from.at(-1);
+  if (!runCommand) return null;
+  const reversed = await takeBack(await database(), runCommand);
   if (direction === "undo") {
     past = past.slice(0, -1);
     if (reversed) future = [...future, reversed];
@@ -54,6 +54,6 @@ export async function step(direction: "undo" | "redo"): Promise<string | null> {
   }
   changed();
   announceChange();
-  if (!reversed) return `This could not be taken back: something else has changed ${act.label} since`;
-  return direction === "undo" ? `Taken back: ${act.label}` : `Done again: ${act.label}`;
+  if (!reversed) return `This could not be taken back: something else has changed ${runCommand.label} since`;
+  return direction === "undo" ? `Taken back: ${runCommand.label}` : `Done again: ${runCommand.label}`;
 }

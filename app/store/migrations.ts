@@ -1,16 +1,16 @@
 import type { IDBPDatabase, IDBPTransaction } from "idb";
-import type { NotebookSchema, StoreName } from "./schema";
+import type { DatabaseSchema, StoreName } from "./schema";
 
-type Upgrade = IDBPTransaction<NotebookSchema, StoreName[], "versionchange">;
+type Upgrade = IDBPTransaction<DatabaseSchema, StoreName[], "versionchange">;
 
 export interface Migration {
   /** The version it leads to; versions follow one another without gaps and are never edited once released. */
   readonly to: number;
   readonly does: string;
-  readonly up: (db: IDBPDatabase<NotebookSchema>, transaction: Upgrade) => Promise<void> | void;
+  readonly up: (db: IDBPDatabase<DatabaseSchema>, transaction: Upgrade) => Promise<void> | void;
 }
 
-/** Every shape the notebook has had, oldest first. */
+/** Every shape the database has had, oldest first. */
 export const MIGRATIONS: readonly Migration[] = [
   {
     to: 1,
@@ -41,4 +41,4 @@ export const MIGRATIONS: readonly Migration[] = [
   },
 ];
 
-export const NOTEBOOK_VERSION = MIGRATIONS[MIGRATIONS.length - 1]!.to;
+export const DATABASE_VERSION = MIGRATIONS[MIGRATIONS.length - 1]!.to;

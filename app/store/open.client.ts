@@ -1,13 +1,13 @@
-import { onAct } from "./command";
-import { openNotebook } from "./database";
-import type { Notebook } from "./database";
+import { onCommand } from "./command";
+import { openStore } from "./database";
+import type { Database } from "./database";
 
-let opened: Promise<Notebook> | null = null;
+let opened: Promise<Database> | null = null;
 const CHANNEL = "nook-coat-changes";
 
-/** The one open notebook of this tab. When a newer tab upgrades it, this one lets go and asks to be reloaded. */
-export function notebook(): Promise<Notebook> {
-  opened ??= openNotebook(() => {
+/** The one open database of this tab. When a newer tab upgrades it, this one lets go and asks to be reloaded. */
+export function database(): Promise<Database> {
+  opened ??= openStore(() => {
     opened = null;
     window.dispatchEvent(new Event("notebook-newer"));
   });
@@ -28,4 +28,4 @@ export function onOtherTab(listen: () => void): () => void {
   return () => channel.close();
 }
 
-onAct(announceChange);
+onCommand(announceChange);

@@ -5,9 +5,9 @@ import { pieceId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
 import type { PieceRecord, PlanRecord } from "#core/formats/records";
 import type { Piece } from "#core/piece/piece";
-import { act } from "./command";
+import { runCommand } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./database";
+import type { Database } from "./database";
 
 export type Saved =
   | { readonly kind: "saved"; readonly record: PieceRecord }
@@ -15,19 +15,19 @@ export type Saved =
   | { readonly kind: "clash"; readonly paths: readonly string[]; readonly theirs: PieceRecord }
   | { readonly kind: "gone" };
 
-export function addPiece(db: Notebook, piece: Piece): Promise<PieceRecord> {
-  return act(db, `the new piece ${piece.name}`, ["pieces"], async (recorder) => {
+export function addPiece(db: Database, piece: Piece): Promise<PieceRecord> {
+  return runCommand(db, `the new piece ${piece.name}`, ["pieces"], async (recorder) => {
     const record: PieceRecord = { id: pieceId(freshId()), rev: 1, piece, planId: null };
     await recorder.put("pieces", record);
     return record;
   });
 }
 
-export function allPieces(db: Notebook): Promise<PieceRecord[]> {
+export function allPieces(db: Database): Promise<PieceRecord[]> {
   return db.getAll("pieces");
 }
 
-export function pieceById(db: Notebook, id: PieceId): Promise<PieceRecord | undefined> {
+export function pieceById(db: Database, id: PieceId): Promise<PieceRecord | undefined> {
   return db.get("pieces", id);
 }
 
@@ -38,8 +38,8 @@ export function pieceById(db: Notebook, id: PieceId): Promise<PieceRecord | unde
  * @param seen the record their screen was made from
  * @param changes their `setPiece` changes to it
  */
-export function savePiece(db: Notebook, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
-  return act(db, `the change to ${seen.piece.name}`, ["pieces"], async (recorder): Promise<Saved> => {
+export function savePiece(db: Database, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
+  return runCommand(db, `the change to ${seen.piece.name}`, ["pieces"], async (recorder): Promise<Saved> => {
     const current = await recorder.get("pieces", seen.id);
     if (!current) return { kind: "gone" };
     const mine = changesBetween(seen.piece, changePiece(seen.piece, changes));
@@ -52,8 +52,8 @@ export function savePiece(db: Notebook, seen: PieceRecord, changes: readonly Cha
 }
 
 /** Says when a piece is begun and needed; an empty date is taken away. */
-export function setDates(db: Notebook, id: PieceId, dates: { readonly start?: string; readonly due?: string }): Promise<void> {
-  return act(db, "the dates", ["pieces"], async (recorder) => {
+export function setDates(db: Database, id: PieceId, dates: { readonly start?: string; readonly due?: string }): Promise<void> {
+  return runCommand(db, "the dates", ["pieces"], async (recorder) => {
     const current = await recorder.get("pieces", id);
     if (!current) return;
     const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
@@ -62,8 +62,8 @@ export function setDates(db: Notebook, id: PieceId, dates: { readonly start?: st
 }
 
 /** Removes a piece with its plans and what was done on them, all or nothing. */
-export function removePiece(db: Notebook, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
-  return act(db, "removing the piece", ["pieces", "plans", "progress"], async (recorder) => {
+export function removePiece(db: Database, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
+  return runCommand(db, "removing the piece", ["pieces", "plans", "progress"], async (recorder) => {
     const piece = await recorder.get("pieces", id);
     const plans = await recorder.plansOf(id);
     if (piece) await recorder.removePiece(id);

@@ -1,9 +1,9 @@
 import { progressId } from "#core/catalogue/ids";
 import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
 import type { ProgressRecord } from "#core/formats/records";
-import { act } from "./command";
+import { runCommand } from "./command";
 import { freshId } from "./fresh-id";
-import type { Notebook } from "./database";
+import type { Database } from "./database";
 import { followedPlan } from "./plans";
 
 /** One coat, or half of one, that was laid. */
@@ -13,7 +13,7 @@ export interface Coat {
   readonly half?: "first" | "second";
 }
 
-export async function progressOf(db: Notebook, plan: PlanId | null): Promise<readonly ProgressRecord[]> {
+export async function progressOf(db: Database, plan: PlanId | null): Promise<readonly ProgressRecord[]> {
   const found = plan === null ? [] : await db.getAllFromIndex("progress", "byPlan", plan);
   return found.sort((a, b) => a.at.localeCompare(b.at));
 }
@@ -23,8 +23,8 @@ export async function progressOf(db: Notebook, plan: PlanId | null): Promise<rea
  *
  * @param at ISO 8601
  */
-export function markDone(db: Notebook, piece: PieceId, candidateId: CandidateId, school: string, coats: readonly Coat[], at: string): Promise<PlanId> {
-  return act(db, coats.length > 1 ? "marking coats as done" : "marking it as done", ["plans", "pieces", "progress"], async (recorder) => {
+export function markDone(db: Database, piece: PieceId, candidateId: CandidateId, school: string, coats: readonly Coat[], at: string): Promise<PlanId> {
+  return runCommand(db, coats.length > 1 ? "marking coats as done" : "marking it as done", ["plans", "pieces", "progress"], async (recorder) => {
     const plan = await followedPlan(recorder, piece, candidateId, school);
     for (const coat of coats) await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, planId: plan.id, kind: "done", at });
     return plan.id;
@@ -32,8 +32,8 @@ export function markDone(db: Notebook, piece: PieceId, candidateId: CandidateId,
 }
 
 /** Takes back that coats were done. */
-export function markUndone(db: Notebook, plan: PlanId, coats: readonly Coat[]): Promise<void> {
-  return act(db, "marking it as not done", ["progress"], async (recorder) => {
+export function markUndone(db: Database, plan: PlanId, coats: readonly Coat[]): Promise<void> {
+  return runCommand(db, "marking it as not done", ["progress"], async (recorder) => {
     for (const one of await recorder.progressOf(plan))
       if (coats.some((coat) => coat.stepId === one.stepId && coat.coat === one.coat && coat.half === one.half)) await recorder.remove("progress", one.id);
   });

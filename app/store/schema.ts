@@ -1,8 +1,8 @@
 import type { DBSchema } from "idb";
 import type { HoursRecord, PieceRecord, PlanRecord, ProgressRecord, RoomRecord, SettingsRecord } from "#core/formats/records";
 
-/** The stores of the browser's notebook, one a noun. */
-export interface NotebookSchema extends DBSchema {
+/** The stores of the browser's database, one a noun. */
+export interface DatabaseSchema extends DBSchema {
   pieces: { key: string; value: PieceRecord };
   plans: { key: string; value: PlanRecord; indexes: { byPiece: string } };
   progress: { key: string; value: ProgressRecord; indexes: { byPlan: string } };

@@ -1,4 +1,4 @@
-/** The notebook, against an IndexedDB that behaves as the browser's. */
+/** The database, against an IndexedDB that behaves as the browser's. */
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, jest, test } from "@jest/globals";
 import { openDB } from "idb";
@@ -10,23 +10,23 @@ import { readBundle } from "#core/formats/bundle";
 import { parsePiece } from "#core/formats/parse-piece";
 import { pebble } from "../../tests/reference/bench";
 import { exportAll, importBundle, wipeAll } from "./bundles";
-import { MIGRATIONS, NOTEBOOK_VERSION } from "./migrations";
-import { openNotebook } from "./database";
-import type { Notebook } from "./database";
+import { MIGRATIONS, DATABASE_VERSION } from "./migrations";
+import { openStore } from "./database";
+import type { Database } from "./database";
 import { addPiece, allPieces, pieceById, removePiece, savePiece } from "./pieces";
 import { clearEdits, editPlan, pinStep, planById, planFor } from "./plans";
-import { onAct, takeBack } from "./command";
-import type { Act } from "./command";
+import { onCommand, takeBack } from "./command";
+import type { Command } from "./command";
 import { hoursIn, saveHours, saveSettings, settingsIn } from "./preferences";
 import { markDone, markUndone, progressOf } from "./progress";
 
-let db: Notebook;
+let db: Database;
 let count = 0;
 const fresh = () => `notebook-${(count += 1)}`;
 const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
 
 beforeEach(async () => {
-  db = await openNotebook(() => {}, fresh());
+  db = await openStore(() => {}, fresh());
 });
 
 describe("two tabs on one piece", () => {
@@ -98,14 +98,14 @@ describe("plans", () => {
 });
 
 describe("undo", () => {
-  let acts: Act[] = [];
+  let commands: Command[] = [];
   let stop = () => {};
   beforeEach(() => {
-    acts = [];
-    stop = onAct((one) => acts.push(one));
+    commands = [];
+    stop = onCommand((one) => commands.push(one));
   });
   afterEach(() => stop());
-  const last = () => acts[acts.length - 1]!;
+  const last = () => commands[commands.length - 1]!;
 
   test("a removed piece comes back with its plans and its work, and goes again", async () => {
     const piece = await addPiece(db, pebble());
@@ -210,8 +210,8 @@ describe("the notebook's own versions", () => {
     const before = await openDB(name, old.version, { upgrade: (database) => void database.createObjectStore("pieces", { keyPath: "id" }) });
     for (const record of old.pieces) await before.put("pieces", record);
     before.close();
-    const now = await openNotebook(() => {}, name);
-    expect(now.version).toBe(NOTEBOOK_VERSION);
+    const now = await openStore(() => {}, name);
+    expect(now.version).toBe(DATABASE_VERSION);
     const records = await allPieces(now);
     expect(records.map((one) => [one.id, one.rev, one.planId])).toEqual([
       ["herbpot0001", 1, null],
@@ -223,15 +223,15 @@ describe("the notebook's own versions", () => {
   test("an old tab lets go at once when a newer one upgrades, and is told", async () => {
     const name = fresh();
     const told = jest.fn();
-    await openNotebook(told, name);
-    const newer = await openDB(name, NOTEBOOK_VERSION + 1);
-    expect(newer.version).toBe(NOTEBOOK_VERSION + 1);
+    await openStore(told, name);
+    const newer = await openDB(name, DATABASE_VERSION + 1);
+    expect(newer.version).toBe(DATABASE_VERSION + 1);
     expect(told).toHaveBeenCalledTimes(1);
   });
 
   test("a notebook of a newer Nook Coat is not touched", async () => {
     const name = fresh();
-    (await openDB(name, NOTEBOOK_VERSION + 1)).close();
-    await expect(openNotebook(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
+    (await openDB(name, DATABASE_VERSION + 1)).close();
+    await expect(openStore(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
   });
 });

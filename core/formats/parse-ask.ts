@@ -4,7 +4,7 @@ import type { OwnProduct } from "../catalogue/own-product";
 import { stepId } from "../catalogue/ids";
 import { freeStepId } from "../coating/model/apply-changes";
 import type { StepChoice } from "../coating/model/step";
-import type { KeptStep } from "../coating/planner/plan-piece";
+import type { PinnedStep } from "../coating/planner/plan-piece";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
 import { HOURS_SCHEMA } from "./hours-schema";
@@ -21,7 +21,7 @@ export interface PlanAsk {
   /** Products the user owns; absent when nothing is known of their shelf. */
   readonly shelf?: readonly OwnProduct[];
   /** Steps of the user's that stay. */
-  readonly keep?: readonly KeptStep[];
+  readonly keep?: readonly PinnedStep[];
   readonly freeHours?: FreeHours;
   /** Local date "YYYY-MM-DD", or an instant with its offset. */
   readonly start?: string;
@@ -82,10 +82,10 @@ const ASK_SCHEMA = Joi.object({
 
 type Stated = Omit<PlanAsk, "keep" | "piece"> & {
   readonly piece: unknown;
-  readonly keep?: readonly (Omit<KeptStep, "id" | "origin" | "because" | "checks"> & { id?: string })[];
+  readonly keep?: readonly (Omit<PinnedStep, "id" | "origin" | "because" | "checks"> & { id?: string })[];
 };
 
-function kept(stated: Stated["keep"]): readonly KeptStep[] {
+function kept(stated: Stated["keep"]): readonly PinnedStep[] {
   const taken: StepChoice["id"][] = [];
   return (stated ?? []).map((step) => {
     const id = step.id ? stepId(step.id) : freeStepId(step.zone, `kept-${step.role}`, taken);

@@ -3,8 +3,8 @@ import type { HoursRecord, PieceRecord, PlanRecord, ProgressRecord, RoomRecord, 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
 export const BUNDLE_VERSION = 1;
 
-/** The records of a notebook, by what they are. */
-export interface NotebookParts {
+/** The records of a database, by what they are. */
+export interface BundleParts {
   readonly pieces: readonly PieceRecord[];
   readonly plans: readonly PlanRecord[];
   readonly progress: readonly ProgressRecord[];
@@ -15,20 +15,20 @@ export interface NotebookParts {
 }
 
 /** Everything kept, as one file. Parts that nothing writes yet stay away. */
-export interface Bundle extends NotebookParts {
+export interface Bundle extends BundleParts {
   readonly format: typeof BUNDLE_FORMAT;
   readonly version: typeof BUNDLE_VERSION;
 }
 
-/** The parts of a notebook, in the order of a file. */
-export const PART_NAMES = ["pieces", "plans", "progress", "rooms", "hours", "settings"] as const satisfies readonly (keyof NotebookParts)[];
+/** The parts of a database, in the order of a file. */
+export const PART_NAMES = ["pieces", "plans", "progress", "rooms", "hours", "settings"] as const satisfies readonly (keyof BundleParts)[];
 
 function byId<R extends { readonly id: string }>(records: readonly R[] = []): readonly R[] {
   return [...records].sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 /** Writes what is kept as one document; records are sorted by id, so the same store writes the same file. */
-export function writeBundle(parts: Partial<NotebookParts>): Bundle {
+export function writeBundle(parts: Partial<BundleParts>): Bundle {
   return {
     format: BUNDLE_FORMAT,
     version: BUNDLE_VERSION,

@@ -1,4 +1,4 @@
-/** The notebook as a workshop: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
+/** The database as a app context: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
 import { describe, expect, test } from "@jest/globals";
 import { extractText } from "unpdf";
 import { allowComplaints, axeClean, newNotebook, open, ownServer, plan, planReady, watchEveryPage } from "./bench";

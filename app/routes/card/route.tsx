@@ -6,7 +6,7 @@ import { Silhouette } from "~/components/shape/silhouette";
 import { PaperPage } from "~/components/paper-page";
 import { keptPiece, useKeptPlan } from "~/components/use-kept-plan";
 import { useMenu } from "~/components/use-menu";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import { useDates } from "../piece/dates-part";
 import type { Route } from "./+types/route";
 
@@ -22,7 +22,7 @@ export function HydrateFallback() {
 /** What the one who receives the piece should know: how to keep it, and from when it is fully hard. */
 export default function CareCard({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
-  const { settings } = useWorkshop();
+  const { settings } = useAppContext();
   const view = useKeptPlan(loaderData);
   const { record, plan, progress } = loaderData;
   const { dates } = useDates(record, keepingOf(plan), doneTasks(progress));

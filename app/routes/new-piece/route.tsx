@@ -17,9 +17,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const techniques = form.getAll("technique").map(String);
   const missing = { material: material === undefined, use: uses.length === 0 };
   if (missing.material || missing.use) return { missing };
-  const { notebook } = await import("~/store/open.client");
+  const { database } = await import("~/store/open.client");
   const piece = pieceFrom({ material, uses, techniques } as unknown as ThreeFacts, CATALOGUE);
-  const record = await addPiece(await notebook(), piece);
+  const record = await addPiece(await database(), piece);
   return redirect(`/pieces/${record.id}`);
 }
 

@@ -11,7 +11,7 @@ import { dateOf, instantOf } from "#core/schedule/free-hours";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { coatWords, sayClock, sayDay, stepTitle, zoneNames } from "~/components/words";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 
 interface Props {
   readonly record: PieceRecord;
@@ -27,7 +27,7 @@ const QUARTER_MS = 15 * 60_000;
 
 /** The dates of a plan, from the worker; the last ones stay up while new ones are worked out. */
 export function useDates(record: PieceRecord, keeping: Keeping, done: ReadonlyMap<string, number>): { readonly dates: DatedPlan | null; readonly now: number } {
-  const { hours } = useWorkshop();
+  const { hours } = useAppContext();
   const [now] = useState(() => Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS);
   const [dates, setDates] = useState<DatedPlan | null>(null);
   const { piece } = record;
@@ -143,7 +143,7 @@ export function DatesPart({
   dates,
   now,
 }: Omit<Props, "keeping" | "done"> & { readonly dates: DatedPlan | null; readonly now: number }) {
-  const { hours } = useWorkshop();
+  const { hours } = useAppContext();
   const { start = "", due = "" } = record.dates ?? {};
   return (
     <div className="grid gap-4">

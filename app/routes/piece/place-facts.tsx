@@ -1,7 +1,7 @@
 import type { Change } from "#core/coating/model/change";
 import { USUAL_ROOM } from "#core/piece/complete-piece";
 import { Chips, Choice, Part } from "~/components/fields";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import { set, YOU_CHOOSE } from "./fact-props";
 import type { FactProps } from "./fact-props";
 
@@ -18,7 +18,7 @@ const USUAL_ROOMS = [
 
 /** Where it is done, what the user wants or rules out. */
 export function PlaceFacts({ record, menu, save }: FactProps) {
-  const { rooms } = useWorkshop();
+  const { rooms } = useAppContext();
   const { piece } = record;
   const here = {
     temperatureC: piece.room?.temperatureC ?? USUAL_ROOM.temperatureC,

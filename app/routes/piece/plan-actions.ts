@@ -8,7 +8,7 @@ import type { Task, Work } from "#core/schedule/task";
 import type { Coat } from "~/store/progress";
 
 /** What the parts of the plan screen may do to the plan. */
-export interface PlanDoer {
+export interface PlanActions {
   readonly apply: (changes: readonly Change[]) => void;
   readonly choose: (candidate: Candidate) => void;
   /** Keeps a step of the plan whatever is made right around it, or lets it go. */

@@ -13,13 +13,13 @@ import { CoatSection } from "~/components/coat-section/section";
 import { isTyping } from "~/components/shortcuts";
 import { useMenu } from "~/components/use-menu";
 import { zoneName, zoneNames } from "~/components/words";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import { Candidates } from "./candidates";
 import { DatesPart, readyText, useDates } from "./dates-part";
 import { Findings } from "./findings";
 import { NextLine } from "./next-line";
 import { tasksOf } from "./plan-actions";
-import type { PlanDoer } from "./plan-actions";
+import type { PlanActions } from "./plan-actions";
 import { Questions } from "./questions";
 import { RepairPart } from "./repair-part";
 import { StepPanel } from "./step-panel";
@@ -34,7 +34,7 @@ interface Props {
   readonly progress: readonly ProgressRecord[];
   readonly edits: number;
   readonly pinned: readonly StepId[];
-  readonly doer: PlanDoer;
+  readonly actions: PlanActions;
   readonly asPlanned: () => void;
   readonly setDates: (dates: { readonly start?: string; readonly due?: string }) => void;
   readonly light: (zone: ZoneId | null) => void;
@@ -54,7 +54,7 @@ function useDoneKey(open: boolean): void {
 }
 
 function useChangesSaid(planned: Planned): void {
-  const { announce } = useWorkshop();
+  const { announce } = useAppContext();
   const { fresh } = planned;
   useEffect(() => {
     if (fresh.size > 0) announce(fresh.size === 1 ? "One coat of the plan is new or has changed" : `${fresh.size} steps of the plan are new or have changed`);
@@ -62,7 +62,7 @@ function useChangesSaid(planned: Planned): void {
 }
 
 /** The plan: what is next, the section, an opened band, what it has to say for itself, and steps, dates and other ways. */
-export function PlanPart({ record, planned, shown, progress, edits, pinned, doer, asPlanned, setDates, light }: Props) {
+export function PlanPart({ record, planned, shown, progress, edits, pinned, actions, asPlanned, setDates, light }: Props) {
   const menu = useMenu();
   const view = planned.view!;
   const { candidates } = view.set;
@@ -102,7 +102,7 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
       done={done}
       state={begun || states.get(open.id)?.state === "ready" ? states.get(open.id) : undefined}
       menu={menu}
-      doer={doer}
+      actions={actions}
       kept={pinned.includes(open.id)}
       neighbours={{ before: told[at - 1] ?? null, after: told[at + 1] ?? null }}
       select={select}
@@ -148,7 +148,7 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
           </p>
         </details>
       </div>
-      <Questions piece={record.piece} menu={menu} answer={doer.apply} />
+      <Questions piece={record.piece} menu={menu} answer={actions.apply} />
       {!narrow && panel}
       {(edits > 0 || lost > 0) && (
         <p className="mt-3 flex flex-wrap items-center gap-3 rounded-lg bg-note-tint p-3">
@@ -161,9 +161,9 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
           </button>
         </p>
       )}
-      <RepairPart piece={record.piece} keeping={planned.keeping} shown={shown} pinned={pinned} menu={menu} doer={doer} />
+      <RepairPart piece={record.piece} keeping={planned.keeping} shown={shown} pinned={pinned} menu={menu} actions={actions} />
       <div className="mt-4">
-        <Findings findings={urgent} apply={doer.apply} />
+        <Findings findings={urgent} apply={actions.apply} />
       </div>
       <Tabs.Root defaultValue="steps" className="mt-5">
         <Tabs.List aria-label="The plan" className="flex flex-wrap gap-1 border-b-2 border-ink">
@@ -191,7 +191,7 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
               begun={begun}
               selected={selected}
               select={select}
-              apply={doer.apply}
+              apply={actions.apply}
             />
           ))}
         </Tabs.Content>
@@ -199,14 +199,14 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
           <DatesPart record={record} shown={shown} menu={menu} setDates={setDates} dates={dates} now={now} />
         </Tabs.Content>
         <Tabs.Content value="ways" className="pt-4">
-          <Candidates candidates={candidates} shown={shown} menu={menu} choose={doer.choose} />
+          <Candidates candidates={candidates} shown={shown} menu={menu} choose={actions.choose} />
         </Tabs.Content>
       </Tabs.Root>
-      <Said title="Worth knowing" findings={notes} apply={doer.apply} />
+      <Said title="Worth knowing" findings={notes} apply={actions.apply} />
       <Said
         title="Take care of yourself"
         findings={cautions}
-        apply={doer.apply}
+        apply={actions.apply}
         more="None of this replaces the product's label, local rules or a professional."
       />
     </>
@@ -214,7 +214,7 @@ export function PlanPart({ record, planned, shown, progress, edits, pinned, doer
 }
 
 /** Findings under a heading; nothing where there are none. */
-function Said({ title, findings, apply, more }: { title: string; findings: Candidate["findings"]; apply: PlanDoer["apply"]; more?: string }) {
+function Said({ title, findings, apply, more }: { title: string; findings: Candidate["findings"]; apply: PlanActions["apply"]; more?: string }) {
   if (findings.length === 0) return null;
   return (
     <section className="mt-6">

@@ -8,8 +8,8 @@ import type { Step } from "#core/coating/model/step";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Piece } from "#core/piece/piece";
 import { stepTitle } from "~/components/words";
-import { useWorkshop } from "~/components/app-context";
-import type { PlanDoer } from "./plan-actions";
+import { useAppContext } from "~/components/app-context";
+import type { PlanActions } from "./plan-actions";
 
 interface Props {
   readonly piece: Piece;
@@ -17,7 +17,7 @@ interface Props {
   readonly shown: Candidate;
   readonly pinned: readonly StepId[];
   readonly menu: Menu;
-  readonly doer: PlanDoer;
+  readonly actions: PlanActions;
 }
 
 /** Steps that stay whatever is made right around them: those the user keeps, and those the user put in or changed themselves. */
@@ -32,8 +32,8 @@ function asking(shown: Candidate, kept: readonly Step[]): string {
 }
 
 /** "Keep these steps of mine, make the rest right": what the user keeps, the button, and what stands in the way when nothing fits. */
-export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props) {
-  const { announce } = useWorkshop();
+export function RepairPart({ piece, keeping, shown, pinned, menu, actions }: Props) {
+  const { announce } = useAppContext();
   const [answered, setAnswered] = useState<{ readonly of: string; readonly repair: Repair } | null>(null);
   const kept = keptSteps(shown, pinned);
   const wrong = shown.findings.some((one) => one.severity === "stop" || one.severity === "warn");
@@ -50,7 +50,7 @@ export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props)
     if (!made) return;
     setAnswered({ of: asked, repair: made });
     if (made.done && made.changes.length > 0) {
-      doer.apply(made.changes);
+      actions.apply(made.changes);
       announce("The rest is made right around what you keep");
     }
   };
@@ -75,7 +75,7 @@ export function RepairPart({ piece, keeping, shown, pinned, menu, doer }: Props)
             {kept
               .filter((step) => answer.inTheWay.includes(step.id) && pinned.includes(step.id))
               .map((step) => (
-                <button key={step.id} type="button" className="button" onClick={() => doer.pin(step.id, false)}>
+                <button key={step.id} type="button" className="button" onClick={() => actions.pin(step.id, false)}>
                   Let go: {stepTitle(step, menu)}
                 </button>
               ))}

@@ -16,7 +16,7 @@ import { markDone, markUndone } from "~/store/progress";
 import type { Route } from "./+types/route";
 import { FactsPanel } from "./facts-panel";
 import { PlanPart } from "./plan-part";
-import type { PlanDoer } from "./plan-actions";
+import type { PlanActions } from "./plan-actions";
 import { useOtherTabs } from "./use-other-tabs";
 import { usePlan } from "./use-plan";
 import { useSaving } from "./use-saving";
@@ -33,8 +33,8 @@ export function HydrateFallback() {
 
 export async function clientAction({ request, params }: Route.ClientActionArgs): Promise<Answer | Response> {
   const ask = (await request.json()) as Ask;
-  const { notebook } = await import("~/store/open.client");
-  const db = await notebook();
+  const { database } = await import("~/store/open.client");
+  const db = await database();
   const id = pieceId(params.id);
   switch (ask.intent) {
     case "change":
@@ -81,7 +81,7 @@ export default function PiecePage({ loaderData }: Route.ComponentProps) {
   const body = menu.materials.find((one) => one.id === piece.material);
   const shown = view?.shown ?? null;
   const followed = shown ? { candidateId: shown.id, school: shown.school } : null;
-  const doer: PlanDoer = {
+  const actions: PlanActions = {
     apply: (edits) => {
       const onPiece = edits.filter((change) => change.op === "setPiece");
       const onSteps = edits.filter((change) => change.op !== "setPiece");
@@ -153,7 +153,7 @@ export default function PiecePage({ loaderData }: Route.ComponentProps) {
             </p>
           )}
           {!view && !failed && <p>Working out the coats…</p>}
-          {view?.set.refusal && <Refused refusal={view.set.refusal} apply={doer.apply} />}
+          {view?.set.refusal && <Refused refusal={view.set.refusal} apply={actions.apply} />}
           {shown && view && (
             <PlanPart
               record={record}
@@ -162,7 +162,7 @@ export default function PiecePage({ loaderData }: Route.ComponentProps) {
               progress={progress}
               edits={plan?.candidateId === shown.id ? plan.edits.length : 0}
               pinned={plan?.candidateId === shown.id ? plan.pinned : NONE_PINNED}
-              doer={doer}
+              actions={actions}
               asPlanned={() => plan && send({ intent: "plain", planId: plan.id })}
               setDates={(dates) => send({ intent: "dates", dates })}
               light={light}

@@ -4,7 +4,7 @@ import type { Form, FormKind } from "#core/piece/form";
 import type { LengthUnit } from "#core/units/length";
 import { Chips, Choice, Part } from "~/components/fields";
 import { MeasuredDrawing } from "~/components/shape/measured-drawing";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import { set, valueTaken } from "./fact-props";
 import type { FactProps } from "./fact-props";
 
@@ -26,7 +26,7 @@ const PART_WORDS: Readonly<Record<string, string>> = { numerals: "With numerals 
 
 /** Its shape, its size, how many of it. */
 export function ShapeFacts({ record, menu, assumed, save, lit, light }: FactProps) {
-  const { settings, saveSettings } = useWorkshop();
+  const { settings, saveSettings } = useAppContext();
   const { piece } = record;
   const objectId = piece.object ?? String(valueTaken(assumed, "object") ?? "other");
   const object = menu.objects.find((one) => one.id === objectId);

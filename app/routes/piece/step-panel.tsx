@@ -15,7 +15,7 @@ import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { coatWords, sayClock, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import { coatOf } from "./plan-actions";
-import type { PlanDoer } from "./plan-actions";
+import type { PlanActions } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
@@ -27,7 +27,7 @@ interface Props {
   readonly done: ReadonlyMap<string, number>;
   readonly state: StepState | undefined;
   readonly menu: Menu;
-  readonly doer: PlanDoer;
+  readonly actions: PlanActions;
   /** The user keeps it, whatever is made right around it. */
   readonly kept: boolean;
   readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
@@ -71,7 +71,7 @@ function bringing(one: Substitute, step: Step): string {
   return said.length > 0 ? said.join("; ") : "much the same";
 }
 
-function Alternatives({ explanation, step, menu, doer }: { explanation: Explanation | null; step: Step; menu: Menu; doer: PlanDoer }) {
+function Alternatives({ explanation, step, menu, actions }: { explanation: Explanation | null; step: Step; menu: Menu; actions: PlanActions }) {
   if (!explanation) return <p className="text-soft">Trying what else would do…</p>;
   const { leftOut, substitutes } = explanation;
   return (
@@ -103,7 +103,7 @@ function Alternatives({ explanation, step, menu, doer }: { explanation: Explanat
                   type="button"
                   className="chip min-h-[36px]"
                   aria-label={`Use ${nameIn(menu.products, one.product)} instead`}
-                  onClick={() => doer.apply(one.change)}
+                  onClick={() => actions.apply(one.change)}
                 >
                   {nameIn(menu.products, one.product)}
                 </button>
@@ -130,13 +130,13 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
 function Doing({
   tasks,
   done,
-  doer,
+  actions,
   title,
   ready,
 }: {
   tasks: readonly Task[];
   done: ReadonlyMap<string, number>;
-  doer: PlanDoer;
+  actions: PlanActions;
   title: string;
   ready: boolean;
 }) {
@@ -153,13 +153,13 @@ function Doing({
           className={`button ${ready ? "button-act" : ""}`}
           data-do="done"
           aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
-          onClick={() => doer.markDone([coatOf(next)])}
+          onClick={() => actions.markDone([coatOf(next)])}
         >
           <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
         </button>
       )}
       {last && (
-        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => doer.markUndone([coatOf(last)])}>
+        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone([coatOf(last)])}>
           <RotateCcw aria-hidden size={18} /> Not done
         </button>
       )}
@@ -168,7 +168,7 @@ function Doing({
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ piece, keeping, step, number, tasks, done, state, menu, doer, kept, neighbours, select, narrow }: Props) {
+export function StepPanel({ piece, keeping, step, number, tasks, done, state, menu, actions, kept, neighbours, select, narrow }: Props) {
   const title = stepTitle(step, menu);
   const explanation = useExplanation(piece, keeping, step);
   return (
@@ -182,14 +182,14 @@ export function StepPanel({ piece, keeping, step, number, tasks, done, state, me
           {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
         </div>
         <div className="flex flex-wrap gap-2">
-          {tasks.length > 0 && <Doing tasks={tasks} done={done} doer={doer} title={title} ready={state?.state === "ready"} />}
+          {tasks.length > 0 && <Doing tasks={tasks} done={done} actions={actions} title={title} ready={state?.state === "ready"} />}
           {!step.done && step.role !== "cure" && (
             <button
               type="button"
               className={`button ${kept ? "bg-note-tint" : ""}`}
               aria-pressed={kept}
               aria-label="Keep this step as it is"
-              onClick={() => doer.pin(step.id, !kept)}
+              onClick={() => actions.pin(step.id, !kept)}
             >
               <Pin aria-hidden size={18} /> {kept ? "Kept" : "Keep"}
             </button>
@@ -215,9 +215,9 @@ export function StepPanel({ piece, keeping, step, number, tasks, done, state, me
             </p>
           ))}
           <Figures step={step} />
-          <OwnChanges step={step} title={title} apply={doer.apply} />
+          <OwnChanges step={step} title={title} apply={actions.apply} />
         </div>
-        <Alternatives explanation={explanation} step={step} menu={menu} doer={doer} />
+        <Alternatives explanation={explanation} step={step} menu={menu} actions={actions} />
       </div>
     </section>
   );

@@ -23,7 +23,7 @@ export type Ask =
 export type Answer = Saved | { readonly kind: "done" };
 
 /**
- * Saves through the route's action. What the user did shows at once, before the notebook has answered; a clash is remembered
+ * Saves through the route's action. What the user did shows at once, before the database has answered; a clash is remembered
  * until the user has decided.
  */
 export function useSaving(kept: PieceRecord) {

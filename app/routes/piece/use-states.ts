@@ -4,7 +4,7 @@ import type { ProgressRecord } from "#core/formats/records";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
 import { doneTasks } from "#core/logbook/done-tasks";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 const TICK_MS = 15_000;
@@ -49,7 +49,7 @@ export interface Standing {
 /** Where the work stands; says aloud, and sounds if the user wants it, when a wait has ended. */
 export function useStates(view: PlannedView | null, progress: readonly ProgressRecord[]): Standing {
   const now = useNow();
-  const { settings, announce } = useWorkshop();
+  const { settings, announce } = useAppContext();
   const done = useMemo(() => doneTasks(progress), [progress]);
   const states = useMemo(() => (view?.shown && view.work ? coatStates(view.shown, view.work, done, now) : new Map<StepId, StepState>()), [view, done, now]);
   const before = useRef<ReadonlyMap<StepId, StepState>>(new Map());

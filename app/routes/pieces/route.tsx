@@ -13,8 +13,8 @@ import type { Overview } from "./use-overviews";
 import type { KeptPiece } from "~/components/use-kept-plan";
 
 export async function clientLoader() {
-  const { notebook } = await import("~/store/open.client");
-  const db = await notebook();
+  const { database } = await import("~/store/open.client");
+  const db = await database();
   const { seedOnce } = await import("~/demo/seed.client");
   await seedOnce(db);
   const [records, plans, progress] = await Promise.all([allPieces(db), db.getAll("plans"), db.getAll("progress")]);
@@ -29,9 +29,9 @@ export async function clientLoader() {
 clientLoader.hydrate = true as const;
 
 export async function clientAction() {
-  const { notebook } = await import("~/store/open.client");
+  const { database } = await import("~/store/open.client");
   const { openTernPoint } = await import("~/demo/seed.client");
-  await openTernPoint(await notebook());
+  await openTernPoint(await database());
   return null;
 }
 

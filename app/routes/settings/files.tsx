@@ -9,8 +9,8 @@ import type { Imported } from "~/store/bundles";
 type Outcome = { kind: "imported"; counts: Imported } | { kind: "problem"; problem: Problem } | { kind: "failed"; message: string } | { kind: "wiped" };
 
 async function saveFile(): Promise<void> {
-  const [{ notebook }, { exportAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
-  const bundle = await exportAll(await notebook());
+  const [{ database }, { exportAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
+  const bundle = await exportAll(await database());
   const link = document.createElement("a");
   link.href = URL.createObjectURL(new Blob([`${JSON.stringify(bundle, null, 2)}\n`], { type: "application/json" }));
   link.download = `nook-coat-${new Date().toISOString().slice(0, 10)}.json`;
@@ -19,7 +19,7 @@ async function saveFile(): Promise<void> {
 }
 
 async function bringIn(text: string): Promise<Outcome> {
-  const [{ notebook }, { importBundle }, { readBundle }] = await Promise.all([
+  const [{ database }, { importBundle }, { readBundle }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/bundles"),
     import("#core/formats/bundle"),
@@ -27,15 +27,15 @@ async function bringIn(text: string): Promise<Outcome> {
   const bundle = readBundle(text, CATALOGUE);
   if (!bundle.ok) return { kind: "problem", problem: bundle.problem };
   try {
-    return { kind: "imported", counts: await importBundle(await notebook(), bundle.value) };
+    return { kind: "imported", counts: await importBundle(await database(), bundle.value) };
   } catch (error) {
     return { kind: "failed", message: error instanceof Error ? error.message : "the browser could not write" };
   }
 }
 
 async function wipe(): Promise<Outcome> {
-  const [{ notebook }, { wipeAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
-  await wipeAll(await notebook());
+  const [{ database }, { wipeAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
+  await wipeAll(await database());
   return { kind: "wiped" };
 }
 

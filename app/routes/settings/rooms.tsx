@@ -4,7 +4,7 @@ import { ROOM_TEMPERATURE_C } from "#core/piece/piece";
 import type { Room } from "#core/piece/piece";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 
 const AIR = [
   { id: "still", name: "still air" },
@@ -29,7 +29,7 @@ function wrongWith(name: string, temperatureC: number): string | null {
 
 /** Where the user works: the air of a room sets how long everything dries. */
 export function Rooms({ add, remove }: { add: (name: string, room: Room) => void; remove: (id: string) => void }) {
-  const { rooms } = useWorkshop();
+  const { rooms } = useAppContext();
   const [draft, setDraft] = useState({ name: "", temperature: "20", damp: "0.55", air: "still" });
   const temperatureC = Number(draft.temperature.trim().replace(",", ".") || NaN);
   const wrong = wrongWith(draft.name, temperatureC);

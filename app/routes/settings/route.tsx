@@ -6,7 +6,7 @@ import { roomId } from "#core/catalogue/ids";
 import type { SettingsRecord } from "#core/formats/records";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
-import { useWorkshop } from "~/components/app-context";
+import { useAppContext } from "~/components/app-context";
 import { addRoom, removeRoom, saveHours, saveSettings } from "~/store/preferences";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
@@ -22,8 +22,8 @@ type Ask =
   | { readonly intent: "open-demo" | "close-demo" };
 
 export async function clientLoader() {
-  const [{ notebook }, { hasTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
-  const db = await notebook();
+  const [{ database }, { hasTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  const db = await database();
   const [pieces, ternPoint] = await Promise.all([db.count("pieces"), hasTernPoint(db)]);
   return { pieces, ternPoint };
 }
@@ -35,8 +35,8 @@ export function HydrateFallback() {
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const ask = (await request.json()) as Ask;
-  const [{ notebook }, { openTernPoint, closeTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
-  const db = await notebook();
+  const [{ database }, { openTernPoint, closeTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  const db = await database();
   switch (ask.intent) {
     case "settings":
       await saveSettings(db, ask.change);
@@ -140,7 +140,7 @@ function Device() {
 }
 
 export default function Settings({ loaderData }: Route.ComponentProps) {
-  const { settings, saveSettings: set, hours } = useWorkshop();
+  const { settings, saveSettings: set, hours } = useAppContext();
   const fetcher = useFetcher();
   const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
   return (

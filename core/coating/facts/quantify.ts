@@ -89,7 +89,7 @@ function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
  * Works out every number of a stack's steps: film, amounts, stages, hands-on time. Amounts and time cover the whole count.
  * The stack's waits are taken as they stand.
  */
-export function dress(stack: StackFacts): readonly Step[] {
+export function quantify(stack: StackFacts): readonly Step[] {
   return stack.steps.map((fact) => {
     const { step, product } = fact;
     const wet = isFilm(fact) ? fact.wetMicrons : null;

@@ -4,7 +4,7 @@ import type { MaterialId, UseId } from "../../catalogue/ids";
 import { completePiece } from "../../piece/complete-piece";
 import { pieceFrom } from "../../piece/new-piece";
 import type { Piece } from "../../piece/piece";
-import { ChainClock } from "./stack-duration";
+import { StackDuration } from "./stack-duration";
 import { pieceFacts, stackFacts } from "./facts";
 import type { StackFacts } from "./facts";
 import { planPiece } from "../planner/plan-piece";
@@ -39,7 +39,7 @@ describe.each(PIECES.map((piece) => [piece.name, piece] as const))("%s: waits lo
 
   test("are those worked out with the whole stack at hand", () => {
     for (const stack of stacks)
-      expect(new ChainClock(stack, stack.steps).waits(places(stack), coatsOf(stack))).toEqual(fillWaits(stack).map((step) => step.waitBefore));
+      expect(new StackDuration(stack, stack.steps).waits(places(stack), coatsOf(stack))).toEqual(fillWaits(stack).map((step) => step.waitBefore));
   });
 
   test("add up to the time from the first step to the last coat, to the minute they are rounded to", () => {
@@ -47,7 +47,7 @@ describe.each(PIECES.map((piece) => [piece.name, piece] as const))("%s: waits lo
       const work = fillWaits(stack).filter((step) => step.role !== "cure");
       const within = stack.steps.reduce((sum, fact) => sum + withinMin(fact, stack, "typical"), 0);
       const waited = work.reduce((sum, step) => sum + (step.waitBefore?.min ?? 0), within);
-      const minutes = new ChainClock(stack, stack.steps).minutes(places(stack), coatsOf(stack));
+      const minutes = new StackDuration(stack, stack.steps).minutes(places(stack), coatsOf(stack));
       expect(minutes).toBeLessThanOrEqual(waited + 1e-6);
       expect(minutes).toBeGreaterThan(waited - work.length);
     }
@@ -55,7 +55,7 @@ describe.each(PIECES.map((piece) => [piece.name, piece] as const))("%s: waits lo
 
   test("never grow shorter by a further step or coat", () => {
     for (const stack of stacks) {
-      const clock = new ChainClock(stack, stack.steps);
+      const clock = new StackDuration(stack, stack.steps);
       const all = places(stack);
       const whole = clock.minutes(all, coatsOf(stack));
       for (const left of all) {

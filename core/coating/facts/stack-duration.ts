@@ -14,7 +14,7 @@ interface PairNeed {
  * Waits of stacks put together out of the same steps: what one asks of another is looked up once, so that the search may ask at every turn.
  * More steps and more coats never make a run shorter, so steps still to be chosen only add.
  */
-export class ChainClock {
+export class StackDuration {
   private readonly needs: (PairNeed | undefined)[];
   /** Typical minutes out of `needs`; −1 where not looked up yet. */
   private readonly typical: Float64Array;

@@ -7,12 +7,12 @@ import type { StepChoice } from "../model/step";
 import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
 import { PHASE_OF } from "./draft";
-import type { Draft, Option } from "./draft";
+import type { Draft, Alternative } from "./draft";
 
-type Placed = Draft & { readonly slot: number };
+type Placed = Draft & { readonly variable: number };
 
 /** Ids as zone, role and the next free number; a step the user keeps has its own. */
-function withIds(context: ZoneContext, drafts: readonly Placed[], slotOf: Map<StepId, number>): readonly StepChoice[] {
+function withIds(context: ZoneContext, drafts: readonly Placed[], variableOf: Map<StepId, number>): readonly StepChoice[] {
   const taken = new Set<string>(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
   const next = new Map<string, number>();
   const freeId = (role: string): StepId => {
@@ -21,9 +21,9 @@ function withIds(context: ZoneContext, drafts: readonly Placed[], slotOf: Map<St
     next.set(role, n);
     return stepId(`${context.zone.zone}.${role}.${n}`);
   };
-  return drafts.map(({ phase: _phase, slot, kept, ...draft }) => {
+  return drafts.map(({ phase: _phase, variable, kept, ...draft }) => {
     const id = kept?.id ?? freeId(draft.role);
-    slotOf.set(id, slot);
+    variableOf.set(id, variable);
     return { checks: [], ...draft, id, origin: kept?.origin ?? "engine" };
   });
 }
@@ -35,7 +35,7 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   const done = context.done.map(({ zone: _zone, ...step }): Placed => ({
     ...step,
     phase: PHASE_OF[step.role],
-    slot: -1,
+    variable: -1,
     done: true,
     because: ALREADY,
     checks: ["What is on it already is dry right through; if it is fresh, wait first."],
@@ -81,16 +81,16 @@ export function soleStack(context: ZoneContext, steps: readonly StepChoice[]): S
 
 export interface Assembled {
   readonly stack: StackFacts;
-  /** Which slot each step came from; −1 for what was on the piece already. */
-  readonly slotOf: ReadonlyMap<StepId, number>;
+  /** Which variable each step came from; −1 for what was on the piece already. */
+  readonly variableOf: ReadonlyMap<StepId, number>;
 }
 
-/** Puts chosen options, one a slot, in working order; gives the steps their ids, coats and waits. */
-export function assemble(context: ZoneContext, options: readonly Option[]): Assembled {
-  const slotOf = new Map<StepId, number>();
-  const drafts = options.flatMap((option, slot) => option.steps.map((step): Placed => ({ ...step, slot })));
+/** Puts chosen alternatives, one a variable, in working order; gives the steps their ids, coats and waits. */
+export function assemble(context: ZoneContext, alternatives: readonly Alternative[]): Assembled {
+  const variableOf = new Map<StepId, number>();
+  const drafts = alternatives.flatMap((alternative, variable) => alternative.steps.map((step): Placed => ({ ...step, variable })));
   const ordered = withDone(context, drafts);
   const hers = new Set(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
-  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, slotOf)), hers));
-  return { stack: soleStack(context, fillWaits(coated)), slotOf };
+  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, variableOf)), hers));
+  return { stack: soleStack(context, fillWaits(coated)), variableOf };
 }

@@ -12,7 +12,7 @@ import { productId } from "../../catalogue/ids";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import type { Candidate } from "../model/plan";
-import { dress } from "../facts/quantify";
+import { quantify } from "../facts/quantify";
 import { durabilityOf } from "../facts/durability";
 import { has, isColour, pieceFacts, stackFacts } from "../facts/facts";
 import type { PieceFacts, StackFacts } from "../facts/facts";
@@ -22,9 +22,9 @@ import { MEASURES } from "./cost";
 import { harshnessOf } from "../facts/harshness";
 import type { Cost, MeasureName } from "./cost";
 import { assemble } from "./assemble";
-import type { Option } from "./draft";
+import type { Alternative } from "./draft";
 import { planPiece, searchesFor } from "./plan-piece";
-import { avoidableCodes, faultsOf } from "./violations";
+import { avoidableCodes, violationsOf } from "./violations";
 import type { ZoneSearch } from "./zone-search";
 import { jar, mug, pebble, plate, pot, woodDisc } from "../../../tests/reference/bench";
 
@@ -44,21 +44,23 @@ interface Whole {
 
 /** Every stack of one search that nothing stops. */
 function wholes(search: ZoneSearch): readonly Whole[] {
-  let combinations: { options: readonly Option[]; order: number }[] = [{ options: [], order: 0 }];
-  for (const slot of search.slots)
-    combinations = combinations.flatMap((one) => slot.options.map((option, order) => ({ options: [...one.options, option], order: one.order + order })));
-  return combinations.flatMap(({ options, order }) => {
-    const { stack } = assemble(search.context, options);
-    const faults = faultsOf(stack, RULES, AVOIDABLE);
+  let combinations: { alternatives: readonly Alternative[]; order: number }[] = [{ alternatives: [], order: 0 }];
+  for (const variable of search.variables)
+    combinations = combinations.flatMap((one) =>
+      variable.alternatives.map((alternative, order) => ({ alternatives: [...one.alternatives, alternative], order: one.order + order })),
+    );
+  return combinations.flatMap(({ alternatives, order }) => {
+    const { stack } = assemble(search.context, alternatives);
+    const faults = violationsOf(stack, RULES, AVOIDABLE);
     if (faults.some((fault) => fault.severity === "stop")) return [];
-    return [{ stack, search, strain: options.reduce((sum, option) => sum + (option.strain ?? 0), 0), order, faults: faults.length }];
+    return [{ stack, search, strain: alternatives.reduce((sum, alternative) => sum + (alternative.strain ?? 0), 0), order, faults: faults.length }];
   });
 }
 
 /** The cost of a whole plan, from the numbers a painter would see. */
 function costFrom(plan: readonly Whole[], facts: PieceFacts): Cost {
   const zones = plan.flatMap(({ stack, search }) =>
-    search.zones.map((zone) => ({ zone, stack, steps: dress({ ...stack, zone }), underside: zone.template.exposure === "underside" })),
+    search.zones.map((zone) => ({ zone, stack, steps: quantify({ ...stack, zone }), underside: zone.template.exposure === "underside" })),
   );
   const all = plan.flatMap(({ stack }) => stack.steps);
   const kinds = [...new Map(all.map((fact) => [fact.step.product, fact])).values()];

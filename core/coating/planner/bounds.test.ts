@@ -9,10 +9,10 @@ import { pieceFrom } from "../../piece/new-piece";
 import type { Piece } from "../../piece/piece";
 import { pieceFacts } from "../facts/facts";
 import { MEASURES } from "./cost";
-import type { LedgerState } from "./cost";
+import type { CostState } from "./cost";
 import { searchesFor } from "./plan-piece";
-import type { Asked, KeptStep } from "./plan-piece";
-import { Settled } from "./suffix-bounds";
+import type { Asked, PinnedStep } from "./plan-piece";
+import { SuffixBounds } from "./suffix-bounds";
 
 const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]) =>
   pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE);
@@ -21,7 +21,7 @@ const bare = (material: string, use: string, techniques: Parameters<typeof piece
   const piece = stated(material, use, techniques);
   return { name: piece.name, piece };
 };
-const step = (role: Role, product: string): KeptStep => ({
+const step = (role: Role, product: string): PinnedStep => ({
   zone: "top" as ZoneId,
   id: stepId(`top.${role}.1`),
   role,
@@ -60,9 +60,9 @@ describe("what is reckoned of a stack before it is judged", () => {
     fc.assert(
       fc.property(fc.nat(searches.length - 1), fc.array(fc.nat(1000), { minLength: 20, maxLength: 20 }), (at, picks) => {
         const search = searches[at]!;
-        const ways = search.ways.map((own, slot) => own[picks[slot % picks.length]! % own.length]!);
-        const least = search.leastOfStack(ways);
-        const judged = search.judge(ways);
+        const alternatives = search.domains.map((own, variable) => own[picks[variable % picks.length]! % own.length]!);
+        const least = search.leastOfStack(alternatives);
+        const judged = search.judge(alternatives);
         if (judged.stop !== null) return;
         sound += 1;
         expect(least.span.wear).toBeLessThanOrEqual(judged.span.wear + 1e-6);
@@ -78,13 +78,13 @@ describe("what is reckoned of a stack before it is judged", () => {
 });
 
 describe("what later zones add, remembered", () => {
-  const state = (own: Partial<LedgerState> = {}): LedgerState => ({ under: 0, rest: 600, cureDays: 7, wear: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
-  const settled = new Settled(MEASURES.balanced);
-  settled.add(state(), "", 1, 5);
+  const state = (own: Partial<CostState> = {}): CostState => ({ under: 0, rest: 600, cureDays: 7, wear: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
+  const suffixBounds = new SuffixBounds(MEASURES.balanced);
+  suffixBounds.add(state(), "", 1, 5);
 
   test("holds after the same zones, and after zones that bring less or take less time", () => {
-    expect(settled.least(state(), "", 1)).toBe(5);
-    expect(settled.least(state({ rest: 300, once: new Map() }), "", 1)).toBe(5);
+    expect(suffixBounds.least(state(), "", 1)).toBe(5);
+    expect(suffixBounds.least(state({ rest: 300, once: new Map() }), "", 1)).toBe(5);
   });
 
   test("is lowered by what other zones bring, take longer, or wear worse", () => {
@@ -92,13 +92,13 @@ describe("what later zones add, remembered", () => {
       ["buy:gesso", 0.6],
       ["buy:outdoor-varnish", 0.6],
     ] as const);
-    expect(settled.least(state({ once: jars }), "", 1)).toBeCloseTo(4.4);
-    expect(settled.least(state({ rest: 600 + 1440, wear: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.wear);
+    expect(suffixBounds.least(state({ once: jars }), "", 1)).toBeCloseTo(4.4);
+    expect(suffixBounds.least(state({ rest: 600 + 1440, wear: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.wear);
   });
 
   test("says nothing where more faults are allowed or the zones agreed on something else", () => {
-    expect(settled.least(state(), "", 2)).toBe(-Infinity);
-    expect(settled.least(state(), "bake", 1)).toBe(-Infinity);
-    expect(settled.least(state(), "", 0)).toBe(5);
+    expect(suffixBounds.least(state(), "", 2)).toBe(-Infinity);
+    expect(suffixBounds.least(state(), "bake", 1)).toBe(-Infinity);
+    expect(suffixBounds.least(state(), "", 0)).toBe(5);
   });
 });

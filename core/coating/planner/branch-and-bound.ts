@@ -1,10 +1,10 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts/facts";
-import { Ledger, NO_SPAN } from "./cost";
-import type { Branch } from "./trie-node";
-import { Settled } from "./suffix-bounds";
+import { IncrementalCost, NO_SPAN } from "./cost";
+import type { TrieNode } from "./trie-node";
+import { SuffixBounds } from "./suffix-bounds";
 import type { Cost, Span } from "./cost";
-import type { Way } from "./domains";
+import type { RatedAlternative } from "./domains";
 import { putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
@@ -18,15 +18,15 @@ export interface Joined {
 
 export interface Sought {
   readonly weights: Record<keyof Cost, number>;
-  /** Slot name → option key in the first zone: a school that is to be followed. */
+  /** Variable name → alternative key in the first zone: a school that is to be followed. */
   readonly forced?: ReadonlyMap<string, string>;
   /** Likely faults a plan may have; more rule it out. */
   readonly mostFaults: number;
-  /** Stacks that may be judged anew before the walk gives up. */
+  /** Stacks that may be judged anew before the search gives up. */
   readonly most: number;
   /** Products that cost nothing here, and with them acts and harsh things: another zone may have them already. */
   readonly free?: ReadonlySet<ProductId>;
-  /** Weighted cost that nobody would notice: a long walk may end with a plan that is dearer by no more than this. */
+  /** Weighted cost that nobody would notice: a long search may end with a plan that is dearer by no more than this. */
   readonly unnoticed: number;
   /** The first plan will do. */
   readonly any?: boolean;
@@ -34,10 +34,10 @@ export interface Sought {
   readonly soundTogether: (stacks: readonly StackFacts[]) => boolean;
 }
 
-/** A walk is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
+/** A search is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
 const EXACT_TURNS = 250;
 const CONTENT_TURNS = 500;
-/** Turns taken before the walk gives up, however little is judged anew. */
+/** Turns taken before the search gives up, however little is judged anew. */
 const MOST_TURNS = 800;
 const EPSILON = 1e-7;
 
@@ -48,17 +48,21 @@ export interface ZoneLeast {
 }
 
 /**
- * Finds the plan of all zones that costs least by a measure: branch and bound over every decision of every zone. A branch is
+ * Finds the plan of all zones that costs least by a measure: node and bound over every decision of every zone. A node is
  * left as soon as what is chosen, the least the rest can cost and the faults already known of it reach the best plan found.
  *
  * @returns the plan, or null when every combination is ruled out; `proved` says that no plan is better by more than nobody would notice;
- *   false when the walk gave up before it had seen to all
+ *   false when the search gave up before it had seen to all
  */
-export function leastCost(searches: readonly ZoneSearch[], sought: Sought, given: Given = {}): { readonly found: Joined | null; readonly proved: boolean } {
-  return new Walk(searches, sought, given).run();
+export function branchAndBound(
+  searches: readonly ZoneSearch[],
+  sought: Sought,
+  given: Given = {},
+): { readonly found: Joined | null; readonly proved: boolean } {
+  return new BranchAndBound(searches, sought, given).run();
 }
 
-/** What is known before the walk. */
+/** What is known before the search. */
 export interface Given {
   /** What each zone adds at the least. */
   readonly leasts?: readonly (ZoneLeast | null)[];
@@ -68,23 +72,23 @@ export interface Given {
   readonly fixed?: readonly Judged[];
 }
 
-class Walk {
-  private readonly ledger: Ledger;
-  private readonly open: readonly (readonly (readonly Way[])[])[];
+class BranchAndBound {
+  private readonly cost: IncrementalCost;
+  private readonly open: readonly (readonly (readonly RatedAlternative[])[])[];
   /** For each zone the order its decisions are taken in: the order of the work, so that what lies beneath is known. */
   private readonly orders: readonly (readonly number[])[];
   /** The least the decisions from here on add, for each zone. */
   private readonly rests: readonly (readonly number[])[];
   private readonly zonesRest: readonly number[];
   private readonly soleBuys: ReadonlySet<ProductId>;
-  private readonly chosen: (Way | undefined)[][];
+  private readonly chosen: (RatedAlternative | undefined)[][];
   /** What the coats that colours want add in each zone, weighted. */
   private readonly more: number[];
   private readonly judged: (Judged | null)[];
   private readonly leasts: readonly (ZoneLeast | null)[];
   private readonly shared = new Map<string, string>();
   private readonly judgedBefore: number;
-  private readonly settled: readonly Settled[];
+  private readonly suffixBounds: readonly SuffixBounds[];
   private best: Joined | null = null;
   private turns = 0;
   private slack = EPSILON;
@@ -102,16 +106,21 @@ class Walk {
     this.leasts = given.leasts ?? [];
     this.best = given.best ?? null;
     this.judged = searches.map(() => null);
-    this.settled = searches.map(() => new Settled(sought.weights));
+    this.suffixBounds = searches.map(() => new SuffixBounds(sought.weights));
     const { weights } = sought;
-    this.ledger = new Ledger(weights, searches.length);
+    this.cost = new IncrementalCost(weights, searches.length);
     this.open = searches.map((search, zone) =>
-      search.ways.map((ways, slot) => {
-        const key = zone === 0 ? sought.forced?.get(search.slots[slot]!.name) : undefined;
-        const left = [...(key === undefined ? ways : ways.filter((way) => way.key === key))].sort((x, y) => this.ledger.alone(x) - this.ledger.alone(y));
+      search.domains.map((alternatives, variable) => {
+        const key = zone === 0 ? sought.forced?.get(search.variables[variable]!.name) : undefined;
+        const left = [...(key === undefined ? alternatives : alternatives.filter((alternative) => alternative.key === key))].sort(
+          (x, y) => this.cost.alone(x) - this.cost.alone(y),
+        );
         const { free } = sought;
         if (!free) return left;
-        return left.map((way) => ({ ...way, part: { ...way.part, toBuy: way.part.toBuy.filter((id) => !free.has(id)), acts: [], harsh: [], unpriced: [] } }));
+        return left.map((alternative) => ({
+          ...alternative,
+          part: { ...alternative.part, toBuy: alternative.part.toBuy.filter((id) => !free.has(id)), acts: [], harsh: [], unpriced: [] },
+        }));
       }),
     );
     this.orders = searches.map((search) => search.order);
@@ -119,43 +128,44 @@ class Walk {
     this.rests = this.orders.map((order, zone) => {
       const rest = new Array<number>(order.length + 1).fill(0);
       for (let depth = order.length - 1; depth >= 0; depth -= 1)
-        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((way) => this.leastOf(way)));
+        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((alternative) => this.leastOf(alternative)));
       return rest;
     });
     const zonesRest = new Array<number>(searches.length + 1).fill(0);
     for (let zone = searches.length - 1; zone >= 0; zone -= 1)
       zonesRest[zone] = zonesRest[zone + 1]! + Math.max(this.rests[zone]![0]!, this.leasts[zone]?.total ?? -Infinity);
-    for (const [zone, least] of this.leasts.entries()) this.ledger.setSpan(zone, least?.span ?? NO_SPAN);
+    for (const [zone, least] of this.leasts.entries()) this.cost.setSpan(zone, least?.span ?? NO_SPAN);
     this.zonesRest = zonesRest;
-    this.chosen = searches.map((search) => new Array<Way | undefined>(search.slots.length).fill(undefined));
+    this.chosen = searches.map((search) => new Array<RatedAlternative | undefined>(search.variables.length).fill(undefined));
     this.more = searches.map(() => 0);
     this.judgedBefore = this.judgedNow();
   }
 
   /** Products only one decision of all can bring: whoever takes them pays for them. */
   private findSoleBuys(): ReadonlySet<ProductId> {
-    const slots = this.open.flatMap((zone) => zone.map((ways) => new Set(ways.flatMap((way) => way.part.toBuy))));
+    const variables = this.open.flatMap((zone) => zone.map((alternatives) => new Set(alternatives.flatMap((alternative) => alternative.part.toBuy))));
     const counts = new Map<ProductId, number>();
-    for (const slot of slots) for (const id of slot) counts.set(id, (counts.get(id) ?? 0) + 1);
+    for (const variable of variables) for (const id of variable) counts.set(id, (counts.get(id) ?? 0) + 1);
     return new Set([...counts].filter(([, count]) => count === 1).map(([id]) => id));
   }
 
-  /** The least a way adds, whatever else is chosen. */
-  private leastOf(way: Way): number {
-    return this.ledger.plain(way.part) + this.sought.weights.products * way.part.toBuy.filter((id) => this.soleBuys.has(id)).length;
+  /** The least an alternative adds, whatever else is chosen. */
+  private leastOf(alternative: RatedAlternative): number {
+    return this.cost.plain(alternative.part) + this.sought.weights.products * alternative.part.toBuy.filter((id) => this.soleBuys.has(id)).length;
   }
 
   run(): { readonly found: Joined | null; readonly proved: boolean } {
-    if (this.open.every((slots) => slots.every((ways) => ways.length > 0))) this.after(this.given.fixed ?? []);
+    if (this.open.every((variables) => variables.every((alternatives) => alternatives.length > 0))) this.after(this.given.fixed ?? []);
     return { found: this.best, proved: !this.gaveUp };
   }
 
   private after(fixed: readonly Judged[]): void {
     for (const [zone, judged] of fixed.entries()) {
-      putZone(this.ledger, zone, judged);
+      putZone(this.cost, zone, judged);
       this.judged[zone] = judged;
       this.faults += judged.extra.faults;
-      for (const [slot, { name, forAll }] of this.searches[zone]!.slots.entries()) if (forAll) this.shared.set(name, judged.ways[slot]!.key);
+      for (const [variable, { name, forAll }] of this.searches[zone]!.variables.entries())
+        if (forAll) this.shared.set(name, judged.alternatives[variable]!.key);
     }
     this.zone(fixed.length);
   }
@@ -178,113 +188,113 @@ class Walk {
   }
 
   private ruledOut(search: ZoneSearch): boolean {
-    return search.conflicts.stopped || search.conflicts.faults + this.faults > this.sought.mostFaults;
+    return search.nogoods.stopped || search.nogoods.faults + this.faults > this.sought.mostFaults;
   }
 
   private zone(zone: number): void {
     if (zone === this.searches.length) return this.plan();
-    const { trunk } = this.searches[zone]!;
-    if (zone === 0) return this.slot(zone, 0, trunk);
+    const { root } = this.searches[zone]!;
+    if (zone === 0) return this.variable(zone, 0, root);
     // What the zones from here on add may be known from much the same zones before them.
-    const settled = this.settled[zone]!;
-    const [state, agreed, mostFaults] = [this.ledger.state(), [...this.shared.values()].join(), this.sought.mostFaults - this.faults];
-    const before = this.ledger.total();
-    if (this.hopeless(before + settled.least(state, agreed, mostFaults))) return;
+    const suffixBounds = this.suffixBounds[zone]!;
+    const [state, agreed, mostFaults] = [this.cost.state(), [...this.shared.values()].join(), this.sought.mostFaults - this.faults];
+    const before = this.cost.total();
+    if (this.hopeless(before + suffixBounds.least(state, agreed, mostFaults))) return;
     const rejected = this.rejected;
-    this.slot(zone, 0, trunk);
+    this.variable(zone, 0, root);
     // What did not get on with the zones before might with others.
     if (this.best && !this.gaveUp && !this.sought.any && this.rejected === rejected)
-      settled.add(state, agreed, mostFaults, this.best.total - this.slack - before);
+      suffixBounds.add(state, agreed, mostFaults, this.best.total - this.slack - before);
   }
 
-  private choose(zone: number, slot: number, way: Way): void {
-    this.chosen[zone]![slot] = way;
-    this.ledger.put(way.part);
-    this.searches[zone]!.conflicts.choose(way.number);
+  private choose(zone: number, variable: number, alternative: RatedAlternative): void {
+    this.chosen[zone]![variable] = alternative;
+    this.cost.put(alternative.part);
+    this.searches[zone]!.nogoods.choose(alternative.number);
   }
 
-  private leave(zone: number, slot: number, way: Way): void {
+  private leave(zone: number, variable: number, alternative: RatedAlternative): void {
     const search = this.searches[zone]!;
-    this.chosen[zone]![slot] = undefined;
-    this.ledger.take(way.part);
-    search.conflicts.leave(way.number);
+    this.chosen[zone]![variable] = undefined;
+    this.cost.take(alternative.part);
+    search.nogoods.leave(alternative.number);
   }
 
   /** The least of what is chosen in a zone comes to. */
-  private reckon(zone: number, branch: Branch): void {
-    const soFar = this.searches[zone]!.soFarOn(branch, this.chosen[zone]!);
+  private reckon(zone: number, node: TrieNode): void {
+    const boundOf = this.searches[zone]!.boundAt(node, this.chosen[zone]!);
     const least = this.leasts[zone]?.span ?? NO_SPAN;
-    this.more[zone] = this.ledger.onTop(soFar);
-    this.ledger.setSpan(zone, {
-      underside: soFar.span.underside,
-      chainMin: Math.max(soFar.span.chainMin, least.chainMin),
-      cureDays: Math.max(soFar.span.cureDays, least.cureDays),
-      wear: Math.max(soFar.span.wear, least.wear),
+    this.more[zone] = this.cost.onTop(boundOf);
+    this.cost.setSpan(zone, {
+      underside: boundOf.span.underside,
+      chainMin: Math.max(boundOf.span.chainMin, least.chainMin),
+      cureDays: Math.max(boundOf.span.cureDays, least.cureDays),
+      wear: Math.max(boundOf.span.wear, least.wear),
     });
   }
 
-  private slot(zone: number, depth: number, branch: Branch): void {
+  private variable(zone: number, depth: number, node: TrieNode): void {
     const order = this.orders[zone]!;
     if (depth === order.length) return this.stack(zone);
-    const slot = order[depth]!;
+    const variable = order[depth]!;
     const search = this.searches[zone]!;
-    const before = this.ledger.span(zone);
+    const before = this.cost.span(zone);
     const more = this.more[zone]!;
     const restore = () => {
-      this.ledger.setSpan(zone, before);
+      this.cost.setSpan(zone, before);
       this.more[zone] = more;
     };
-    const { forAll, name } = search.slots[slot]!;
+    const { forAll, name } = search.variables[variable]!;
     const agreed = forAll ? this.shared.get(name) : undefined;
-    const rest = this.rests[zone]![depth + 1]! + this.zonesRest[zone + 1]! + this.more[zone]! + this.ledger.total();
-    for (const way of this.open[zone]![slot]!) {
-      if (agreed !== undefined && way.key !== agreed) continue;
+    const rest = this.rests[zone]![depth + 1]! + this.zonesRest[zone + 1]! + this.more[zone]! + this.cost.total();
+    for (const alternative of this.open[zone]![variable]!) {
+      if (agreed !== undefined && alternative.key !== agreed) continue;
       if (this.enough()) break;
-      if (this.hopeless(rest + this.ledger.plain(way.part))) continue;
-      this.choose(zone, slot, way);
+      if (this.hopeless(rest + this.cost.plain(alternative.part))) continue;
+      this.choose(zone, variable, alternative);
       if (!this.ruledOut(search) && this.canWin(zone, depth + 1)) {
-        const further = branch.after(way.number);
+        const further = node.after(alternative.number);
         this.reckon(zone, further);
         if (this.canWin(zone, depth + 1)) {
-          if (forAll && agreed === undefined) this.shared.set(name, way.key);
-          this.slot(zone, depth + 1, further);
+          if (forAll && agreed === undefined) this.shared.set(name, alternative.key);
+          this.variable(zone, depth + 1, further);
           if (forAll && agreed === undefined) this.shared.delete(name);
         }
         restore();
       }
-      this.leave(zone, slot, way);
+      this.leave(zone, variable, alternative);
       // What was learnt below may rule out the choices made above: then nothing is left to find here.
       if (this.ruledOut(search)) break;
     }
   }
 
   private canWin(zone: number, depth: number): boolean {
-    return !this.hopeless(this.ledger.total() + this.more[zone]! + this.rests[zone]![depth]! + this.zonesRest[zone + 1]!);
+    return !this.hopeless(this.cost.total() + this.more[zone]! + this.rests[zone]![depth]! + this.zonesRest[zone + 1]!);
   }
 
   private stack(zone: number): void {
     const search = this.searches[zone]!;
-    const judged = search.judge(this.chosen[zone] as Way[]);
+    const judged = search.judge(this.chosen[zone] as RatedAlternative[]);
     if (judged.stop !== null || this.faults + judged.extra.faults > this.sought.mostFaults) return;
     this.faults += judged.extra.faults;
-    const before = this.ledger.span(zone);
+    const before = this.cost.span(zone);
     const more = this.more[zone]!;
     this.more[zone] = 0;
-    this.ledger.put(judged.extra);
-    this.ledger.setSpan(zone, judged.span);
-    if (!this.hopeless(this.ledger.total() + this.zonesRest[zone + 1]!)) {
+    this.cost.put(judged.extra);
+    this.cost.setSpan(zone, judged.span);
+    if (!this.hopeless(this.cost.total() + this.zonesRest[zone + 1]!)) {
       this.judged[zone] = judged;
       this.zone(zone + 1);
       this.judged[zone] = null;
     }
-    this.ledger.take(judged.extra);
-    this.ledger.setSpan(zone, before);
+    this.cost.take(judged.extra);
+    this.cost.setSpan(zone, before);
     this.more[zone] = more;
     this.faults -= judged.extra.faults;
   }
 
   private plan(): void {
-    const total = this.ledger.total();
+    const total = this.cost.total();
     if (this.hopeless(total)) return;
     const judged = this.judged.flatMap((one) => one ?? []);
     const stacks = judged.map((one) => one.stack);

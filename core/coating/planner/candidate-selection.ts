@@ -6,7 +6,7 @@ import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-off
 import type { Trade, Win } from "../facts/trade-offs";
 import type { MeasureName } from "./cost";
 import type { Found, RouteSearch } from "./route-search";
-import { schoolsOf } from "./practice-variants";
+import { practiceVariants } from "./practice-variants";
 import { faultsIn } from "./zone-search";
 
 /** A painter can weigh a handful of plans, not a list. */
@@ -32,9 +32,9 @@ function schoolKeys({ joined }: Found): readonly string[] {
   ];
 }
 
-/** The ways a plan goes in the main zone. */
-function waysOf({ joined, slots }: Found): readonly string[] {
-  return joined.judged[0]!.ways.map((way, slot) => `${slots[slot]!.name}:${way.key}`);
+/** The alternatives a plan takes in the main zone. */
+function alternativesOf({ joined, variables }: Found): readonly string[] {
+  return joined.judged[0]!.alternatives.map((alternative, variable) => `${variables[variable]!.name}:${alternative.key}`);
 }
 
 /** The best of all routes by a measure. */
@@ -43,11 +43,11 @@ function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Found | n
   return found.sort((a, b) => a.joined.total - b.joined.total)[0] ?? null;
 }
 
-class Shown {
+class Selection {
   readonly candidates: Candidate[] = [];
   private readonly seen = new Set<string>();
   private readonly schools = new Set<string>();
-  private readonly ways = new Set<string>();
+  private readonly alternatives = new Set<string>();
   private readonly least: number;
 
   constructor(first: Found) {
@@ -58,7 +58,7 @@ class Shown {
   private show(found: Found, candidate: Candidate): void {
     this.seen.add(signature(found));
     for (const key of schoolKeys(found)) this.schools.add(key);
-    for (const key of waysOf(found)) this.ways.add(key);
+    for (const key of alternativesOf(found)) this.alternatives.add(key);
     this.candidates.push(candidate);
   }
 
@@ -75,9 +75,9 @@ class Shown {
     return schoolKeys(found).some((key) => !this.schools.has(key)) || found.route !== this.candidates[0]!.route;
   }
 
-  /** Whether a plan shown goes this way in the main zone already. */
-  has(slot: string, option: string): boolean {
-    return this.ways.has(`${slot}:${option}`);
+  /** Whether a plan shown takes this alternative in the main zone already. */
+  has(variable: string, alternative: string): boolean {
+    return this.alternatives.has(`${variable}:${alternative}`);
   }
 
   /** A painter would notice that it does better at something than every one shown, and none of them is as good in everything. */
@@ -107,12 +107,12 @@ function titled(candidates: readonly Candidate[], catalogue: Catalogue): readonl
   return candidates.map((candidate, index) => {
     const wins = winsOf(candidate, candidates);
     const owned = shelf && candidate.scores.products === 0 ? ["From what you own"] : [];
-    const options = [
+    const alternatives = [
       ...(index === 0 ? ["Sound all round"] : []),
       ...owned,
       ...wins.filter((win) => win !== "harshness" || candidate.scores.harshness === 0).map((win) => TITLES[win]),
     ];
-    const title = [...options, ...besideFirst(candidate, candidates[0]!, catalogue)].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
+    const title = [...alternatives, ...besideFirst(candidate, candidates[0]!, catalogue)].find((one) => !used.has(one)) ?? `Another way: ${candidate.school}`;
     used.add(title);
     return { ...candidate, title };
   });
@@ -132,10 +132,10 @@ const GAIN_TITLES: Partial<Record<Trade, string>> = {
 /** What sets a plan apart from the first: its route, what of its school the first does not do, what it does better. */
 function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogue): readonly string[] {
   const usual = new Set(first.school.split(" · "));
-  const own = candidate.school.split(" · ").filter((way) => !usual.has(way));
+  const own = candidate.school.split(" · ").filter((alternative) => !usual.has(alternative));
   const others = candidate.totals.products.filter((id) => !first.totals.products.includes(id)).map((id) => `With ${productName(catalogue, id).toLowerCase()}`);
   const gains = tradesOf(scoreDifference(candidate.scores, first.scores)).flatMap((trade) => GAIN_TITLES[trade] ?? []);
-  return [...(candidate.route === first.route ? [] : [ROUTE_TITLES[candidate.route]]), ...own.map((way) => `With ${way}`), ...gains, ...others];
+  return [...(candidate.route === first.route ? [] : [ROUTE_TITLES[candidate.route]]), ...own.map((alternative) => `With ${alternative}`), ...gains, ...others];
 }
 
 /**
@@ -145,20 +145,20 @@ function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogu
  *
  * @returns nothing when no route has a plan
  */
-export function chosenFrom(routes: readonly RouteSearch[], catalogue: Catalogue): readonly Candidate[] {
+export function selectCandidates(routes: readonly RouteSearch[], catalogue: Catalogue): readonly Candidate[] {
   const first = bestOf(routes, "balanced");
   if (!first) return [];
-  const shown = new Shown(first);
+  const shown = new Selection(first);
   const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
   for (const measure of measures) shown.consider(bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
   for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
   const home = routes.find((route) => route.route === first.route)!;
   const harshness = shown.candidates[0]!.scores.harshness;
-  for (const school of schoolsOf(home.searches[0]!, (slot, option) => shown.has(slot, option))) {
+  for (const school of practiceVariants(home.searches[0]!, (variable, alternative) => shown.has(variable, alternative))) {
     if (shown.candidates.length >= MOST_CANDIDATES) break;
-    if (shown.has(school.slot, school.option)) continue;
+    if (shown.has(school.variable, school.alternative)) continue;
     /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
-    const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.slot) || one.scores.harshness <= harshness;
+    const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.variable) || one.scores.harshness <= harshness;
     shown.consider(home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
   }
   return titled(shown.candidates, catalogue);

@@ -1,6 +1,6 @@
 import { candidateId } from "../../catalogue/ids";
 import type { CandidateId } from "../../catalogue/ids";
-import { dress } from "../facts/quantify";
+import { quantify } from "../facts/quantify";
 import { stackFacts } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
 import { judge } from "../rules/judge";
@@ -40,7 +40,7 @@ export function makeCandidate(
 ): Candidate {
   const waited = stackFacts(facts, choices).map((stack) => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: fillWaits(stack) }));
   const stacks = stackFacts(facts, waited);
-  const zones = stacks.map((stack): ZoneSteps => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: dress(stack) }));
+  const zones = stacks.map((stack): ZoneSteps => ({ zone: stack.zone.zone, areaMm2: stack.zone.areaMm2, steps: quantify(stack) }));
   const totals = totalsOf(zones, facts);
   return {
     id: as.id ?? candidateIdOf(as.route, choices),

@@ -40,7 +40,7 @@ export function seenAlready(context: ZoneContext): Spectrum {
 }
 
 /** Coats that chosen steps want over what lies beneath them; over each ground worked out once. */
-export class CoatsLaid {
+export class CoatCount {
   private readonly films: readonly (HidingFilm | null)[];
   private readonly known: readonly Map<Spectrum, Over>[];
 

@@ -10,7 +10,7 @@ import type { PieceFacts } from "../facts/facts";
 import type { StepChoice } from "../model/step";
 import type { ZoneLayer } from "./layers";
 
-/** All a slot may look at while it lists the ways of one zone. */
+/** All a variable may look at while it lists the alternatives of one zone. */
 export interface ZoneContext extends PieceFacts {
   readonly zone: Zone;
   readonly route: Route;

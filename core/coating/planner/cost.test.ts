@@ -1,39 +1,39 @@
 import { describe, expect, test } from "@jest/globals";
 import { productId } from "../../catalogue/ids";
-import { Conflicts } from "./nogoods";
-import { Ledger, MEASURES, NOTHING_COUNTS } from "./cost";
+import { Nogoods } from "./nogoods";
+import { IncrementalCost, MEASURES, NOTHING_COUNTS } from "./cost";
 import { NOTHING } from "./domains";
 
 const gesso = productId("gesso");
 
 describe("the ledger of a plan in the making", () => {
   test("what is bought for two zones is bought once, and stays bought while one of them needs it", () => {
-    const ledger = new Ledger({ ...NOTHING_COUNTS, products: 1 }, 2);
+    const cost = new IncrementalCost({ ...NOTHING_COUNTS, products: 1 }, 2);
     const part = { ...NOTHING, toBuy: [gesso] };
-    ledger.put(part);
-    ledger.put(part);
-    expect(ledger.total()).toBe(1);
-    ledger.take(part);
-    expect(ledger.total()).toBe(1);
-    ledger.take(part);
-    expect(ledger.total()).toBe(0);
+    cost.put(part);
+    cost.put(part);
+    expect(cost.total()).toBe(1);
+    cost.take(part);
+    expect(cost.total()).toBe(1);
+    cost.take(part);
+    expect(cost.total()).toBe(0);
   });
 
   test("an act of the whole piece is worked once, a step in each zone in each", () => {
-    const ledger = new Ledger({ ...NOTHING_COUNTS, handsOnMin: 1 }, 2);
+    const cost = new IncrementalCost({ ...NOTHING_COUNTS, handsOnMin: 1 }, 2);
     const part = { ...NOTHING, handsOnMin: 7, acts: [["bake", 15] as const] };
-    ledger.put(part);
-    ledger.put(part);
-    expect(ledger.total()).toBe(7 + 7 + 15);
+    cost.put(part);
+    cost.put(part);
+    expect(cost.total()).toBe(7 + 7 + 15);
   });
 
   test("zones go side by side, but what it stands on comes first; the slowest cure and the worst wear are the plan's", () => {
-    const ledger = new Ledger({ ...NOTHING_COUNTS, days: 1, cureDays: 1, wear: 1 }, 3);
+    const cost = new IncrementalCost({ ...NOTHING_COUNTS, days: 1, cureDays: 1, wear: 1 }, 3);
     const day = 24 * 60;
-    ledger.setSpan(0, { underside: false, chainMin: 3 * day, cureDays: 7, wear: 1 });
-    ledger.setSpan(1, { underside: false, chainMin: 2 * day, cureDays: 21, wear: 0 });
-    ledger.setSpan(2, { underside: true, chainMin: day, cureDays: 1, wear: 0.5 });
-    expect(ledger.total()).toBe(3 + 1 + 21 + 1);
+    cost.setSpan(0, { underside: false, chainMin: 3 * day, cureDays: 7, wear: 1 });
+    cost.setSpan(1, { underside: false, chainMin: 2 * day, cureDays: 21, wear: 0 });
+    cost.setSpan(2, { underside: true, chainMin: day, cureDays: 1, wear: 0.5 });
+    expect(cost.total()).toBe(3 + 1 + 21 + 1);
   });
 
   test("every measure weighs a likely fault above all else, and its own matter above what stands beside it", () => {
@@ -45,33 +45,33 @@ describe("the ledger of a plan in the making", () => {
 
 describe("what conflicts taught", () => {
   test("a stop bites when a way of each of its decisions is chosen, and lets go again", () => {
-    const conflicts = new Conflicts(4);
-    conflicts.learn({ code: "a", stop: true, anyOf: [[0, 1], [3]] });
-    conflicts.choose(1);
-    expect(conflicts.stopped).toBe(false);
-    conflicts.choose(3);
-    expect(conflicts.stopped).toBe(true);
-    conflicts.leave(1);
-    expect(conflicts.stopped).toBe(false);
+    const nogoods = new Nogoods(4);
+    nogoods.learn({ code: "a", stop: true, anyOf: [[0, 1], [3]] });
+    nogoods.choose(1);
+    expect(nogoods.stopped).toBe(false);
+    nogoods.choose(3);
+    expect(nogoods.stopped).toBe(true);
+    nogoods.leave(1);
+    expect(nogoods.stopped).toBe(false);
   });
 
   test("a likely fault counts once, however many ways lead to it; learnt late, it counts what is chosen already", () => {
-    const conflicts = new Conflicts(4);
-    conflicts.choose(0);
-    conflicts.choose(2);
-    conflicts.learn({ code: "a", stop: false, anyOf: [[0]] });
-    conflicts.learn({ code: "a", stop: false, anyOf: [[2]] });
-    conflicts.learn({ code: "a", stop: false, anyOf: [[2]] });
-    expect(conflicts.faults).toBe(1);
-    conflicts.leave(0);
-    expect(conflicts.faults).toBe(1);
-    conflicts.leave(2);
-    expect(conflicts.faults).toBe(0);
+    const nogoods = new Nogoods(4);
+    nogoods.choose(0);
+    nogoods.choose(2);
+    nogoods.learn({ code: "a", stop: false, anyOf: [[0]] });
+    nogoods.learn({ code: "a", stop: false, anyOf: [[2]] });
+    nogoods.learn({ code: "a", stop: false, anyOf: [[2]] });
+    expect(nogoods.faults).toBe(1);
+    nogoods.leave(0);
+    expect(nogoods.faults).toBe(1);
+    nogoods.leave(2);
+    expect(nogoods.faults).toBe(0);
   });
 
   test("what hangs on nothing stops everything", () => {
-    const conflicts = new Conflicts(1);
-    conflicts.learn({ code: "a", stop: true, anyOf: [] });
-    expect(conflicts.stopped).toBe(true);
+    const nogoods = new Nogoods(1);
+    nogoods.learn({ code: "a", stop: true, anyOf: [] });
+    expect(nogoods.stopped).toBe(true);
   });
 });

@@ -96,7 +96,7 @@ export const UNNOTICED: Record<MeasureName, number> = {
   cheapest: 4,
 };
 
-/** What one option brings, or a whole zone: everything that adds up, and everything that is counted once however often it is there. */
+/** What one alternative brings, or a whole zone: everything that adds up, and everything that is counted once however often it is there. */
 export interface Part {
   readonly handsOnMin: number;
   readonly strain: number;
@@ -151,8 +151,8 @@ class Once {
   }
 }
 
-/** What more on a ledger would no longer add: what is there already, and how long and how bad it is by now. */
-export interface LedgerState {
+/** What more on a running cost would no longer add: what is there already, and how long and how bad it is by now. */
+export interface CostState {
   /** Typical minutes of undersides and of the rest. */
   readonly under: number;
   readonly rest: number;
@@ -163,7 +163,7 @@ export interface LedgerState {
 }
 
 /** The cost of a plan in the making: parts are put on and taken off as the search goes, and the weighted sum is always at hand. */
-export class Ledger {
+export class IncrementalCost {
   private sum = 0;
   private readonly acts = new Once();
   private readonly toBuy = new Once();
@@ -178,7 +178,7 @@ export class Ledger {
     this.spans = new Array<Span>(zones).fill(NO_SPAN);
   }
 
-  /** What colours and wear add to a zone's ways, weighted. */
+  /** What colours and wear add to a zone's alternatives, weighted. */
   onTop({ handsOnMin, coats, wear }: Pick<Part, "handsOnMin" | "coats" | "wear">): number {
     const { weights } = this;
     return weights.handsOnMin * handsOnMin + weights.coats * coats + weights.wearInAll * wear;
@@ -197,7 +197,7 @@ export class Ledger {
     );
   }
 
-  /** What a way comes to by itself, bought new: the order in which ways are tried. */
+  /** What an alternative comes to by itself, bought new: the order in which alternatives are tried. */
   alone({ part, alone }: { readonly part: Part; readonly alone: Omit<Span, "wear"> }): number {
     const { weights } = this;
     const time = (weights.days * alone.chainMin) / MIN_PER_DAY + weights.cureDays * alone.cureDays;
@@ -231,7 +231,7 @@ export class Ledger {
   }
 
   /** The greatest of each span. */
-  private greatest(): Omit<LedgerState, "once"> {
+  private greatest(): Omit<CostState, "once"> {
     let [under, rest, cureDays, wear] = [0, 0, 0, 0];
     for (const span of this.spans) {
       if (span.underside) under = Math.max(under, span.chainMin);
@@ -242,7 +242,7 @@ export class Ledger {
     return { under, rest, cureDays, wear };
   }
 
-  state(): LedgerState {
+  state(): CostState {
     const { weights } = this;
     const kinds = [
       ["act", this.acts, weights.handsOnMin],

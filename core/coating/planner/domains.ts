@@ -4,25 +4,23 @@ import type { Zone } from "../../piece/zones";
 import { cureDaysOf, handsOnMin } from "../facts/quantify";
 import { has, isColour, stepFact } from "../facts/facts";
 import type { StepFact } from "../facts/facts";
-import { ChainClock } from "../facts/stack-duration";
-import { CoatsLaid, seenAlready } from "./coat-count";
+import { StackDuration } from "../facts/stack-duration";
+import { CoatCount, seenAlready } from "./coat-count";
 import { assemble, soleStack } from "./assemble";
 import type { Assembled } from "./assemble";
 import type { ZoneContext } from "./context";
 import { harshnessOf } from "../facts/harshness";
 import type { Part, Span } from "./cost";
-import type { Option, Slot } from "./draft";
-import { keptSlots } from "./pinned";
-import { LeastWear } from "./shortfall-bound";
+import type { Alternative, DecisionVariable } from "./draft";
+import { pinnedVariables } from "./pinned";
+import { ShortfallBound } from "./shortfall-bound";
 import type { Seal } from "./shortfall-bound";
-import { slotsOf } from "./variables";
+import { decisionVariables } from "./variables";
 
-/** A way of one decision, with what it brings at the least and its steps' places in the working order. */
-export interface Way {
+/** An alternative of one decision, with what it brings at the least and its steps' places in the working order. */
+export interface RatedAlternative extends Alternative {
   /** Unique in its search. */
   readonly number: number;
-  readonly key: string;
-  readonly option: Option;
   readonly part: Part;
   readonly places: readonly number[];
   /** Products it lays, owned or not. */
@@ -31,8 +29,8 @@ export interface Way {
   readonly alone: Omit<Span, "wear">;
 }
 
-/** What chosen steps come to before the rest is chosen: the zone's span, and what comes on top of the ways' own minutes, coats and wear. */
-export interface SoFar {
+/** What chosen steps come to before the rest is chosen: the zone's span, and what comes on top of the alternatives' own minutes, coats and wear. */
+export interface StackBound {
   readonly span: Span;
   readonly handsOnMin: number;
   readonly coats: number;
@@ -68,7 +66,7 @@ const SEALING = "sealing";
 /** Decided before the rest: all zones have to agree on the heat; the seal says most of what a zone costs. */
 const FIRST = ["heat", SEALING];
 
-/** Of what one way of sealing lays, the film that meets the world. */
+/** Of what one alternative of sealing lays, the film that meets the world. */
 function sealIn(steps: readonly StepFact[]): StepFact | undefined {
   return steps.findLast((fact) => fact.product !== null);
 }
@@ -77,23 +75,25 @@ function sealIn(steps: readonly StepFact[]): StepFact | undefined {
  * What is settled anyway comes first, then the bake and the seal; then the order of the work, so that what lies beneath a colour is known when its
  * coats are counted.
  */
-function decisionOrder(slots: readonly Slot[]): readonly number[] {
-  const begins = slots.map((slot) => Math.min(Infinity, ...slot.options.flatMap((option) => option.steps.map((draft) => draft.phase))));
-  const rank = (slot: number) => (slots[slot]!.options.length <= 1 ? 0 : FIRST.includes(slots[slot]!.name) ? 1 : 2);
-  return slots.map((_slot, at) => at).sort((a, b) => rank(a) - rank(b) || begins[a]! - begins[b]! || a - b);
+function decisionOrder(variables: readonly DecisionVariable[]): readonly number[] {
+  const begins = variables.map((variable) =>
+    Math.min(Infinity, ...variable.alternatives.flatMap((alternative) => alternative.steps.map((draft) => draft.phase))),
+  );
+  const rank = (variable: number) => (variables[variable]!.alternatives.length <= 1 ? 0 : FIRST.includes(variables[variable]!.name) ? 1 : 2);
+  return variables.map((_slot, at) => at).sort((a, b) => rank(a) - rank(b) || begins[a]! - begins[b]! || a - b);
 }
 
-/** Every way of every decision of zones that are alike and get the same, with what was looked up of it once. */
-export class WayTable {
-  readonly slots: readonly Slot[];
-  readonly ways: readonly (readonly Way[])[];
+/** Every alternative of every decision of zones that are alike and get the same, with what was looked up of it once. */
+export class ZoneDomains {
+  readonly variables: readonly DecisionVariable[];
+  readonly domains: readonly (readonly RatedAlternative[])[];
   /** Slots in the order they are decided in. */
   readonly order: readonly number[];
   private readonly facts: readonly StepFact[];
-  private readonly clock: ChainClock;
+  private readonly duration: StackDuration;
   private readonly cures: readonly number[];
-  private readonly laying: CoatsLaid;
-  private readonly leastWear: LeastWear;
+  private readonly coatCount: CoatCount;
+  private readonly shortfallBound: ShortfallBound;
   private readonly sealing: number;
   /** What the zone falls short by without a seal. */
   private readonly unsealed: number;
@@ -103,17 +103,19 @@ export class WayTable {
     readonly context: ZoneContext,
     readonly zones: readonly Zone[],
   ) {
-    this.slots = keptSlots(context, slotsOf(context));
-    const drafts = this.slots.flatMap((slot, at) => slot.options.flatMap((option, way) => option.steps.map((draft, index) => ({ draft, at, way, index }))));
-    const ordered = drafts.sort((a, b) => a.draft.phase - b.draft.phase || a.at - b.at || a.way - b.way || a.index - b.index);
+    this.variables = pinnedVariables(context, decisionVariables(context));
+    const drafts = this.variables.flatMap((variable, at) =>
+      variable.alternatives.flatMap(({ steps }, order) => steps.map((draft, index) => ({ draft, at, order, index }))),
+    );
+    const ordered = drafts.sort((a, b) => a.draft.phase - b.draft.phase || a.at - b.at || a.order - b.order || a.index - b.index);
     const facts = ordered.map(({ draft: { phase: _phase, kept: _kept, ...draft } }, place) =>
       stepFact({ checks: [], ...draft, id: stepId("draft"), origin: "engine" }, place, context.catalogue),
     );
     const bare = soleStack(context, []);
     this.facts = facts;
-    this.clock = new ChainClock(bare, facts);
+    this.duration = new StackDuration(bare, facts);
     this.cures = facts.map((fact) => this.cureDaysOf(fact));
-    this.laying = new CoatsLaid(
+    this.coatCount = new CoatCount(
       seenAlready(context),
       facts.map((fact, place) => ({
         fact,
@@ -121,25 +123,24 @@ export class WayTable {
         minutes: fact.step.group === undefined && countsAsCoat(fact) ? this.minutes(fact) : 0,
       })),
     );
-    this.sealing = this.slots.findIndex((slot) => slot.name === SEALING);
-    const places = this.slots.map((slot) => slot.options.map((): number[] => []));
-    for (const [place, { at, way }] of ordered.entries()) places[at]![way]!.push(place);
-    this.leastWear = new LeastWear(context, facts, new Set(places[this.sealing]?.flat()));
-    this.unsealed = this.leastWear.ofNone(places);
-    this.order = decisionOrder(this.slots);
+    this.sealing = this.variables.findIndex((variable) => variable.name === SEALING);
+    const places = this.variables.map((variable) => variable.alternatives.map((): number[] => []));
+    for (const [place, { at, order }] of ordered.entries()) places[at]![order]!.push(place);
+    this.shortfallBound = new ShortfallBound(context, facts, new Set(places[this.sealing]?.flat()));
+    this.unsealed = this.shortfallBound.ofNone(places);
+    this.order = decisionOrder(this.variables);
     let number = 0;
-    this.ways = this.slots.map((slot, at) =>
-      slot.options.map((option, way): Way => {
-        const own = places[at]![way]!;
+    this.domains = this.variables.map((variable, at) =>
+      variable.alternatives.map((alternative, order): RatedAlternative => {
+        const own = places[at]![order]!;
         const steps = own.map((place) => facts[place]!);
         return {
           number: number++,
-          key: option.key,
-          option,
+          ...alternative,
           places: own,
           lays: new Set(steps.flatMap((fact) => fact.product?.id ?? [])),
           alone: this.spanOf(ascending(own)),
-          part: this.leastOf(slot, option, way, steps),
+          part: this.leastOf(variable, alternative, order, steps),
         };
       }),
     );
@@ -149,42 +150,38 @@ export class WayTable {
    * What the zone comes to with these steps at the least: more steps only add. Coats are known as soon as all that lies beneath
    * is chosen, which taking decisions in working order sees to.
    */
-  protected soFar(chosen: readonly (Way | undefined)[]): SoFar {
-    const sorted = ascending(chosen.flatMap((way) => way?.places ?? []));
-    const { coats, handsOnMin, more } = this.laying.of(sorted);
-    const own = chosen.reduce((sum, way) => sum + (way?.part.wear ?? 0), 0);
-    const wear = Math.max(own, this.leastWear.of(sorted, this.sealOf(chosen)));
+  protected boundOf(chosen: readonly (RatedAlternative | undefined)[]): StackBound {
+    const sorted = ascending(chosen.flatMap((alternative) => alternative?.places ?? []));
+    const { coats, handsOnMin, more } = this.coatCount.of(sorted);
+    const own = chosen.reduce((sum, alternative) => sum + (alternative?.part.wear ?? 0), 0);
+    const wear = Math.max(own, this.shortfallBound.of(sorted, this.sealOf(chosen)));
     return { span: { ...this.spanOf(sorted, coats), wear }, handsOnMin, coats: more, wear: wear - own };
   }
 
-  private sealOf(chosen: readonly (Way | undefined)[]): Seal {
-    const way = chosen[this.sealing];
-    if (!way) return this.sealing < 0 ? "none" : "undecided";
-    return sealIn(way.places.map((place) => this.facts[place]!)) ?? "none";
+  private sealOf(chosen: readonly (RatedAlternative | undefined)[]): Seal {
+    const alternative = chosen[this.sealing];
+    if (!alternative) return this.sealing < 0 ? "none" : "undecided";
+    return sealIn(alternative.places.map((place) => this.facts[place]!)) ?? "none";
   }
 
-  private spanOf(sorted: readonly number[], coats = this.laying.of(sorted).coats): Omit<Span, "wear"> {
+  private spanOf(sorted: readonly number[], coats = this.coatCount.of(sorted).coats): Omit<Span, "wear"> {
     let cureDays = 0;
     for (const place of sorted) cureDays = Math.max(cureDays, this.cures[place]!);
-    return { underside: this.underside, chainMin: this.clock.minutes(sorted, coats), cureDays };
+    return { underside: this.underside, chainMin: this.duration.minutes(sorted, coats), cureDays };
   }
 
   /**
-   * The stack of chosen ways. Out of what was looked up once; where something is on the piece already or stays by the user's wish, put together
+   * The stack of chosen alternatives. Out of what was looked up once; where something is on the piece already or stays by the user's wish, put together
    * step by step.
    */
-  protected stackOf(ways: readonly Way[]): Assembled {
-    if (this.context.done.length > 0 || this.context.keep.length > 0)
-      return assemble(
-        this.context,
-        ways.map((way) => way.option),
-      );
-    const slotOf = new Map<StepId, number>();
+  protected stackOf(alternatives: readonly RatedAlternative[]): Assembled {
+    if (this.context.done.length > 0 || this.context.keep.length > 0) return assemble(this.context, alternatives);
+    const variableOf = new Map<StepId, number>();
     const owner = new Map<number, number>();
-    for (const [slot, way] of ways.entries()) for (const place of way.places) owner.set(place, slot);
+    for (const [variable, alternative] of alternatives.entries()) for (const place of alternative.places) owner.set(place, variable);
     const sorted = ascending([...owner.keys()]);
-    const { coats } = this.laying.of(sorted);
-    const waits = this.clock.waits(sorted, coats);
+    const { coats } = this.coatCount.of(sorted);
+    const waits = this.duration.waits(sorted, coats);
     const counts = new Map<string, number>();
     const steps = sorted.map((place, index): StepFact => {
       const fact = this.facts[place]!;
@@ -192,15 +189,15 @@ export class WayTable {
       const count = (counts.get(role) ?? 0) + 1;
       counts.set(role, count);
       const id = stepId(`${this.context.zone.zone}.${role}.${count}`);
-      slotOf.set(id, owner.get(place)!);
+      variableOf.set(id, owner.get(place)!);
       return { ...fact, index, step: { ...fact.step, id, coats: coats[index]!, waitBefore: waits[index]! } };
     });
-    return { stack: { ...this.context, steps, others: [] }, slotOf };
+    return { stack: { ...this.context, steps, others: [] }, variableOf };
   }
 
-  /** Products any of its ways would have the user buy. */
+  /** Products any of its alternatives would have the user buy. */
   get mayBuy(): ReadonlySet<ProductId> {
-    return new Set(this.ways.flatMap((ways) => ways.flatMap((way) => way.part.toBuy)));
+    return new Set(this.domains.flatMap((alternatives) => alternatives.flatMap((alternative) => alternative.part.toBuy)));
   }
 
   get underside(): boolean {
@@ -225,7 +222,7 @@ export class WayTable {
     };
   }
 
-  private leastOf(slot: Slot, option: Option, order: number, facts: readonly StepFact[]): Part {
+  private leastOf(variable: DecisionVariable, alternative: Alternative, order: number, facts: readonly StepFact[]): Part {
     const { surface } = this.context;
     const films = facts.flatMap((fact) => fact.product ?? []);
     const usual = films.reduce((sum, product) => sum + product.usual.rank + (product.usual.on.includes(surface) ? 0 : 2), 0);
@@ -233,9 +230,9 @@ export class WayTable {
     return {
       ...NOTHING,
       ...this.sumsOf(facts),
-      strain: (option.strain ?? 0) + usual,
+      strain: (alternative.strain ?? 0) + usual,
       steps: facts.length,
-      wear: slot.name === SEALING ? this.wearUnder(sealIn(facts)) : 0,
+      wear: variable.name === SEALING ? this.shortfallUnder(sealIn(facts)) : 0,
       order,
       acts: facts.flatMap((fact) => (fact.step.group === undefined ? [] : [[fact.step.group, this.minutes(fact)] as const])),
       toBuy: [...new Set(buy)],
@@ -247,7 +244,7 @@ export class WayTable {
     };
   }
 
-  private wearUnder(seal: StepFact | undefined): number {
-    return seal ? this.leastWear.ofSeal(seal) : this.unsealed;
+  private shortfallUnder(seal: StepFact | undefined): number {
+    return seal ? this.shortfallBound.ofSeal(seal) : this.unsealed;
   }
 }

@@ -5,7 +5,7 @@ import type { Because, StepChoice } from "../model/step";
 
 /**
  * Where in the work a step falls when nothing moves it. The stack is sorted by it; loops (fill, sand; mask, paint, unmask;
- * lock and paint on) sit inside one phase and keep the order their option gives them.
+ * lock and paint on) sit inside one phase and keep the order their alternative gives them.
  */
 export const PHASE = {
   clean: 10,
@@ -52,31 +52,31 @@ export const PHASE_OF: Readonly<Record<Role, number>> = {
   cure: PHASE.cure,
 };
 
-/** A step before it has an id: what an option brings to the stack. One the user keeps has its id, its maker and its coats already. */
+/** A step before it has an id: what an alternative brings to the stack. One the user keeps has its id, its maker and its coats already. */
 export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
   readonly phase: number;
   readonly checks?: readonly string[];
   readonly kept?: Pick<StepChoice, "id" | "origin">;
 };
 
-/** One way of meeting a slot's requirements; `steps` is empty where leaving it out is a way too. */
-export interface Option {
-  /** Stable within the slot. */
+/** One alternative of a decision variable; `steps` is empty where leaving it out is an alternative too. */
+export interface Alternative {
+  /** Stable within the variable. */
   readonly key: string;
   readonly steps: readonly Draft[];
   /** How far off usual practice it is to leave this out or do it so: 0 when absent. */
   readonly strain?: number;
 }
 
-/** A point of decision: the requirements it serves and the ways of meeting them. */
-export interface Slot {
+/** A decision variable: the requirement it serves and its domain of alternatives. */
+export interface DecisionVariable {
   readonly name: string;
-  readonly options: readonly Option[];
-  /** Practitioners differ here: each way is a school worth showing. */
+  readonly alternatives: readonly Alternative[];
+  /** Practitioners differ here: each alternative is a school worth showing. */
   readonly school: boolean;
   /** All zones decide it alike: one bake for the piece. */
   readonly forAll?: true;
-  /** When no option is left: what could not be met, for the refusal. */
+  /** When no alternative is left: what could not be met, for the refusal. */
   readonly unmet: string;
 }
 

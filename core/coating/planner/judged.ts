@@ -1,10 +1,10 @@
 import type { StackFacts } from "../facts/facts";
 import type { Part, Span } from "./cost";
-import type { Way } from "./domains";
+import type { RatedAlternative } from "./domains";
 
-/** A whole stack of one zone, judged: what stops it, or what it costs beyond the sum of its ways. */
+/** A whole stack of one zone, judged: what stops it, or what it costs beyond the sum of its alternatives. */
 export interface Judged {
-  readonly ways: readonly Way[];
+  readonly alternatives: readonly RatedAlternative[];
   readonly stack: StackFacts;
   readonly stop: string | null;
   readonly extra: Part;

@@ -61,7 +61,7 @@ function spread(facts: PieceFacts): readonly Layer[] {
 export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
   const { layers, colours } = facts.piece.decoration;
   const main = mainZone(facts.zones);
-  const settled = (layers.length > 0 ? layers : spread(facts)).flatMap((layer, index): ZoneLayer[] => {
+  const suffixBounds = (layers.length > 0 ? layers : spread(facts)).flatMap((layer, index): ZoneLayer[] => {
     const technique = facts.catalogue.techniques.get(layer.technique);
     const zone = layer.zone ?? main?.zone;
     if (!technique || !zone || facts.zones.find((one) => one.zone === zone)?.treatment !== "paint") return [];
@@ -80,5 +80,5 @@ export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
       },
     ];
   });
-  return [...settled.filter((one) => one.technique.while === "wet"), ...settled.filter((one) => one.technique.while === "dry")];
+  return [...suffixBounds.filter((one) => one.technique.while === "wet"), ...suffixBounds.filter((one) => one.technique.while === "dry")];
 }

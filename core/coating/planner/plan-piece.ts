@@ -18,24 +18,24 @@ import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
 import { layersOf } from "./layers";
-import { nearestTo } from "./relaxation";
+import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
-import { chosenFrom } from "./candidate-selection";
+import { selectCandidates } from "./candidate-selection";
 import { unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of the user's that stay, each in its zone. */
-export interface KeptStep extends StepChoice {
+export interface PinnedStep extends StepChoice {
   readonly zone: ZoneId;
 }
 
 export interface Asked {
   readonly rules?: readonly Rule[];
   /** "Keep these steps of mine, make the rest right." */
-  readonly keep?: readonly KeptStep[];
+  readonly keep?: readonly PinnedStep[];
 }
 
-function contextOf(facts: PieceFacts, zone: Zone, route: Route, keep: readonly KeptStep[]): ZoneContext {
+function contextOf(facts: PieceFacts, zone: Zone, route: Route, keep: readonly PinnedStep[]): ZoneContext {
   const layers = layersOf(facts).filter((layer) => layer.zone === zone.zone);
   const field = zone.motifGround === undefined ? facts.piece.decoration.baseColour : zone.motifGround;
   // The ground under a motif is its field; what is set on it are its layers.
@@ -69,7 +69,7 @@ function kindOf({ zone, layers, field, done, keep }: ZoneContext): string {
   return JSON.stringify([treatment, exposure, decorated, halves, optional, part, wears, mustStayBare, motifGround, field, layers, plain(done), plain(keep)]);
 }
 
-function searchesOf(facts: PieceFacts, route: Route, keep: readonly KeptStep[], rules: readonly Rule[]): readonly ZoneSearch[] {
+function searchesOf(facts: PieceFacts, route: Route, keep: readonly PinnedStep[], rules: readonly Rule[]): readonly ZoneSearch[] {
   const kinds = new Map<string, { readonly context: ZoneContext; readonly zones: Zone[] }>();
   for (const zone of zonesToCoat(facts, route)) {
     const context = contextOf(facts, zone, route, keep);
@@ -144,7 +144,7 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   const { facts, stated, assumed, blocked } = factsOf(piece, catalogue);
   const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
   const routes = searchesFor(facts, asked);
-  const found = chosenFrom(routes, catalogue);
+  const found = selectCandidates(routes, catalogue);
   const obstacle = found.length > 0 ? null : obstacleOf(facts, routes);
   // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
   const wished = obstacle !== null && Object.keys(facts.piece.wishes).length > 0;
@@ -172,7 +172,7 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
     refusal: {
       ...obstacle!,
       message: `There is no sound plan for ${facts.piece.name} as it stands`,
-      nearest: nearestTo(piece, catalogue, obstacle!.code, (changed) => canPlan(changed, catalogue, asked)),
+      nearest: nearestRelaxation(piece, catalogue, obstacle!.code, (changed) => canPlan(changed, catalogue, asked)),
     },
   };
 }

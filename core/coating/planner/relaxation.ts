@@ -11,7 +11,7 @@ interface Relaxation {
 
 const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
 
-/** Ways of giving way a little, the smallest first. */
+/** Relaxations of one constraint each, the smallest first. */
 function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] {
   const { constraints = {}, decoration = {}, conditions = [], room = {}, uses } = piece;
   const media = decoration.media ?? [];
@@ -20,10 +20,10 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
   const cold = (room.temperatureC ?? 20) < 15 || (room.temperatureC ?? 20) > 30;
   const damp = (room.relativeHumidity ?? 0.5) > 0.75;
   const roomChanges = [...(cold ? [set("room.temperatureC", 20)] : []), ...(damp ? [set("room.relativeHumidity", 0.55)] : [])];
-  const ways: Relaxation[] = [];
-  if (roomChanges.length > 0) ways.push({ text: "work in a warm, airy room", changes: roomChanges });
+  const alternatives: Relaxation[] = [];
+  if (roomChanges.length > 0) alternatives.push({ text: "work in a warm, airy room", changes: roomChanges });
   if (conditions.includes("flaking-old-paint"))
-    ways.push({
+    alternatives.push({
       text: "once it is tested for lead and taken back to sound paint",
       changes: [
         set(
@@ -34,7 +34,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
     });
   if (media.length > 0) {
     for (const out of media)
-      ways.push({
+      alternatives.push({
         text: `leave out ${name(out)}`,
         changes: [
           set(
@@ -43,10 +43,10 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
           ),
         ],
       });
-    if (media.length > 1) ways.push({ text: "let the plan choose the paint", changes: [set("decoration.media", [])] });
+    if (media.length > 1) alternatives.push({ text: "let the plan choose the paint", changes: [set("decoration.media", [])] });
   }
   if (layers.some((layer) => layer.medium !== undefined))
-    ways.push({
+    alternatives.push({
       text: "let the plan choose the paint of each layer",
       changes: [
         set(
@@ -56,7 +56,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
       ],
     });
   for (const [index, technique] of (decoration.techniques ?? []).entries()) {
-    ways.push({
+    alternatives.push({
       text: `leave out ${catalogue.techniques.get(technique)?.name.toLowerCase() ?? technique}`,
       changes: [
         set(
@@ -67,7 +67,7 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
     });
   }
   for (const out of constraints.avoid ?? [])
-    ways.push({
+    alternatives.push({
       text: `allow ${name(out)}`,
       changes: [
         set(
@@ -76,16 +76,16 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
         ),
       ],
     });
-  if ((constraints.avoid ?? []).length > 1) ways.push({ text: "allow what you avoid", changes: [set("constraints.avoid", [])] });
+  if ((constraints.avoid ?? []).length > 1) alternatives.push({ text: "allow what you avoid", changes: [set("constraints.avoid", [])] });
   const traits = catalogue.materials.get(piece.material)?.traits ?? [];
-  if (traits.includes("bisque") && !constraints.kiln) ways.push({ text: "have it fired in a kiln", changes: [set("constraints.kiln", true)] });
-  if (traits.includes("dissolves")) ways.push({ text: "cast it in cement instead", changes: [set("material", "concrete-cast")] });
-  if (constraints.shelfOnly) ways.push({ text: "buy what is not on your shelf", changes: [set("constraints.shelfOnly", false)] });
-  if ((piece.done ?? []).length > 0) ways.push({ text: "take it back to the bare piece and begin again", changes: [set("done", [])] });
-  if (constraints.oven === false) ways.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
-  if (constraints.childSafe) ways.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
+  if (traits.includes("bisque") && !constraints.kiln) alternatives.push({ text: "have it fired in a kiln", changes: [set("constraints.kiln", true)] });
+  if (traits.includes("dissolves")) alternatives.push({ text: "cast it in cement instead", changes: [set("material", "concrete-cast")] });
+  if (constraints.shelfOnly) alternatives.push({ text: "buy what is not on your shelf", changes: [set("constraints.shelfOnly", false)] });
+  if ((piece.done ?? []).length > 0) alternatives.push({ text: "take it back to the bare piece and begin again", changes: [set("done", [])] });
+  if (constraints.oven === false) alternatives.push({ text: "allow the kitchen oven", changes: [set("constraints.oven", true)] });
+  if (constraints.childSafe) alternatives.push({ text: "let an adult do the steps a child may not", changes: [set("constraints.childSafe", false)] });
   if (layers.some((layer) => layer.zone !== undefined))
-    ways.push({
+    alternatives.push({
       text: "put the decoration where it may be",
       changes: [
         set(
@@ -94,26 +94,26 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
         ),
       ],
     });
-  if ((decoration.bareZones ?? []).length > 0) ways.push({ text: "paint what you left bare", changes: [set("decoration.bareZones", [])] });
-  if (layers.length > 0) ways.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
+  if ((decoration.bareZones ?? []).length > 0) alternatives.push({ text: "paint what you left bare", changes: [set("decoration.bareZones", [])] });
+  if (layers.length > 0) alternatives.push({ text: "leave out the decoration", changes: [set("decoration.layers", []), set("decoration.techniques", [])] });
   for (const use of uses) {
     const rest = uses.filter((one) => one !== use);
     const said = catalogue.uses.get(use)?.name.toLowerCase() ?? use;
-    ways.push({ text: `give up one use: ${said}`, changes: [set("uses", rest.length > 0 ? rest : ["indoor-display"])] });
+    alternatives.push({ text: `give up one use: ${said}`, changes: [set("uses", rest.length > 0 ? rest : ["indoor-display"])] });
   }
-  return ways;
+  return alternatives;
 }
 
 /** Refused because of what it is for: nothing but another use, or another making of it, helps. */
 const OF_THE_USE: readonly string[] = ["food-on-paint", "soaks-what-it-holds", "gypsum-wet-use"];
 
-function helpfulFirst(ways: readonly Relaxation[], code: string): readonly Relaxation[] {
-  if (!OF_THE_USE.includes(code)) return ways;
+function helpfulFirst(alternatives: readonly Relaxation[], code: string): readonly Relaxation[] {
+  if (!OF_THE_USE.includes(code)) return alternatives;
   const helps = ({ changes }: Relaxation) => changes.some((one) => one.op === "setPiece" && ["uses", "material", "constraints.kiln"].includes(one.path));
-  return [...ways.filter(helps), ...ways.filter((way) => !helps(way))];
+  return [...alternatives.filter(helps), ...alternatives.filter((alternative) => !helps(alternative))];
 }
 
-/** Two changes together are tried among the smallest ways only. */
+/** Two changes together are tried among the smallest relaxations only. */
 const FIRST_WAYS = 9;
 
 const LAST_RESORT: Relaxation = {
@@ -130,17 +130,17 @@ const LAST_RESORT: Relaxation = {
 };
 
 /**
- * The smallest giving way after which a piece can be planned: one change, else two together, else a plain piece.
+ * The smallest constraint relaxation after which a piece can be planned: one change, else two together, else a plain piece.
  *
  * @param code what the piece was refused for
  * @param plans says whether a changed piece can be planned
  */
-export function nearestTo(piece: Piece, catalogue: Catalogue, code: string, plans: (piece: Piece) => boolean): Refusal["nearest"] {
-  const ways = helpfulFirst(relaxations(piece, catalogue), code);
-  const one = ways.find((way) => plans(changePiece(piece, way.changes)));
+export function nearestRelaxation(piece: Piece, catalogue: Catalogue, code: string, plans: (piece: Piece) => boolean): Refusal["nearest"] {
+  const alternatives = helpfulFirst(relaxations(piece, catalogue), code);
+  const one = alternatives.find((alternative) => plans(changePiece(piece, alternative.changes)));
   if (one) return { changes: one.changes, text: one.text };
-  for (const [index, first] of ways.slice(0, FIRST_WAYS).entries()) {
-    for (const second of ways.slice(index + 1, FIRST_WAYS)) {
+  for (const [index, first] of alternatives.slice(0, FIRST_WAYS).entries()) {
+    for (const second of alternatives.slice(index + 1, FIRST_WAYS)) {
       const changes = [...first.changes, ...second.changes];
       if (plans(changePiece(piece, changes))) return { changes, text: `${first.text}, and ${second.text}` };
     }

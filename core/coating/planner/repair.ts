@@ -6,7 +6,7 @@ import { changesBetween } from "../model/changes-between";
 import type { Candidate, Refusal } from "../model/plan";
 import { choiceOf } from "./plan-with-edits";
 import { canPlan, planPiece } from "./plan-piece";
-import type { KeptStep } from "./plan-piece";
+import type { PinnedStep } from "./plan-piece";
 
 /** A plan made right around the steps the user keeps, or what stands in the way. */
 export type Repair =
@@ -18,9 +18,9 @@ export type Repair =
       readonly inTheWay: readonly StepId[];
     };
 
-function keptOf(candidate: Candidate, pinned: ReadonlySet<StepId>): readonly KeptStep[] {
+function keptOf(candidate: Candidate, pinned: ReadonlySet<StepId>): readonly PinnedStep[] {
   return candidate.zones.flatMap(({ zone, steps }) =>
-    steps.filter((step) => pinned.has(step.id) && !step.done).map((step): KeptStep => ({ ...choiceOf(step), zone })),
+    steps.filter((step) => pinned.has(step.id) && !step.done).map((step): PinnedStep => ({ ...choiceOf(step), zone })),
   );
 }
 
@@ -29,7 +29,7 @@ function keptOf(candidate: Candidate, pinned: ReadonlySet<StepId>): readonly Kep
  *
  * @param candidate the plan as it stands, with the user's changes
  * @param pinned steps that stay; what is on the piece already stays in any case
- * @returns the changes that lead there, or a refusal that names the kept steps in the way
+ * @returns the changes that lead there, or a refusal that names the pinned steps in the way
  */
 export function repairPlan(piece: Piece, candidate: Candidate, pinned: readonly StepId[], catalogue: Catalogue): Repair {
   const keep = keptOf(candidate, new Set(pinned));

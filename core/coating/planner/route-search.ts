@@ -1,18 +1,18 @@
 import type { Route } from "../../catalogue/vocabulary";
 import type { StackFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
-import { Ledger, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
+import { IncrementalCost, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
 import type { Cost, MeasureName, Span } from "./cost";
-import type { Slot } from "./draft";
-import { polished } from "./local-search";
-import type { School } from "./practice-variants";
+import type { DecisionVariable } from "./draft";
+import { localSearch } from "./local-search";
+import type { PracticeVariant } from "./practice-variants";
 import { faultsIn, putZone } from "./zone-search";
-import { leastCost } from "./branch-and-bound";
+import { branchAndBound } from "./branch-and-bound";
 import type { Joined, Sought, ZoneLeast } from "./branch-and-bound";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
 
-/** Stacks judged anew before a walk gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */
+/** Stacks judged anew before a search gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */
 const MOST = { measure: 100, front: 30, school: 40, any: 300 } as const;
 /** Beyond this many likely faults they are no longer counted. */
 const MOST_FAULTS = 6;
@@ -27,10 +27,10 @@ export interface Found {
   readonly route: Route;
   readonly joined: Joined;
   readonly measure: MeasureName | "school";
-  /** False when the walk gave up before it had seen to all: then a better one may have been missed. */
+  /** False when the search gave up before it had seen to all: then a better one may have been missed. */
   readonly proved: boolean;
   /** The decisions of the main zone. */
-  readonly slots: readonly Slot[];
+  readonly variables: readonly DecisionVariable[];
   readonly make: () => Candidate;
 }
 
@@ -46,7 +46,7 @@ interface Piecewide {
 
 /** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
 function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
-  if (measure === "gentle") return judged.every((one) => one.ways.every((way) => way.part.harsh.length === 0));
+  if (measure === "gentle") return judged.every((one) => one.alternatives.every((alternative) => alternative.part.harsh.length === 0));
   return measure === "durable" && judged.every((one) => one.span.wear === 0);
 }
 
@@ -56,9 +56,9 @@ function asJoined(judged: readonly Judged[]): Joined {
 }
 
 function reweighed(joined: Joined, measure: MeasureName): Joined {
-  const ledger = new Ledger(MEASURES[measure], joined.judged.length);
-  for (const [zone, judged] of joined.judged.entries()) putZone(ledger, zone, judged);
-  return { ...joined, total: ledger.total() };
+  const cost = new IncrementalCost(MEASURES[measure], joined.judged.length);
+  for (const [zone, judged] of joined.judged.entries()) putZone(cost, zone, judged);
+  return { ...joined, total: cost.total() };
 }
 
 /** The plans of one route: by measure, by school, or any at all. */
@@ -100,7 +100,7 @@ export class RouteSearch {
       joined: found,
       measure: as,
       proved,
-      slots: this.searches[0]!.slots,
+      variables: this.searches[0]!.variables,
       make: () => this.piece.candidate(found.stacks),
     };
     if (as === "balanced") this.allRound = plan;
@@ -120,28 +120,30 @@ export class RouteSearch {
   }
 
   /**
-   * The best of all zones together: a sound plan made better one decision at a time; then, for a measure, a walk over every decision
+   * The best of all zones together: a sound plan made better one decision at a time; then, for a measure, a search over every decision
    * of every zone for anything better still.
    */
   private leastOfAll(sought: Sought, as: Found["measure"]): { readonly found: Joined | null; readonly proved: boolean } {
-    const start = sought.forced ? (this.turnedTo(sought) ?? leastCost(this.searches, { ...sought, any: true }).found) : (this.allRound?.joined ?? this.start);
+    const start = sought.forced
+      ? (this.turnedTo(sought) ?? branchAndBound(this.searches, { ...sought, any: true }).found)
+      : (this.allRound?.joined ?? this.start);
     if (!start) return { found: null, proved: false };
     const front = this.searches.length > 1 && FROM_THE_FRONT.includes(as) ? this.frontFirst(sought) : null;
-    const best = polished(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
+    const best = localSearch(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
     if (as === "school") return { found: best, proved: false };
-    return leastCost(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
+    return branchAndBound(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
   }
 
-  /** The best plan all round with only the forced ways changed, where it is sound so. */
+  /** The best plan all round with only the forced alternatives changed, where it is sound so. */
   private turnedTo({ forced, mostFaults }: Sought): Joined | null {
     const from = this.allRound?.joined;
     const main = this.searches[0]!;
-    const ways = from?.judged[0]!.ways.map((way, slot) => {
-      const key = forced!.get(main.slots[slot]!.name);
-      return key === undefined ? way : main.ways[slot]!.find((one) => one.key === key);
+    const alternatives = from?.judged[0]!.alternatives.map((alternative, variable) => {
+      const key = forced!.get(main.variables[variable]!.name);
+      return key === undefined ? alternative : main.domains[variable]!.find((one) => one.key === key);
     });
-    if (!from || !ways?.every((way) => way !== undefined) || main.ruledOut(ways, mostFaults)) return null;
-    const judged = [main.judge(ways), ...from.judged.slice(1)];
+    if (!from || !alternatives?.every((alternative) => alternative !== undefined) || main.ruledOut(alternatives, mostFaults)) return null;
+    const judged = [main.judge(alternatives), ...from.judged.slice(1)];
     return judged[0]!.stop === null ? this.ifSound(judged, mostFaults) : null;
   }
 
@@ -149,7 +151,7 @@ export class RouteSearch {
   private alone(search: ZoneSearch, weights: Partial<Record<keyof Cost, number>>, mostFaults: number): Joined | null {
     const free = new Set(this.searches.flatMap((other) => (other === search ? [] : [...other.mayBuy])));
     const sought = { weights: { ...NOTHING, ...weights }, unnoticed: 0, most: MOST.measure, mostFaults, free, soundTogether: () => true };
-    const { found, proved } = leastCost([search], sought);
+    const { found, proved } = branchAndBound([search], sought);
     return proved ? found : null;
   }
 
@@ -164,7 +166,7 @@ export class RouteSearch {
   }
 
   /**
-   * What each zone but the main one adds at the least by a measure. With it the walk over all zones turns only to those stacks of
+   * What each zone but the main one adds at the least by a measure. With it the search over all zones turns only to those stacks of
    * the main zone that can still win.
    */
   private leasts(measure: MeasureName, mostFaults: number): readonly (ZoneLeast | null)[] {
@@ -189,17 +191,17 @@ export class RouteSearch {
     if (this.start) return least;
     for (let faults = least; ; faults += 1) {
       const mostFaults = faults < MOST_FAULTS ? faults : Infinity;
-      this.start = leastCost(this.searches, { ...ANY, mostFaults, soundTogether: this.soundTogether }).found;
+      this.start = branchAndBound(this.searches, { ...ANY, mostFaults, soundTogether: this.soundTogether }).found;
       if (this.start || mostFaults === Infinity) return mostFaults;
     }
   }
 
-  /** Whether the zones go the same way wherever they have to. */
+  /** Whether the zones decide alike wherever they have to. */
   private agree(judged: readonly Judged[]): boolean {
     const keys = new Map<string, string>();
-    return this.searches.every(({ slots }, zone) =>
-      slots.every(({ name, forAll }, slot) => {
-        const { key } = judged[zone]!.ways[slot]!;
+    return this.searches.every(({ variables }, zone) =>
+      variables.every(({ name, forAll }, variable) => {
+        const { key } = judged[zone]!.alternatives[variable]!;
         const known = keys.get(name) ?? key;
         if (forAll) keys.set(name, known);
         return !forAll || known === key;
@@ -218,8 +220,8 @@ export class RouteSearch {
     for (const zone of this.searches.keys()) {
       const searches = this.searches.slice(0, zone + 1);
       const own = { ...sought, most: MOST.front, soundTogether: zone === this.searches.length - 1 ? this.soundTogether : () => true };
-      const best = polished(searches, asJoined([...fixed, start.judged[zone]!]), own, "singly");
-      fixed = (leastCost(searches, own, { fixed, best }).found ?? best).judged;
+      const best = localSearch(searches, asJoined([...fixed, start.judged[zone]!]), own, "singly");
+      fixed = (branchAndBound(searches, own, { fixed, best }).found ?? best).judged;
     }
     return this.ifSound(fixed, sought.mostFaults);
   }
@@ -232,18 +234,18 @@ export class RouteSearch {
   /** A zone's stack with as few likely faults as can be, from the first one found on. */
   private soundest(search: ZoneSearch, first: Judged): Judged {
     for (let mostFaults = 0; mostFaults < first.extra.faults; mostFaults += 1) {
-      const better = leastCost([search], { ...ANY, mostFaults }).found;
+      const better = branchAndBound([search], { ...ANY, mostFaults }).found;
       if (better) return better.judged[0]!;
     }
     return first;
   }
 
-  /** The first stack of each zone by itself; asked once, so that no walk over all zones stumbles over one that has none. */
+  /** The first stack of each zone by itself; asked once, so that no search over all zones stumbles over one that has none. */
   private firsts(): readonly Judged[] | null {
     if (this.found === undefined) {
       const found: Judged[] = [];
       for (const search of this.searches) {
-        const first = leastCost([search], ANY).found?.judged[0];
+        const first = branchAndBound([search], ANY).found?.judged[0];
         if (!first) break;
         found.push(first);
       }
@@ -254,12 +256,12 @@ export class RouteSearch {
 
   /** Is there a plan at all? */
   any(): boolean {
-    return this.firsts() !== null && leastCost(this.searches, { ...ANY, soundTogether: this.soundTogether }).found !== null;
+    return this.firsts() !== null && branchAndBound(this.searches, { ...ANY, soundTogether: this.soundTogether }).found !== null;
   }
 
   /** The best all round that follows a school. */
-  following({ slot, option }: School): Found | null {
-    return this.seek("balanced", "school", MOST.school, new Map([[slot, option]]));
+  following({ variable, alternative }: PracticeVariant): Found | null {
+    return this.seek("balanced", "school", MOST.school, new Map([[variable, alternative]]));
   }
 
   /** Why there is no plan. */

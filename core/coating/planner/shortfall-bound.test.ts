@@ -7,7 +7,7 @@ import { completePiece } from "../../piece/complete-piece";
 import { pieceFrom } from "../../piece/new-piece";
 import { BEST_GRADE, durabilityBy } from "../facts/durability";
 import { pieceFacts, stepFact } from "../facts/facts";
-import { LeastWear } from "./shortfall-bound";
+import { ShortfallBound } from "./shortfall-bound";
 import { searchesFor } from "./plan-piece";
 
 const LAID: readonly (readonly [Role, string])[] = [
@@ -22,10 +22,10 @@ const facts = LAID.map(([role, product], place) =>
   stepFact({ id: stepId("draft"), role, product: productId(product), origin: "engine", because: [], checks: [] }, place, CATALOGUE),
 );
 
-function outdoors(material: string): LeastWear {
+function outdoors(material: string): ShortfallBound {
   const piece = pieceFrom({ material: material as MaterialId, uses: ["outdoor-exposed" as UseId], techniques: ["dots"] }, CATALOGUE);
   const [air] = searchesFor(pieceFacts(completePiece(piece, CATALOGUE).piece, CATALOGUE));
-  return new LeastWear(air!.searches[0]!.context, facts, new Set([SEAL]));
+  return new ShortfallBound(air!.searches[0]!.context, facts, new Set([SEAL]));
 }
 
 describe("how far a zone falls short, while its stack is still being chosen", () => {

@@ -10,7 +10,7 @@ export type Seal = StepFact | "none" | "undecided";
 const shortOf = (grades: readonly number[]): number => BEST_GRADE - durabilityBy(grades);
 
 /** Grades a zone falls short of the best at the least, while its stack is still being chosen: more colours only make it worse. */
-export class LeastWear {
+export class ShortfallBound {
   private readonly wears: readonly Wear[];
   private readonly grades: readonly (readonly number[] | null)[];
   /** Clear films that are no seal, with their places: without a seal one that comes after every colour may be the last. */
@@ -46,11 +46,11 @@ export class LeastWear {
   /**
    * What a zone without a seal falls short by.
    *
-   * @param slots for each decision the places of each of its ways
+   * @param variables for each decision the places of each of its alternatives
    */
-  ofNone(slots: readonly (readonly (readonly number[])[])[]): number {
-    // Some decisions lay a colour whichever way they go; the best of it has to do.
-    const always = slots.map((ways) => Math.min(...ways.map((places) => this.of(places, "none"))));
+  ofNone(variables: readonly (readonly (readonly number[])[])[]): number {
+    // Some decisions lay a colour whichever alternative is taken; the best of it has to do.
+    const always = variables.map((alternatives) => Math.min(...alternatives.map((places) => this.of(places, "none"))));
     return Math.max(0, ...always);
   }
 

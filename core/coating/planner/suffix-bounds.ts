@@ -1,8 +1,8 @@
-import type { Cost, LedgerState } from "./cost";
+import type { Cost, CostState } from "./cost";
 import { MIN_PER_DAY } from "../../units/duration";
 
 interface Entry {
-  readonly state: LedgerState;
+  readonly state: CostState;
   readonly agreed: string;
   readonly mostFaults: number;
   readonly added: number;
@@ -12,29 +12,29 @@ interface Entry {
  * What the zones from one on add at the least, learnt from searching them after what went before. Much the same zones before them
  * then bound it without a search: what they bring that was missing, and what they take longer or wear worse, is all that can be saved.
  */
-export class Settled {
+export class SuffixBounds {
   private readonly entries: Entry[] = [];
 
   constructor(private readonly weights: Record<keyof Cost, number>) {}
 
   /**
-   * @param state the ledger with all zones before on it
+   * @param state the running cost with all zones before on it
    * @param agreed what all zones have to agree on
    * @param mostFaults likely faults left to these zones
    */
-  add(state: LedgerState, agreed: string, mostFaults: number, added: number): void {
+  add(state: CostState, agreed: string, mostFaults: number, added: number): void {
     this.entries.push({ state, agreed, mostFaults, added });
   }
 
   /** The least these zones add after other ones before them; −∞ where nothing is known. */
-  least(state: LedgerState, agreed: string, mostFaults: number): number {
+  least(state: CostState, agreed: string, mostFaults: number): number {
     let least = -Infinity;
     for (const entry of this.entries)
       if (entry.agreed === agreed && entry.mostFaults >= mostFaults) least = Math.max(least, entry.added - this.saved(entry.state, state));
     return least;
   }
 
-  private saved(from: LedgerState, to: LedgerState): number {
+  private saved(from: CostState, to: CostState): number {
     const { weights } = this;
     const longer = Math.max(0, to.under - from.under) + Math.max(0, to.rest - from.rest);
     let saved =

@@ -1,21 +1,21 @@
-import type { SoFar } from "./domains";
+import type { StackBound } from "./domains";
 import type { Judged } from "./judged";
 
 /**
- * What is known of ways chosen in the order decisions are taken in: one searches the same few thousand branches for one measure after
+ * What is known of alternatives chosen in the order decisions are taken in: one searches the same few thousand branches for one measure after
  * another, and works out each of them once.
  */
-export class Branch {
+export class TrieNode {
   /** What they come to before the rest is chosen. */
-  soFar: SoFar | null = null;
+  boundOf: StackBound | null = null;
   /** The verdict, where every decision is taken. */
   judged: Judged | null = null;
-  private readonly next = new Map<number, Branch>();
+  private readonly next = new Map<number, TrieNode>();
 
-  /** The branch one way further, by the way's number. */
-  after(way: number): Branch {
-    let known = this.next.get(way);
-    if (!known) this.next.set(way, (known = new Branch()));
+  /** The node one alternative further, by the alternative's number. */
+  after(alternative: number): TrieNode {
+    let known = this.next.get(alternative);
+    if (!known) this.next.set(alternative, (known = new TrieNode()));
     return known;
   }
 }

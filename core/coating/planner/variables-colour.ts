@@ -6,24 +6,24 @@ import type { Technique } from "../../catalogue/technique";
 import { allowed, allowedAid, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
-import type { Draft, Option, Slot } from "./draft";
+import type { Draft, Alternative, DecisionVariable } from "./draft";
 import type { ZoneLayer } from "./layers";
 
-const NONE: Option = { key: "none", steps: [] };
+const NONE: Alternative = { key: "none", steps: [] };
 /** A guide helps marks that are set out; working by eye is a school of its own. */
-const BY_EYE: Option = { key: "by-eye", steps: [], strain: 2 };
+const BY_EYE: Alternative = { key: "by-eye", steps: [], strain: 2 };
 /** Fluid medium that loosens a dot paint without starving it, per cent of the paint [common practice: a little]. */
 const LOOSEN_PERCENT = 10;
 
 /** The field of colour under the decoration. Coats are worked out once the ground below is known. */
-export function base(context: ZoneContext): Slot | null {
+export function base(context: ZoneContext): DecisionVariable | null {
   const { field } = context;
   if (field === null || context.zone.treatment === "protect") return null;
   const wish = context.piece.wishes.base;
   const paints = allowed(context).filter(
     (product) => product.jobs.includes("colour") || (product.jobs.includes("stain") && context.layers.length === 0 && product.grips.includes(context.surface)),
   );
-  const options = paints.map((product): Option => ({
+  const alternatives = paints.map((product): Alternative => ({
     key: product.id,
     steps: [
       filmDraft(product, {
@@ -37,17 +37,22 @@ export function base(context: ZoneContext): Slot | null {
       }),
     ],
   }));
-  const wished = options.filter((option) => option.key === wish);
-  return { name: "base", options: wished.length > 0 ? wished : options, school: false, unmet: "no paint left to choose from makes a field of colour here" };
+  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  return {
+    name: "base",
+    alternatives: wished.length > 0 ? wished : alternatives,
+    school: false,
+    unmet: "no paint left to choose from makes a field of colour here",
+  };
 }
 
 /** A clear film between field and marks, so that a wet mistake wipes off: one school does, one does not. */
-export function isolation(context: ZoneContext): Slot | null {
+export function isolation(context: ZoneContext): DecisionVariable | null {
   const fine = context.layers.some((layer) => layer.technique.guided && layer.technique.while === "dry");
   if (!fine || context.field === null || context.route !== "air") return null;
-  const options = allowed(context)
+  const alternatives = allowed(context)
     .filter((product) => product.jobs.includes("isolate") && product.methods[0] === "brush")
-    .map((product): Option => ({
+    .map((product): Alternative => ({
       key: product.id,
       steps: [
         filmDraft(product, {
@@ -61,30 +66,30 @@ export function isolation(context: ZoneContext): Slot | null {
         }),
       ],
     }));
-  return { name: "isolation", options: [NONE, ...options], school: true, unmet: "" };
+  return { name: "isolation", alternatives: [NONE, ...alternatives], school: true, unmet: "" };
 }
 
 /** Pencil on bisque needs no taking off: it burns away; water would only drive colour into the pores. */
-function burntGuides(): Slot {
+function burntGuides(): DecisionVariable {
   const mark = aidDraft(productId("graphite-pencil"), {
     role: "mark",
     phase: PHASE.mark,
     because: because("guides", "marks that are set out end where they should; pencil burns away in the kiln"),
     checks: ["Count the marks round the ring before you set the first. A mistake is erased dry, never wetted."],
   });
-  return { name: "guides", options: [{ key: "graphite-pencil", steps: [mark] }, BY_EYE], school: false, unmet: "" };
+  return { name: "guides", alternatives: [{ key: "graphite-pencil", steps: [mark] }, BY_EYE], school: false, unmet: "" };
 }
 
 /** Guides for set-out marks, and what takes them off; or by eye. */
-export function guides(context: ZoneContext): Slot | null {
+export function guides(context: ZoneContext): DecisionVariable | null {
   const marked = context.layers.filter((layer) => layer.technique.guided);
   if (marked.length === 0) return null;
   const on = context.field === null ? context.surface : "paint";
   const wish = context.piece.wishes.guide;
   if (context.route === "kiln") return burntGuides();
-  const options = [...context.catalogue.aids.values()]
+  const alternatives = [...context.catalogue.aids.values()]
     .filter((aid) => aid.guide?.marksOn.includes(on) && allowedAid(context, aid.id))
-    .map((aid): Option => {
+    .map((aid): Alternative => {
       const mark = aidDraft(aid.id, {
         role: "mark",
         phase: PHASE.mark,
@@ -109,8 +114,8 @@ export function guides(context: ZoneContext): Slot | null {
         ],
       };
     });
-  const wished = options.filter((option) => option.key === wish);
-  return { name: "guides", options: wished.length > 0 ? wished : [...options, BY_EYE], school: true, unmet: "" };
+  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  return { name: "guides", alternatives: wished.length > 0 ? wished : [...alternatives, BY_EYE], school: true, unmet: "" };
 }
 
 /** Coats by practice: kiln colour takes two for dots and one for an accent; a pen line is drawn once. */
@@ -209,7 +214,7 @@ function isEffect(product: ProductClass): boolean {
 }
 
 /** One layer of decoration: each medium that does its technique, with its mask and its lock. */
-export function decoration(context: ZoneContext, layer: ZoneLayer, index: number): Slot {
+export function decoration(context: ZoneContext, layer: ZoneLayer, index: number): DecisionVariable {
   const able = allowed(context).filter(
     (product) =>
       product.jobs.includes("decorate") &&
@@ -220,10 +225,10 @@ export function decoration(context: ZoneContext, layer: ZoneLayer, index: number
   const plain = layer.medium === null ? able.filter((product) => !isEffect(product)) : able;
   const fits = plain.length > 0 ? plain : able;
   const locks = allowed(context).filter((product) => product.jobs.includes("lock"));
-  const options = fits.flatMap((product) =>
+  const alternatives = fits.flatMap((product) =>
     masksFor(context, layer.technique).flatMap((mask) => {
       const loose = product.drying.by === "none" && layer.technique.id !== "crystals";
-      return (loose ? locks : [null]).map((lock): Option => ({
+      return (loose ? locks : [null]).map((lock): Alternative => ({
         key: [product.id, mask, lock?.id].filter(Boolean).join("+"),
         steps: layerSteps(context, layer, index, product, mask, lock),
       }));
@@ -232,7 +237,7 @@ export function decoration(context: ZoneContext, layer: ZoneLayer, index: number
   const named = layer.medium ? (context.catalogue.products.get(layer.medium)?.name.toLowerCase() ?? layer.medium) : "no paint left to choose from";
   return {
     name: `layer-${index + 1}`,
-    options,
+    alternatives,
     school: false,
     unmet: `${named} does not do ${layer.technique.name.toLowerCase()} on ${context.material.name.toLowerCase()}`,
   };

@@ -5,9 +5,9 @@ import { FIRING } from "../facts/firing";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
-import type { Option, Slot } from "./draft";
+import type { Alternative, DecisionVariable } from "./draft";
 
-const NONE: Option = { key: "none", steps: [] };
+const NONE: Alternative = { key: "none", steps: [] };
 export const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",
   rub: "hands",
@@ -18,7 +18,7 @@ export const WEAR_TEXT: Record<Wear, string> = {
 };
 
 /** Sign and date the underside of what goes to someone, under its seal. */
-export function signing(context: ZoneContext): Slot | null {
+export function signing(context: ZoneContext): DecisionVariable | null {
   const goes = context.uses.some((use) => use.finishedUnderside);
   if (!goes || context.zone.template.exposure !== "underside" || context.zone.treatment !== "finish-underside") return null;
   const sign = aidDraft(productId("signature"), {
@@ -27,11 +27,11 @@ export function signing(context: ZoneContext): Slot | null {
     because: because("signed", "it goes to someone: they want to know whose it is"),
     checks: ["Dry before the seal goes over it."],
   });
-  return { name: "signing", options: [{ key: "signed", steps: [sign] }], school: false, unmet: "" };
+  return { name: "signing", alternatives: [{ key: "signed", steps: [sign] }], school: false, unmet: "" };
 }
 
 /** The last film: each class that stands all this zone meets, or none. */
-export function sealing(context: ZoneContext): Slot | null {
+export function sealing(context: ZoneContext): DecisionVariable | null {
   const { wears, treatment, template } = context.zone;
   if (context.route !== "kiln" && wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
   const job = template.exposure === "contents" && context.route !== "kiln" ? "inside-seal" : "seal";
@@ -44,7 +44,7 @@ export function sealing(context: ZoneContext): Slot | null {
   );
   const place = plainZone(context.zone.zone);
   const shared = context.zones.some((zone) => zone.motifGround !== undefined && plainZone(zone.zone) === place);
-  const options = fits.map((product): Option => ({
+  const alternatives = fits.map((product): Alternative => ({
     key: product.id,
     steps: [
       filmDraft(product, {
@@ -68,21 +68,21 @@ export function sealing(context: ZoneContext): Slot | null {
     ],
   }));
   const wish = context.piece.wishes.sealer;
-  const wished = options.filter((option) => option.key === wish);
-  if (wished.length > 0) return { name: "sealing", options: wished, school: false, unmet: "" };
+  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  if (wished.length > 0) return { name: "sealing", alternatives: wished, school: false, unmet: "" };
   // What only gets a coat to protect it is not left without one.
   const open = treatment === "protect" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
-  return { name: "sealing", options: [...options, ...open], school: true, unmet: `nothing seals against ${said}` };
+  return { name: "sealing", alternatives: [...alternatives, ...open], school: true, unmet: `nothing seals against ${said}` };
 }
 
 /** Baking, at the lower and at the higher temperature: the label decides. */
-export function heatSetting(context: ZoneContext): Slot | null {
+export function heatSetting(context: ZoneContext): DecisionVariable | null {
   if (context.route !== "bake" || context.zone.treatment === "protect") return null;
   const ranges = allowed(context).flatMap((product) => (product.bakeable ? [product.bakeable] : []));
   const limit = context.material.bakeMaxC.value ?? 0;
   const temperatures = [...new Set(ranges.flatMap((range) => [range.lowerC, range.higherC]))].filter((celsius) => celsius <= limit).sort((a, b) => a - b);
   const holdMin = Math.max(0, ...ranges.map((range) => range.holdMin));
-  const options = temperatures.map((temperatureC): Option => ({
+  const alternatives = temperatures.map((temperatureC): Alternative => ({
     key: `bake-${temperatureC}`,
     steps: [
       aidDraft(productId("oven-bake"), {
@@ -100,7 +100,7 @@ export function heatSetting(context: ZoneContext): Slot | null {
   }));
   return {
     name: "heat",
-    options,
+    alternatives,
     school: true,
     forAll: true,
     unmet: `${context.material.name.toLowerCase()} does not go in an oven: ${context.material.bakeWhy}`,
@@ -108,7 +108,7 @@ export function heatSetting(context: ZoneContext): Slot | null {
 }
 
 /** Fired once, at the end, with the glaze over the colours. */
-export function firing(context: ZoneContext): Slot | null {
+export function firing(context: ZoneContext): DecisionVariable | null {
   if (context.route !== "kiln") return null;
   const fire = aidDraft(productId("kiln-fire"), {
     role: "fire",
@@ -118,11 +118,11 @@ export function firing(context: ZoneContext): Slot | null {
     because: because("fired", "only the kiln turns kiln colours and glaze into glass"),
     checks: ["Fire to your glaze's label, on a body it is made for: pyrometric cone 06, about 1 000 °C, is typical.", "No glaze on what stands on the shelf."],
   });
-  return { name: "firing", options: [{ key: "fire", steps: [fire] }], school: false, unmet: "" };
+  return { name: "firing", alternatives: [{ key: "fire", steps: [fire] }], school: false, unmet: "" };
 }
 
 /** Parts are glued on last, on a spot that was kept bare. */
-export function assembling(context: ZoneContext): Slot | null {
+export function assembling(context: ZoneContext): DecisionVariable | null {
   const joint = context.zones.find((zone) => zone.template.exposure === "joint");
   if (!joint || context.route === "kiln") return null;
   const glue = aidDraft(productId("glue"), {
@@ -132,11 +132,11 @@ export function assembling(context: ZoneContext): Slot | null {
     because: because("joint-bare", "glue holds on the bare surface; film under it is the weak layer"),
     checks: ["The spot was kept bare and flat; scrape it clean if a film has crept on to it."],
   });
-  return { name: "assembling", options: [{ key: "glue", steps: [glue] }], school: false, unmet: "" };
+  return { name: "assembling", alternatives: [{ key: "glue", steps: [glue] }], school: false, unmet: "" };
 }
 
 /** Leave to cure before it is washed, wrapped or planted. */
-export function curing(): Slot {
+export function curing(): DecisionVariable {
   const cure = aidDraft(productId("waiting"), {
     role: "cure",
     phase: PHASE.cure,
@@ -144,5 +144,5 @@ export function curing(): Slot {
     because: because("cured", "dry is not hard: full hardness and water resistance come later"),
     checks: ["No smell left, and no print from a firm fingertip on the underside."],
   });
-  return { name: "cure", options: [{ key: "cure", steps: [cure] }], school: false, unmet: "" };
+  return { name: "cure", alternatives: [{ key: "cure", steps: [cure] }], school: false, unmet: "" };
 }

@@ -5,12 +5,12 @@ import type { ProductId } from "../../catalogue/ids";
 import { allowed, allowedAid, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE } from "./draft";
-import type { Draft, Option, Slot } from "./draft";
+import type { Draft, Alternative, DecisionVariable } from "./draft";
 
-const NONE: Option = { key: "none", steps: [] };
+const NONE: Alternative = { key: "none", steps: [] };
 
-function single(name: string, steps: readonly Draft[], unmet = ""): Slot {
-  return { name, options: [{ key: name, steps }], school: false, unmet };
+function single(name: string, steps: readonly Draft[], unmet = ""): DecisionVariable {
+  return { name, alternatives: [{ key: name, steps }], school: false, unmet };
 }
 
 function dustOff(context: ZoneContext, after: ProductId | null, phase: number): Draft {
@@ -24,7 +24,7 @@ function dustOff(context: ZoneContext, after: ProductId | null, phase: number): 
 }
 
 /** Cleaning for the material and for each condition, driest first. */
-export function cleaning(context: ZoneContext): Slot {
+export function cleaning(context: ZoneContext): DecisionVariable {
   const { material, conditions } = context;
   const loose = context.piece.parts.some((part) => part === "works" || part === "numerals");
   const wanted = [
@@ -55,7 +55,7 @@ export function cleaning(context: ZoneContext): Slot {
 }
 
 /** Scuffing of an old film. */
-export function keying(context: ZoneContext): Slot | null {
+export function keying(context: ZoneContext): DecisionVariable | null {
   if (!context.conditions.some((one) => one.oldFilm) || context.piece.conditions.includes("flaking-old-paint")) return null;
   const scuff = aidDraft(productId("scuffing"), {
     role: "sand",
@@ -67,13 +67,13 @@ export function keying(context: ZoneContext): Slot | null {
 }
 
 /** Filling and levelling: by filler, by resin, or not at all. */
-export function levelling(context: ZoneContext): Slot | null {
+export function levelling(context: ZoneContext): DecisionVariable | null {
   const asked = context.conditions.find((one) => one.uneven);
   const wanted = context.layers.some((layer) => layer.technique.needsSmooth) && context.material.traits.includes("bumpy");
   if (!asked && !wanted) return null;
   const text = asked ? `it is ${asked.name.toLowerCase()}` : "bumps break up lines and dots";
   const fillers = allowed(context).filter((product) => product.jobs.includes("fill") && product.grips.includes(context.surface));
-  const options = fillers.map((product): Option => ({
+  const alternatives = fillers.map((product): Alternative => ({
     key: product.id,
     steps: [
       filmDraft(product, {
@@ -92,11 +92,11 @@ export function levelling(context: ZoneContext): Slot | null {
       dustOff(context, product.id, PHASE.level),
     ],
   }));
-  return { name: "levelling", options: [...options, asked ? { ...NONE, strain: 4 } : NONE], school: true, unmet: "nothing fills this surface" };
+  return { name: "levelling", alternatives: [...alternatives, asked ? { ...NONE, strain: 4 } : NONE], school: true, unmet: "nothing fills this surface" };
 }
 
 /** Bare wood is sanded once before anything. */
-export function smoothing(context: ZoneContext): Slot | null {
+export function smoothing(context: ZoneContext): DecisionVariable | null {
   if (context.surface !== "wood") return null;
   const sand = aidDraft(productId("sanding"), {
     role: "sand",
@@ -108,7 +108,7 @@ export function smoothing(context: ZoneContext): Slot | null {
 }
 
 /** A size: over soft filler, or on bare stone that is to stay light under a clear film. */
-export function sizing(context: ZoneContext): Slot | null {
+export function sizing(context: ZoneContext): DecisionVariable | null {
   const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
   const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
   if ((!filled && !staysBare) || context.route === "kiln") return null;
@@ -116,7 +116,7 @@ export function sizing(context: ZoneContext): Slot | null {
   const sizes = allowed(context).filter(
     (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
   );
-  const options = sizes.map((product): Option => ({
+  const alternatives = sizes.map((product): Alternative => ({
     key: product.id,
     // What is made to size first of all; a varnish or a ground does it too.
     strain: product.jobs[0] === "size" ? 0 : 1,
@@ -131,7 +131,7 @@ export function sizing(context: ZoneContext): Slot | null {
       }),
     ],
   }));
-  return { name: "sizing", options: [NONE, ...options], school: false, unmet: "nothing locks this surface" };
+  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "nothing locks this surface" };
 }
 
 function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boolean }): { code: string; text: string } {
@@ -145,14 +145,14 @@ function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boole
 }
 
 /** The ground under a field of colour: each class that holds here, or none where the colour needs none. */
-export function ground(context: ZoneContext): Slot | null {
+export function ground(context: ZoneContext): DecisionVariable | null {
   if (context.route === "kiln") return null;
   const protects = context.zone.treatment === "protect";
   if (context.field === null && !protects) return null;
   const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
   const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
   const edges = context.material.traits.includes("thirsty-edges");
-  const options = products.map((product): Option => {
+  const alternatives = products.map((product): Alternative => {
     const { code, text } = groundText(context, {
       grip: product.jobs.includes("grip"),
       blocks: product.jobs.includes("block-stain") && context.surface === "wood",
@@ -178,11 +178,11 @@ export function ground(context: ZoneContext): Slot | null {
     return { key: product.id, steps: raises ? [prime, sand, dustOff(context, null, PHASE.ground)] : [prime] };
   });
   const wish = context.piece.wishes.primer;
-  const wished = options.filter((option) => option.key === wish);
-  if (wished.length > 0) return { name: "ground", options: wished, school: false, unmet: "" };
+  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  if (wished.length > 0) return { name: "ground", alternatives: wished, school: false, unmet: "" };
   return {
     name: "ground",
-    options: [...options, { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
+    alternatives: [...alternatives, { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
     school: true,
     unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
   };

@@ -1,11 +1,11 @@
 import type { ZoneContext } from "./context";
-import type { Slot } from "./draft";
+import type { DecisionVariable } from "./draft";
 import { base, decoration, guides, isolation } from "./variables-colour";
 import { assembling, curing, firing, heatSetting, sealing, signing } from "./variables-finish";
 import { cleaning, ground, keying, levelling, sizing, smoothing } from "./variables-surface";
 
 /** The decisions a zone asks for, in the order of the work. */
-export function slotsOf(context: ZoneContext): readonly Slot[] {
+export function decisionVariables(context: ZoneContext): readonly DecisionVariable[] {
   const layers = context.zone.treatment === "paint" ? context.layers.map((layer, index) => decoration(context, layer, index)) : [];
   const listed = [
     cleaning(context),
@@ -25,5 +25,5 @@ export function slotsOf(context: ZoneContext): readonly Slot[] {
     firing(context),
     curing(),
   ];
-  return listed.filter((slot): slot is Slot => slot !== null);
+  return listed.filter((variable): variable is DecisionVariable => variable !== null);
 }

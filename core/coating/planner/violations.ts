@@ -2,7 +2,7 @@ import type { Role } from "../../catalogue/vocabulary";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Hit, Rule } from "../rules/rule";
 
-export interface Fault {
+export interface Violation {
   readonly code: string;
   readonly severity: "stop" | "warn";
   readonly culprits: readonly StepFact[] | null;
@@ -20,8 +20,8 @@ export function avoidableCodes(rules: readonly Rule[]): ReadonlySet<string> {
  * Judges one zone's stack for the search: every stop and every avoidable likely fault, so that one stack teaches all it can;
  * writes no messages.
  */
-export function faultsOf(stack: StackFacts, rules: readonly Rule[], avoidable: ReadonlySet<string>): readonly Fault[] {
-  const faults: Fault[] = [];
+export function violationsOf(stack: StackFacts, rules: readonly Rule[], avoidable: ReadonlySet<string>): readonly Violation[] {
+  const faults: Violation[] = [];
   for (const rule of rules) {
     if (rule.metByPlanning) continue;
     // A rule may lower its severity, never raise it: these two can neither stop a stack nor count against it.
