@@ -3,8 +3,9 @@ import type { ReactNode } from "react";
 import { useFetcher, useFetchers, useRevalidator } from "react-router";
 import type * as HistoryClient from "~/store/history.client";
 import type { SettingsChange } from "~/store/preferences";
-import { USUAL_SETTINGS } from "#core/formats/records";
-import type { RoomRecord, SettingsRecord } from "#core/formats/records";
+import { USUAL_SETTINGS } from "#core/formats/stores/settings";
+import type { SettingsRecord } from "#core/formats/stores/settings";
+import type { RoomRecord } from "#core/formats/stores/rooms";
 import { usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 

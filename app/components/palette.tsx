@@ -1,7 +1,7 @@
 import { Command } from "cmdk";
 import { useEffect, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import { useAppContext } from "./app-context";
 
 interface Thing {

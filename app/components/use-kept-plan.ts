@@ -2,7 +2,9 @@ import { useEffect, useState } from "react";
 import { data } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
 import { keepingOf } from "#core/formats/keeping-of";
-import type { PieceRecord, PlanRecord, ProgressRecord } from "#core/formats/records";
+import type { ProgressRecord } from "#core/logbook/progress";
+import type { PlanRecord } from "#core/formats/stores/plans";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 export interface KeptPiece {

@@ -1,6 +1,8 @@
 import { planId, progressId, roomId } from "#core/catalogue/ids";
-import type { PieceRecord, PlanRecord, ProgressRecord } from "#core/formats/records";
-import { ENGINE_VERSION } from "#core/formats/records";
+import type { ProgressRecord } from "#core/logbook/progress";
+import type { PlanRecord } from "#core/formats/stores/plans";
+import type { PieceRecord } from "#core/formats/stores/pieces";
+import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import { writeBundle } from "#core/formats/write-bundle";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";

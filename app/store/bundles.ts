@@ -1,18 +1,21 @@
-import { PART_NAMES, writeBundle } from "#core/formats/write-bundle";
-import type { Bundle } from "#core/formats/write-bundle";
-import { pieceId, planId, progressId } from "#core/catalogue/ids";
-import type { PieceRecord } from "#core/formats/records";
-import { runCommand } from "./command";
+import { writeBundle } from "#core/formats/write-bundle";
+import type { Bundle, BundleParts } from "#core/formats/write-bundle";
+import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
+import type { RecordOf, StoreName } from "#core/formats/stores/stores";
+import { ownedBy, runCommand } from "./command";
 import type { Recorder } from "./command";
-import { freshId } from "./fresh-id";
 import type { Database } from "./database";
+import { freshId } from "./fresh-id";
+
+/** Of the whole database, not of one record. */
+const EVERYTHING = "everything";
 
 /** Everything kept, as one file's document. */
 export async function exportAll(db: Database): Promise<Bundle> {
-  const transaction = db.transaction([...PART_NAMES]);
-  const parts = await Promise.all(PART_NAMES.map(async (part) => [part, await transaction.objectStore(part).getAll()] as const));
+  const transaction = db.transaction([...STORE_NAMES]);
+  const parts = await Promise.all(STORE_NAMES.map(async (name) => [name, await transaction.objectStore(name).getAll()] as const));
   await transaction.done;
-  return writeBundle(Object.fromEntries(parts));
+  return writeBundle(Object.fromEntries(parts) as unknown as Partial<BundleParts>);
 }
 
 export interface Imported {
@@ -23,62 +26,72 @@ export interface Imported {
   readonly beside: number;
 }
 
-async function putMissing(recorder: Recorder, bundle: Bundle, own: readonly string[]): Promise<void> {
-  for (const plan of bundle.plans.filter((one) => own.includes(one.id))) if (!(await recorder.get("plans", plan.id))) await recorder.put("plans", plan);
-  for (const done of bundle.progress.filter((one) => own.includes(one.planId)))
-    if (!(await recorder.get("progress", done.id))) await recorder.put("progress", done);
+type AnyRecord = RecordOf<StoreName> & Record<string, unknown>;
+type Definition = (typeof DEFINITIONS)[number];
+
+/** Records of a file that belong to one of it, owners first. */
+function belongings(bundle: Bundle, store: string, id: string): readonly { readonly definition: Definition; readonly record: AnyRecord }[] {
+  return ownedBy(store).flatMap((definition) => {
+    const own = (bundle[definition.name as StoreName] as unknown as readonly AnyRecord[]).filter((record) => record[definition.owner!.field] === id);
+    return own.flatMap((record) => [{ definition, record }, ...belongings(bundle, definition.name, record.id)]);
+  });
 }
 
-/** A piece of the file whose namesake here has changed: it comes in under ids of its own, with its plans and their work. */
-async function putBeside(recorder: Recorder, bundle: Bundle, record: PieceRecord): Promise<void> {
-  const id = pieceId(freshId());
-  const own = bundle.plans.filter((plan) => plan.pieceId === record.id);
-  const renamed = new Map(own.map((plan) => [plan.id, planId(freshId())]));
-  await recorder.put("pieces", {
-    ...record,
-    id,
-    planId: record.planId ? (renamed.get(record.planId) ?? null) : null,
-    piece: { ...record.piece, name: `${record.piece.name} (from file)`.slice(0, 120) },
-  });
-  for (const plan of own) await recorder.put("plans", { ...plan, id: renamed.get(plan.id)!, pieceId: id });
-  for (const done of bundle.progress)
-    if (renamed.has(done.planId)) await recorder.put("progress", { ...done, id: progressId(freshId()), planId: renamed.get(done.planId)! });
+async function putMissing(recorder: Recorder, bundle: Bundle, store: string, id: string): Promise<void> {
+  for (const { definition, record } of belongings(bundle, store, id)) {
+    const name = definition.name as StoreName;
+    if (!(await recorder.get(name, record.id))) await recorder.put(name, record as never);
+  }
+}
+
+/** A record of the file whose namesake here has changed: it comes in under an id of its own, with all that belongs to it. */
+async function putBeside(recorder: Recorder, bundle: Bundle, definition: Definition, record: AnyRecord): Promise<void> {
+  const own = belongings(bundle, definition.name, record.id);
+  const renamed = new Map([{ definition, record }, ...own].map((one) => [`${one.definition.name}/${one.record.id}`, freshId()]));
+  const copied = (of: Definition, one: AnyRecord): AnyRecord => {
+    const id = renamed.get(`${of.name}/${one.id}`)!;
+    const refers = Object.entries(of.refers ?? {}).flatMap(([field, store]) => {
+      const value = one[field];
+      return typeof value === "string" ? [[field, renamed.get(`${store}/${value}`) ?? null]] : [];
+    });
+    return { ...(of.asCopy ? of.asCopy(one as never, id) : { ...one, id }), ...Object.fromEntries(refers) } as AnyRecord;
+  };
+  for (const one of [{ definition, record }, ...own]) await recorder.put(one.definition.name as StoreName, copied(one.definition, one.record) as never);
 }
 
 /**
- * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. The user's own hours and settings stay where
- * the user has any.
+ * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. What each store does with a record that is here already
+ * stands in its definition; nothing is overwritten.
  *
+ * @returns what became of the records that come in by themselves
  * @throws whatever the browser throws when it cannot write (a full disk); the database is then as it was
  */
 export function importBundle(db: Database, bundle: Bundle, label = "bringing the file in"): Promise<Imported> {
-  return runCommand(db, label, PART_NAMES, async (recorder) => {
+  return runCommand(db, label, EVERYTHING, STORE_NAMES, async (recorder) => {
     const counts = { added: 0, same: 0, beside: 0 };
-    for (const record of bundle.pieces) {
-      const own = bundle.plans.filter((plan) => plan.pieceId === record.id).map((plan) => plan.id);
-      const here = await recorder.get("pieces", record.id);
-      if (here && JSON.stringify(here) === JSON.stringify(record)) {
-        counts.same += 1;
-        await putMissing(recorder, bundle, own);
-      } else if (!here) {
-        counts.added += 1;
-        await recorder.put("pieces", record);
-        await putMissing(recorder, bundle, own);
-      } else {
-        counts.beside += 1;
-        await putBeside(recorder, bundle, record);
+    for (const definition of DEFINITIONS.filter((one) => one.onImport !== "with-owner")) {
+      const name = definition.name as StoreName;
+      for (const record of bundle[name] as unknown as readonly AnyRecord[]) {
+        const here = await recorder.get(name, record.id);
+        if (definition.onImport === "keep") {
+          if (!here) await recorder.put(name, record as never);
+        } else if (here && JSON.stringify(here) !== JSON.stringify(record)) {
+          counts.beside += 1;
+          await putBeside(recorder, bundle, definition, record);
+        } else {
+          counts[here ? "same" : "added"] += 1;
+          if (!here) await recorder.put(name, record as never);
+          await putMissing(recorder, bundle, name, record.id);
+        }
       }
     }
-    for (const room of bundle.rooms) if (!(await recorder.get("rooms", room.id))) await recorder.put("rooms", room);
-    for (const hours of bundle.hours) if (!(await recorder.get("hours", hours.id))) await recorder.put("hours", hours);
-    for (const settings of bundle.settings) if (!(await recorder.get("settings", settings.id))) await recorder.put("settings", settings);
     return counts;
   });
 }
 
 /** Empties the database, all or nothing; it can be taken back. */
 export function wipeAll(db: Database): Promise<void> {
-  return runCommand(db, "emptying the notebook", PART_NAMES, async (recorder) => {
-    for (const part of PART_NAMES) for (const record of await recorder.all(part)) await recorder.remove(part, record.id);
+  return runCommand(db, "emptying the notebook", EVERYTHING, STORE_NAMES, async (recorder) => {
+    for (const name of STORE_NAMES) for (const record of await recorder.all(name)) await recorder.remove(name, record.id);
   });
 }

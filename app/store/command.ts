@@ -1,11 +1,13 @@
 import type { IDBPTransaction } from "idb";
-import { changePiece } from "#core/coating/model/apply-changes";
-import { changesBetween, clashes } from "#core/coating/model/piece-changes";
-import type { PieceRecord } from "#core/formats/records";
+import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
+import type { RecordOf, StoreName } from "#core/formats/stores/stores";
+import type { assertFits as AssertFits } from "./check-record";
 import type { Database } from "./database";
-import type { DatabaseSchema, StoreName } from "./schema";
+import { fieldChanges, turnedRound } from "./field-diff";
+import type { DatabaseSchema } from "./schema";
+import { inTurn } from "./write-queue";
 
-type Kept = DatabaseSchema[StoreName]["value"];
+type Kept = RecordOf<StoreName>;
 
 /** One record before and after; null where there was none, or is none. */
 export interface Entry {
@@ -23,31 +25,41 @@ export interface Command {
 
 type Writing = IDBPTransaction<DatabaseSchema, StoreName[], "readwrite">;
 
+/** The stores whose records belong to those of a store. */
+export function ownedBy(store: string): readonly (typeof DEFINITIONS)[number][] {
+  return DEFINITIONS.filter((one) => one.owner?.store === store);
+}
+
 /** Reads and writes inside one transaction, and remembers every record as it was. */
 export class Recorder {
   private readonly touched = new Map<string, Entry>();
 
-  constructor(private readonly transaction: Writing) {}
+  constructor(
+    private readonly transaction: Writing,
+    private readonly assertFits: typeof AssertFits,
+  ) {}
 
-  async get<S extends StoreName>(store: S, id: string): Promise<DatabaseSchema[S]["value"] | undefined> {
-    return this.transaction.objectStore(store).get(id);
+  async get<S extends StoreName>(store: S, id: string): Promise<RecordOf<S> | undefined> {
+    return (await this.transaction.objectStore(store).get(id)) as RecordOf<S> | undefined;
   }
 
-  async all<S extends StoreName>(store: S): Promise<DatabaseSchema[S]["value"][]> {
-    return this.transaction.objectStore(store).getAll();
+  async all<S extends StoreName>(store: S): Promise<readonly RecordOf<S>[]> {
+    return (await this.transaction.objectStore(store).getAll()) as unknown as RecordOf<S>[];
   }
 
-  plansOf(pieceId: string) {
-    return this.transaction.objectStore("plans").index("byPiece").getAll(pieceId);
+  /** Records of a store that belong to one of another, over the index of that name. */
+  async of<S extends StoreName>(store: S, index: string, id: string): Promise<readonly RecordOf<S>[]> {
+    return (await this.transaction
+      .objectStore(store)
+      .index(index as never)
+      .getAll(id as never)) as unknown as RecordOf<S>[];
   }
 
-  progressOf(planId: string) {
-    return this.transaction.objectStore("progress").index("byPlan").getAll(planId);
-  }
-
-  async put<S extends StoreName>(store: S, record: DatabaseSchema[S]["value"]): Promise<void> {
-    await this.note(store, record.id, record);
-    await this.transaction.objectStore(store).put(record);
+  /** @throws UnfitRecord when the record fails its own schema; nothing of the command is written then */
+  async put<S extends StoreName>(store: S, record: RecordOf<S>): Promise<void> {
+    this.assertFits(store, record);
+    await this.note(store, record.id, record as Kept);
+    await this.transaction.objectStore(store).put(record as never);
   }
 
   async remove(store: StoreName, id: string): Promise<void> {
@@ -55,13 +67,13 @@ export class Recorder {
     await this.transaction.objectStore(store).delete(id);
   }
 
-  /** A piece goes with its plans and what was done on them. */
-  async removePiece(id: string): Promise<void> {
-    for (const plan of await this.plansOf(id)) {
-      for (const done of await this.progressOf(plan.id)) await this.remove("progress", done.id);
-      await this.remove("plans", plan.id);
+  /** A record goes with all that belongs to it. */
+  async removeWhole(store: StoreName, id: string): Promise<void> {
+    for (const { name, owner, indexes } of ownedBy(store)) {
+      const [index] = Object.entries(indexes).find(([, field]) => field === owner!.field)!;
+      for (const record of await this.of(name as StoreName, index, id)) await this.removeWhole(name as StoreName, record.id);
     }
-    await this.remove("pieces", id);
+    await this.remove(store, id);
   }
 
   get entries(): readonly Entry[] {
@@ -70,12 +82,13 @@ export class Recorder {
 
   private async note(store: StoreName, id: string, after: Kept | null): Promise<void> {
     const key = `${store}/${id}`;
-    const before = this.touched.has(key) ? this.touched.get(key)!.before : ((await this.transaction.objectStore(store).get(id)) ?? null);
+    const known = this.touched.get(key);
+    const before = known ? known.before : (((await this.transaction.objectStore(store).get(id)) as Kept | undefined) ?? null);
     this.touched.set(key, { store, id, before, after });
   }
 }
 
-type Listener = (runCommand: Command) => void;
+type Listener = (command: Command) => void;
 const listeners = new Set<Listener>();
 
 /** Hears of everything that is done, so that it can be undone. */
@@ -89,8 +102,10 @@ async function written<T>(
   stores: readonly StoreName[],
   work: (recorder: Recorder) => Promise<T>,
 ): Promise<{ result: T; entries: readonly Entry[] }> {
+  // Only who writes needs the schemas: a page that reads does not load them.
+  const { assertFits } = await import("./check-record");
   const transaction = db.transaction([...stores], "readwrite");
-  const recorder = new Recorder(transaction);
+  const recorder = new Recorder(transaction, assertFits);
   try {
     const result = await work(recorder);
     await transaction.done;
@@ -107,34 +122,48 @@ async function written<T>(
 }
 
 /**
- * Does one thing in one transaction, all of it or nothing, and tells whoever listens what it changed.
+ * Does one thing in one transaction, all of it or nothing, and tells whoever listens what it changed. Things done to the same record are done one
+ * after another, each with its own answer.
  *
  * @param label what the user did, in a few words, for "undo …"
+ * @param of the record it is mainly about, such as "pieces/ID"
+ * @param stores the stores it may touch
+ * @throws UnfitRecord when it would store what fails its schema; whatever the browser throws when it cannot write
  */
-export async function runCommand<T>(db: Database, label: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
-  const { result, entries } = await written(db, stores, work);
-  if (entries.length > 0) for (const listener of listeners) listener({ label, entries });
-  return result;
+export function runCommand<T>(db: Database, label: string, of: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
+  return inTurn(of, async () => {
+    const { result, entries } = await written(db, stores, work);
+    if (entries.length > 0) for (const listener of listeners) listener({ label, entries });
+    return result;
+  });
 }
 
-function sameButRev(a: Kept | null | undefined, b: Kept | null): boolean {
-  const bare = (record: Kept | null | undefined) => (record ? JSON.stringify({ ...record, rev: 0 }) : "");
-  return bare(a) === bare(b);
-}
-
-/** A piece changed elsewhere meanwhile keeps what was changed there, unless it is the very same field. */
-function mergedPiece(current: PieceRecord, from: PieceRecord, to: PieceRecord): PieceRecord | null {
-  const mine = changesBetween(from.piece, to.piece);
-  if (clashes(mine, changesBetween(from.piece, current.piece)).length > 0) return null;
-  const moved = from.planId === to.planId ? current.planId : to.planId;
-  return { ...current, piece: changePiece(current.piece, mine), planId: moved, ...(to.dates ? { dates: to.dates } : {}) };
-}
+const bare = (record: Kept) => JSON.stringify({ ...record, rev: 0 });
 
 class Clash extends Error {}
 
+/** What a record becomes when what was done to it is taken back; null where it goes. */
+function takenBack({ store, before, after }: Entry, current: Kept | undefined): Kept | null {
+  if (after === null) {
+    if (current) throw new Clash();
+    return before;
+  }
+  if (!current) {
+    if (before === null) return null;
+    throw new Clash();
+  }
+  if (before === null) {
+    if (bare(current) !== bare(after)) throw new Clash();
+    return null;
+  }
+  const turned = turnedRound(current, fieldChanges(before as never, after as never, STORES[store].lists as readonly string[]));
+  if (!turned) throw new Clash();
+  return turned;
+}
+
 /**
- * Takes a command back: every record becomes what it was before. A record that was changed since is merged where that loses
- * nothing; otherwise nothing at all is written.
+ * Takes a command back: exactly what it changed is turned round, field by field; what else was changed since stays. Where the very same field
+ * was changed since, nothing at all is written.
  *
  * @returns the command that does it again, or null when something else was changed in between
  */
@@ -142,18 +171,12 @@ export async function takeBack(db: Database, { label, entries }: Command): Promi
   const stores = [...new Set(entries.map((entry) => entry.store))];
   try {
     const done = await written(db, stores, async (recorder) => {
-      for (const { store, id, before, after } of [...entries].reverse()) {
-        const current = await recorder.get(store, id);
-        const rev = Math.max(current?.rev ?? 0, before?.rev ?? 0) + 1;
-        if (sameButRev(current, after)) {
-          if (before) await recorder.put(store, { ...before, rev } as never);
-          else await recorder.remove(store, id);
-          continue;
-        }
-        const merged =
-          store === "pieces" && current && before && after ? mergedPiece(current as PieceRecord, after as PieceRecord, before as PieceRecord) : null;
-        if (!merged) throw new Clash();
-        await recorder.put("pieces", { ...merged, rev });
+      for (const entry of [...entries].reverse()) {
+        const current = await recorder.get(entry.store, entry.id);
+        const next = takenBack(entry, current as Kept | undefined);
+        const rev = Math.max(current?.rev ?? 0, entry.before?.rev ?? 0) + 1;
+        if (next) await recorder.put(entry.store, { ...next, rev } as never);
+        else if (current) await recorder.remove(entry.store, entry.id);
       }
     });
     return { label, entries: done.entries };

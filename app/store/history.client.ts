@@ -1,8 +1,9 @@
 import { onCommand, takeBack } from "./command";
 import type { Command } from "./command";
 import { announceChange, database } from "./open.client";
+import { allWritten } from "./write-queue";
 
-/** Acts kept to be taken back; older ones are let go. */
+/** Commands kept to be taken back; older ones are let go. */
 const MOST_COMMANDS = 200;
 
 export interface HistoryState {
@@ -20,8 +21,8 @@ function changed(): void {
   for (const watcher of watchers) watcher();
 }
 
-onCommand((runCommand) => {
-  past = [...past, runCommand].slice(-MOST_COMMANDS);
+onCommand((command) => {
+  past = [...past, command].slice(-MOST_COMMANDS);
   future = [];
   changed();
 });
@@ -41,10 +42,11 @@ export function watchHistory(watcher: () => void): () => void {
  * @returns what to say of it; null when there is nothing
  */
 export async function step(direction: "undo" | "redo"): Promise<string | null> {
+  await allWritten();
   const from = direction === "undo" ? past : future;
-  const runCommand = from.at(-1);
-  if (!runCommand) return null;
-  const reversed = await takeBack(await database(), runCommand);
+  const command = from.at(-1);
+  if (!command) return null;
+  const reversed = await takeBack(await database(), command);
   if (direction === "undo") {
     past = past.slice(0, -1);
     if (reversed) future = [...future, reversed];
@@ -54,6 +56,6 @@ export async function step(direction: "undo" | "redo"): Promise<string | null> {
   }
   changed();
   announceChange();
-  if (!reversed) return `This could not be taken back: something else has changed ${runCommand.label} since`;
-  return direction === "undo" ? `Taken back: ${runCommand.label}` : `Done again: ${runCommand.label}`;
+  if (!reversed) return `This could not be taken back: something else has changed ${command.label} since`;
+  return direction === "undo" ? `Taken back: ${command.label}` : `Done again: ${command.label}`;
 }

@@ -3,11 +3,12 @@ import { changesBetween, clashes } from "#core/coating/model/piece-changes";
 import type { Change } from "#core/coating/model/change";
 import { pieceId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
-import type { PieceRecord, PlanRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
+import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
 import { runCommand } from "./command";
-import { freshId } from "./fresh-id";
 import type { Database } from "./database";
+import { freshId } from "./fresh-id";
 
 export type Saved =
   | { readonly kind: "saved"; readonly record: PieceRecord }
@@ -15,9 +16,12 @@ export type Saved =
   | { readonly kind: "clash"; readonly paths: readonly string[]; readonly theirs: PieceRecord }
   | { readonly kind: "gone" };
 
+const ofPiece = (id: PieceId) => `pieces/${id}`;
+
 export function addPiece(db: Database, piece: Piece): Promise<PieceRecord> {
-  return runCommand(db, `the new piece ${piece.name}`, ["pieces"], async (recorder) => {
-    const record: PieceRecord = { id: pieceId(freshId()), rev: 1, piece, planId: null };
+  const id = pieceId(freshId());
+  return runCommand(db, `the new piece ${piece.name}`, ofPiece(id), ["pieces"], async (recorder) => {
+    const record: PieceRecord = { id, rev: 1, piece, planId: null };
     await recorder.put("pieces", record);
     return record;
   });
@@ -32,18 +36,18 @@ export function pieceById(db: Database, id: PieceId): Promise<PieceRecord | unde
 }
 
 /**
- * Saves the user's changes to a piece as the user saw it. Fields another tab changed meanwhile stay; when both set the same field
+ * Saves the user's changes to a piece as they saw it. Fields another tab changed meanwhile stay; when both set the same field
  * differently, nothing is written and the user is told.
  *
- * @param seen the record their screen was made from
+ * @param seen the piece the user's screen showed
  * @param changes their `setPiece` changes to it
  */
-export function savePiece(db: Database, seen: PieceRecord, changes: readonly Change[]): Promise<Saved> {
-  return runCommand(db, `the change to ${seen.piece.name}`, ["pieces"], async (recorder): Promise<Saved> => {
-    const current = await recorder.get("pieces", seen.id);
+export function savePiece(db: Database, id: PieceId, seen: Piece, changes: readonly Change[]): Promise<Saved> {
+  return runCommand(db, `the change to ${seen.name}`, ofPiece(id), ["pieces"], async (recorder): Promise<Saved> => {
+    const current = await recorder.get("pieces", id);
     if (!current) return { kind: "gone" };
-    const mine = changesBetween(seen.piece, changePiece(seen.piece, changes));
-    const paths = clashes(mine, changesBetween(seen.piece, current.piece));
+    const mine = changesBetween(seen, changePiece(seen, changes));
+    const paths = clashes(mine, changesBetween(seen, current.piece));
     if (paths.length > 0) return { kind: "clash", paths, theirs: current };
     const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, mine) };
     await recorder.put("pieces", record);
@@ -53,7 +57,7 @@ export function savePiece(db: Database, seen: PieceRecord, changes: readonly Cha
 
 /** Says when a piece is begun and needed; an empty date is taken away. */
 export function setDates(db: Database, id: PieceId, dates: { readonly start?: string; readonly due?: string }): Promise<void> {
-  return runCommand(db, "the dates", ["pieces"], async (recorder) => {
+  return runCommand(db, "the dates", ofPiece(id), ["pieces"], async (recorder) => {
     const current = await recorder.get("pieces", id);
     if (!current) return;
     const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
@@ -61,12 +65,12 @@ export function setDates(db: Database, id: PieceId, dates: { readonly start?: st
   });
 }
 
-/** Removes a piece with its plans and what was done on them, all or nothing. */
+/** Removes a piece with its plans and what was done on it, all or nothing. */
 export function removePiece(db: Database, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
-  return runCommand(db, "removing the piece", ["pieces", "plans", "progress"], async (recorder) => {
+  return runCommand(db, "removing the piece", ofPiece(id), ["pieces", "plans", "progress"], async (recorder) => {
     const piece = await recorder.get("pieces", id);
-    const plans = await recorder.plansOf(id);
-    if (piece) await recorder.removePiece(id);
+    const plans = await recorder.of("plans", "byPiece", id);
+    if (piece) await recorder.removeWhole("pieces", id);
     return piece ? { piece, plans } : null;
   });
 }

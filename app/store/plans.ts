@@ -1,36 +1,69 @@
 import { planId } from "#core/catalogue/ids";
 import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
+import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import type { Change } from "#core/coating/model/change";
-import { ENGINE_VERSION } from "#core/formats/records";
-import type { PlanRecord } from "#core/formats/records";
+import type { StepChoice, ZoneSteps } from "#core/coating/model/step";
+import type { PlanRecord } from "#core/formats/stores/plans";
 import { runCommand } from "./command";
 import type { Recorder } from "./command";
-import { freshId } from "./fresh-id";
 import type { Database } from "./database";
+import { freshId } from "./fresh-id";
+
+/** The plan the user follows as the screen shows it: enough to keep it. */
+export interface Followed {
+  readonly candidateId: CandidateId;
+  readonly school: string;
+  /** The body it was made for; null for the bare piece. */
+  readonly basis: string | null;
+  readonly made: readonly ZoneSteps<StepChoice>[];
+  readonly madeFor: string;
+}
 
 export async function planById(db: Database, id: PlanId | null): Promise<PlanRecord | null> {
   return id === null ? null : ((await db.get("plans", id)) ?? null);
 }
 
-/** Finds or makes the kept plan of a piece for a candidate, and has the piece follow it. */
-export async function followedPlan(recorder: Recorder, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
-  const kept = (await recorder.plansOf(piece)).find((plan) => plan.candidateId === candidateId);
-  const plan = kept ?? { id: planId(freshId()), pieceId: piece, rev: 1, school, candidateId, edits: [], pinned: [], engineVersion: ENGINE_VERSION };
-  if (!kept) await recorder.put("plans", plan);
+function asMade({ basis, made, madeFor }: Followed): Pick<PlanRecord, "made" | "madeFor" | "basis"> {
+  return { made, madeFor, ...(basis === null ? {} : { basis }) };
+}
+
+/**
+ * Finds or makes the kept plan of a piece for a candidate, and has the piece follow it. A plan of an older engine stays as it was kept until the user
+ * has chosen; one of this engine is kept as it is made now.
+ */
+export async function followedPlan(recorder: Recorder, piece: PieceId, followed: Followed): Promise<PlanRecord> {
+  const { candidateId, school, basis } = followed;
+  const kept = (await recorder.of("plans", "byPiece", piece)).find((plan) => plan.candidateId === candidateId && (plan.basis ?? null) === basis);
+  const plan: PlanRecord = kept ?? {
+    id: planId(freshId()),
+    pieceId: piece,
+    rev: 1,
+    school,
+    candidateId,
+    edits: [],
+    pinned: [],
+    engineVersion: ENGINE_VERSION,
+    ...asMade(followed),
+  };
+  const stale = kept?.engineVersion === ENGINE_VERSION && kept.madeFor !== followed.madeFor;
+  const next = stale ? { ...kept, rev: kept.rev + 1, ...asMade(followed) } : plan;
+  if (!kept || stale) await recorder.put("plans", next);
   const current = await recorder.get("pieces", piece);
   if (current && current.planId !== plan.id) await recorder.put("pieces", { ...current, rev: current.rev + 1, planId: plan.id });
-  return plan;
+  return next;
 }
+
+const ofPiece = (id: PieceId) => `pieces/${id}`;
 
 /** The kept plan of a piece for a candidate, made when the user first follows it. Their changes stay with each. */
-export function planFor(db: Database, piece: PieceId, candidateId: CandidateId, school: string): Promise<PlanRecord> {
-  return runCommand(db, "the choice of plan", ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, candidateId, school));
+export function planFor(db: Database, piece: PieceId, followed: Followed): Promise<PlanRecord> {
+  return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed));
 }
 
-/** Adds the user's changes to the plan the user follows, which is kept from then on; what another tab added stays. */
-export function editPlan(db: Database, piece: PieceId, candidateId: CandidateId, school: string, edits: readonly Change[]): Promise<PlanRecord> {
-  return runCommand(db, "the change to the plan", ["plans", "pieces"], async (recorder) => {
-    const plan = await followedPlan(recorder, piece, candidateId, school);
+/** Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays. */
+export function editPlan(db: Database, piece: PieceId, followed: Followed, edits: readonly Change[]): Promise<PlanRecord> {
+  return runCommand(db, "the change to the plan", ofPiece(piece), ["plans", "pieces"], async (recorder) => {
+    const plan = await followedPlan(recorder, piece, followed);
     const next = { ...plan, rev: plan.rev + 1, edits: [...plan.edits, ...edits] };
     await recorder.put("plans", next);
     return next;
@@ -38,18 +71,32 @@ export function editPlan(db: Database, piece: PieceId, candidateId: CandidateId,
 }
 
 /** Keeps a step whatever is made right around it, or lets it go again. */
-export function pinStep(db: Database, piece: PieceId, candidateId: CandidateId, school: string, stepId: StepId, kept: boolean): Promise<void> {
-  return runCommand(db, kept ? "keeping a step" : "letting a step go", ["plans", "pieces"], async (recorder) => {
-    const plan = await followedPlan(recorder, piece, candidateId, school);
+export function pinStep(db: Database, piece: PieceId, followed: Followed, stepId: StepId, kept: boolean): Promise<void> {
+  return runCommand(db, kept ? "keeping a step" : "letting a step go", ofPiece(piece), ["plans", "pieces"], async (recorder) => {
+    const plan = await followedPlan(recorder, piece, followed);
     const others = plan.pinned.filter((one) => one !== stepId);
     await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, stepId] : others });
   });
 }
 
 /** Takes the user's changes to a plan back, all of them. */
-export function clearEdits(db: Database, id: PlanId): Promise<void> {
-  return runCommand(db, "going back to the plan as it was", ["plans"], async (recorder) => {
+export function clearEdits(db: Database, piece: PieceId, id: PlanId): Promise<void> {
+  return runCommand(db, "going back to the plan as it was", ofPiece(piece), ["plans"], async (recorder) => {
     const current = await recorder.get("plans", id);
     if (current) await recorder.put("plans", { ...current, rev: current.rev + 1, edits: [] });
+  });
+}
+
+/**
+ * Settles what becomes of a plan an older engine made.
+ *
+ * @param made the steps this engine gives
+ * @param edits what turns them into the steps as they were, when the user keeps those; none when the newer ones are taken
+ */
+export function settleEngine(db: Database, piece: PieceId, id: PlanId, made: readonly ZoneSteps<StepChoice>[], edits: readonly Change[]): Promise<void> {
+  return runCommand(db, "the choice between two plans", ofPiece(piece), ["plans"], async (recorder) => {
+    const current = await recorder.get("plans", id);
+    if (!current) return;
+    await recorder.put("plans", { ...current, rev: current.rev + 1, engineVersion: ENGINE_VERSION, made, edits: [...edits, ...current.edits] });
   });
 }

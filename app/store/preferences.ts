@@ -1,7 +1,8 @@
 import { roomId } from "#core/catalogue/ids";
 import type { RoomId } from "#core/catalogue/ids";
-import { USUAL_SETTINGS } from "#core/formats/records";
-import type { RoomRecord, SettingsRecord } from "#core/formats/records";
+import { USUAL_SETTINGS } from "#core/formats/stores/settings";
+import type { SettingsRecord } from "#core/formats/stores/settings";
+import type { RoomRecord } from "#core/formats/stores/rooms";
 import type { Room } from "#core/piece/piece";
 import { usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
@@ -17,7 +18,7 @@ export async function settingsIn(db: Database): Promise<SettingsRecord> {
 export type SettingsChange = Partial<Omit<SettingsRecord, "id" | "rev">>;
 
 export function saveSettings(db: Database, change: SettingsChange): Promise<SettingsRecord> {
-  return runCommand(db, "the settings", ["settings"], async (recorder) => {
+  return runCommand(db, "the settings", "settings", ["settings"], async (recorder) => {
     const current = (await recorder.get("settings", "settings")) ?? USUAL_SETTINGS;
     const next = { ...current, ...change, rev: current.rev + 1 };
     await recorder.put("settings", next);
@@ -31,7 +32,7 @@ export async function hoursIn(db: Database, timeZone: string): Promise<FreeHours
 }
 
 export function saveHours(db: Database, hours: FreeHours): Promise<void> {
-  return runCommand(db, "the free hours", ["hours"], async (recorder) => {
+  return runCommand(db, "the free hours", "hours", ["hours"], async (recorder) => {
     const rev = ((await recorder.get("hours", "hours"))?.rev ?? 0) + 1;
     await recorder.put("hours", { id: "hours", rev, hours });
   });
@@ -42,7 +43,7 @@ export async function roomsIn(db: Database): Promise<readonly RoomRecord[]> {
 }
 
 export function addRoom(db: Database, name: string, room: Room): Promise<RoomRecord> {
-  return runCommand(db, `the room ${name}`, ["rooms"], async (recorder) => {
+  return runCommand(db, `the room ${name}`, "rooms", ["rooms"], async (recorder) => {
     const record: RoomRecord = { id: roomId(freshId()), rev: 1, name, room };
     await recorder.put("rooms", record);
     return record;
@@ -50,5 +51,5 @@ export function addRoom(db: Database, name: string, room: Room): Promise<RoomRec
 }
 
 export function removeRoom(db: Database, id: RoomId): Promise<void> {
-  return runCommand(db, "removing the room", ["rooms"], (recorder) => recorder.remove("rooms", id));
+  return runCommand(db, "removing the room", "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id));
 }

@@ -1,20 +1,15 @@
 import { progressId } from "#core/catalogue/ids";
-import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
-import type { ProgressRecord } from "#core/formats/records";
+import type { PieceId, PlanId } from "#core/catalogue/ids";
+import type { CoatEvent, ProgressRecord } from "#core/logbook/progress";
 import { runCommand } from "./command";
-import { freshId } from "./fresh-id";
 import type { Database } from "./database";
+import { freshId } from "./fresh-id";
 import { followedPlan } from "./plans";
+import type { Followed } from "./plans";
 
-/** One coat, or half of one, that was laid. */
-export interface Coat {
-  readonly stepId: StepId;
-  readonly coat: number;
-  readonly half?: "first" | "second";
-}
-
-export async function progressOf(db: Database, plan: PlanId | null): Promise<readonly ProgressRecord[]> {
-  const found = plan === null ? [] : await db.getAllFromIndex("progress", "byPlan", plan);
+/** All that was done on a piece, by time. */
+export async function progressOf(db: Database, piece: PieceId): Promise<readonly ProgressRecord[]> {
+  const found = await db.getAllFromIndex("progress", "byPiece", piece);
   return found.sort((a, b) => a.at.localeCompare(b.at));
 }
 
@@ -23,18 +18,22 @@ export async function progressOf(db: Database, plan: PlanId | null): Promise<rea
  *
  * @param at ISO 8601
  */
-export function markDone(db: Database, piece: PieceId, candidateId: CandidateId, school: string, coats: readonly Coat[], at: string): Promise<PlanId> {
-  return runCommand(db, coats.length > 1 ? "marking coats as done" : "marking it as done", ["plans", "pieces", "progress"], async (recorder) => {
-    const plan = await followedPlan(recorder, piece, candidateId, school);
-    for (const coat of coats) await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, planId: plan.id, kind: "done", at });
+export function markDone(db: Database, piece: PieceId, followed: Followed, coats: readonly CoatEvent[], at: string): Promise<PlanId> {
+  const label = new Set(coats.map((one) => `${one.coat}:${one.half ?? ""}`)).size > 1 ? "marking coats as done" : "marking it as done";
+  return runCommand(db, label, `pieces/${piece}`, ["plans", "pieces", "progress"], async (recorder) => {
+    const plan = await followedPlan(recorder, piece, followed);
+    for (const coat of coats) await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, pieceId: piece, planId: plan.id, kind: "done", at });
     return plan.id;
   });
 }
 
-/** Takes back that coats were done. */
-export function markUndone(db: Database, plan: PlanId, coats: readonly Coat[]): Promise<void> {
-  return runCommand(db, "marking it as not done", ["progress"], async (recorder) => {
-    for (const one of await recorder.progressOf(plan))
-      if (coats.some((coat) => coat.stepId === one.stepId && coat.coat === one.coat && coat.half === one.half)) await recorder.remove("progress", one.id);
+/**
+ * Notes that coats are not on the piece after all. What was noted before stays noted: the body is folded from all of it.
+ *
+ * @param at ISO 8601
+ */
+export function markUndone(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string): Promise<void> {
+  return runCommand(db, "marking it as not done", `pieces/${piece}`, ["progress"], async (recorder) => {
+    for (const coat of coats) await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, pieceId: piece, planId: plan, kind: "removed", at });
   });
 }

@@ -1,14 +1,7 @@
 import type { DBSchema } from "idb";
-import type { HoursRecord, PieceRecord, PlanRecord, ProgressRecord, RoomRecord, SettingsRecord } from "#core/formats/records";
+import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 
-/** The stores of the browser's database, one a noun. */
-export interface DatabaseSchema extends DBSchema {
-  pieces: { key: string; value: PieceRecord };
-  plans: { key: string; value: PlanRecord; indexes: { byPiece: string } };
-  progress: { key: string; value: ProgressRecord; indexes: { byPlan: string } };
-  rooms: { key: string; value: RoomRecord };
-  hours: { key: string; value: HoursRecord };
-  settings: { key: string; value: SettingsRecord };
-}
+type Stores = { [N in StoreName]: { key: string; value: RecordOf<N>; indexes: Record<string, string> } };
 
-export type StoreName = "pieces" | "plans" | "progress" | "rooms" | "hours" | "settings";
+/** The stores of the browser's database, derived from their definitions. */
+export interface DatabaseSchema extends DBSchema, Stores {}

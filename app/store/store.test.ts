@@ -4,17 +4,25 @@ import { afterEach, beforeEach, describe, expect, jest, test } from "@jest/globa
 import { openDB } from "idb";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { candidateId, pieceId } from "#core/catalogue/ids";
+import { candidateId, pieceId, productId, stepId } from "#core/catalogue/ids";
+import type { CandidateId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
 import { readBundle } from "#core/formats/bundle";
 import { parsePiece } from "#core/formats/parse-piece";
 import { pebble } from "../../tests/reference/bench";
 import { exportAll, importBundle, wipeAll } from "./bundles";
-import { MIGRATIONS, DATABASE_VERSION } from "./migrations";
+import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
+import { DATA_VERSION_OF } from "#core/formats/write-bundle";
+import { keepingOf } from "#core/formats/keeping-of";
+import { bodyOf } from "#core/logbook/body-state";
+import type { CoatEvent } from "#core/logbook/progress";
+import { planOnBody } from "#core/logbook/plan-on-body";
+import { assertFits } from "./check-record";
 import { openStore } from "./database";
 import type { Database } from "./database";
-import { addPiece, allPieces, pieceById, removePiece, savePiece } from "./pieces";
+import { addPiece, allPieces, pieceById, removePiece, savePiece, setDates } from "./pieces";
 import { clearEdits, editPlan, pinStep, planById, planFor } from "./plans";
+import type { Followed } from "./plans";
 import { onCommand, takeBack } from "./command";
 import type { Command } from "./command";
 import { hoursIn, saveHours, saveSettings, settingsIn } from "./preferences";
@@ -23,6 +31,13 @@ import { markDone, markUndone, progressOf } from "./progress";
 let db: Database;
 let count = 0;
 const fresh = () => `notebook-${(count += 1)}`;
+const follow = (id: CandidateId, school: string): Followed => ({ candidateId: id, school, basis: null, made: [], madeFor: "facts" });
+const coat = (n: number): CoatEvent => ({
+  zone: "top",
+  stepId: stepId("top.base.craft-acrylic"),
+  act: { role: "base", product: productId("craft-acrylic"), colour: "#1f3a4d" },
+  coat: n,
+});
 const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
 
 beforeEach(async () => {
@@ -32,32 +47,32 @@ beforeEach(async () => {
 describe("two tabs on one piece", () => {
   test("edits of different fields both survive, and the rev counts them", async () => {
     const seen = await addPiece(db, pebble());
-    expect(await savePiece(db, seen, [set("name", "Left tab")])).toMatchObject({ kind: "saved", record: { rev: 2 } });
-    expect(await savePiece(db, seen, [set("count", 12)])).toMatchObject({ kind: "saved", record: { rev: 3 } });
+    expect(await savePiece(db, seen.id, seen.piece, [set("name", "Left tab")])).toMatchObject({ kind: "saved", record: { rev: 2 } });
+    expect(await savePiece(db, seen.id, seen.piece, [set("count", 12)])).toMatchObject({ kind: "saved", record: { rev: 3 } });
     expect((await pieceById(db, seen.id))?.piece).toMatchObject({ name: "Left tab", count: 12 });
   });
 
   test("fields inside the same part do not disturb one another", async () => {
     const seen = await addPiece(db, pebble({ room: { temperatureC: 20, relativeHumidity: 0.5, airflow: "still" } }));
-    await savePiece(db, seen, [set("room.temperatureC", 14)]);
-    await savePiece(db, seen, [set("room.airflow", "fan")]);
+    await savePiece(db, seen.id, seen.piece, [set("room.temperatureC", 14)]);
+    await savePiece(db, seen.id, seen.piece, [set("room.airflow", "fan")]);
     expect((await pieceById(db, seen.id))?.piece.room).toEqual({ temperatureC: 14, relativeHumidity: 0.5, airflow: "fan" });
   });
 
   test("the same field: the second is told whose is there, and nothing is overwritten", async () => {
     const seen = await addPiece(db, pebble());
-    await savePiece(db, seen, [set("name", "First")]);
-    const second = await savePiece(db, seen, [set("name", "Second"), set("count", 3)]);
+    await savePiece(db, seen.id, seen.piece, [set("name", "First")]);
+    const second = await savePiece(db, seen.id, seen.piece, [set("name", "Second"), set("count", 3)]);
     expect(second).toMatchObject({ kind: "clash", paths: ["name"], theirs: { piece: { name: "First" } } });
     expect((await pieceById(db, seen.id))?.piece).not.toHaveProperty("count");
   });
 
   test("agreeing is no clash; a removed piece is told as gone", async () => {
     const seen = await addPiece(db, pebble());
-    await savePiece(db, seen, [set("name", "Same")]);
-    expect((await savePiece(db, seen, [set("name", "Same")])).kind).toBe("saved");
+    await savePiece(db, seen.id, seen.piece, [set("name", "Same")]);
+    expect((await savePiece(db, seen.id, seen.piece, [set("name", "Same")])).kind).toBe("saved");
     await removePiece(db, seen.id);
-    expect((await savePiece(db, seen, [set("name", "Late")])).kind).toBe("gone");
+    expect((await savePiece(db, seen.id, seen.piece, [set("name", "Late")])).kind).toBe("gone");
   });
 });
 
@@ -65,32 +80,32 @@ describe("plans", () => {
   test("a step is kept with the plan the user follows, once, and let go again; their changes stay beside it", async () => {
     const piece = await addPiece(db, pebble());
     const [one, seal, base] = [candidateId("one"), "top.seal.1" as never, "top.base.1" as never];
-    await editPlan(db, piece.id, one, "gesso below", [{ op: "remove", stepId: "top.isolate.1" as never }]);
-    await pinStep(db, piece.id, one, "gesso below", seal, true);
-    await pinStep(db, piece.id, one, "gesso below", base, true);
-    await pinStep(db, piece.id, one, "gesso below", seal, true);
-    const kept = await planFor(db, piece.id, one, "gesso below");
+    await editPlan(db, piece.id, follow(one, "gesso below"), [{ op: "remove", stepId: "top.isolate.1" as never }]);
+    await pinStep(db, piece.id, follow(one, "gesso below"), seal, true);
+    await pinStep(db, piece.id, follow(one, "gesso below"), base, true);
+    await pinStep(db, piece.id, follow(one, "gesso below"), seal, true);
+    const kept = await planFor(db, piece.id, follow(one, "gesso below"));
     expect([...kept.pinned].sort()).toEqual(["top.base.1", "top.seal.1"]);
     expect(kept.edits).toHaveLength(1);
-    await pinStep(db, piece.id, one, "gesso below", seal, false);
+    await pinStep(db, piece.id, follow(one, "gesso below"), seal, false);
     expect((await planById(db, kept.id))?.pinned).toEqual(["top.base.1"]);
   });
 
   test("the user's changes stay with each plan, and following another loses none", async () => {
     const piece = await addPiece(db, pebble());
-    const first = await planFor(db, piece.id, candidateId("one"), "gesso below");
-    await editPlan(db, piece.id, candidateId("one"), "gesso below", [{ op: "remove", stepId: "top.seal.1" as never }]);
-    await planFor(db, piece.id, candidateId("two"), "no ground");
-    const back = await planFor(db, piece.id, candidateId("one"), "gesso below");
+    const first = await planFor(db, piece.id, follow(candidateId("one"), "gesso below"));
+    await editPlan(db, piece.id, follow(candidateId("one"), "gesso below"), [{ op: "remove", stepId: "top.seal.1" as never }]);
+    await planFor(db, piece.id, follow(candidateId("two"), "no ground"));
+    const back = await planFor(db, piece.id, follow(candidateId("one"), "gesso below"));
     expect(back).toMatchObject({ id: first.id, rev: 2, edits: [{ op: "remove" }] });
     expect((await pieceById(db, piece.id))?.planId).toBe(first.id);
-    await clearEdits(db, first.id);
+    await clearEdits(db, piece.id, first.id);
     expect((await planById(db, first.id))?.edits).toEqual([]);
   });
 
   test("a removed piece takes its plans along, and hands them back", async () => {
     const piece = await addPiece(db, pebble());
-    await planFor(db, piece.id, candidateId("one"), "");
+    await planFor(db, piece.id, follow(candidateId("one"), ""));
     const removed = await removePiece(db, piece.id);
     expect(removed?.plans).toHaveLength(1);
     expect(await db.count("plans")).toBe(0);
@@ -109,7 +124,7 @@ describe("undo", () => {
 
   test("a removed piece comes back with its plans and its work, and goes again", async () => {
     const piece = await addPiece(db, pebble());
-    await markDone(db, piece.id, candidateId("one"), "", [{ stepId: "top.base.1" as never, coat: 1 }], "2026-11-24T19:00:00.000Z");
+    await markDone(db, piece.id, follow(candidateId("one"), ""), [coat(1)], "2026-11-24T19:00:00.000Z");
     const before = await exportAll(db);
     await removePiece(db, piece.id);
     const again = (await takeBack(db, last()))!;
@@ -122,14 +137,14 @@ describe("undo", () => {
 
   test("an undone change keeps what another tab changed since, and is refused where both touched the same", async () => {
     const piece = await addPiece(db, pebble({ name: "Was" }));
-    const { record } = (await savePiece(db, piece, [set("name", "Is")])) as { record: typeof piece };
+    const { record } = (await savePiece(db, piece.id, piece.piece, [set("name", "Is")])) as { record: typeof piece };
     const renamed = last();
-    await savePiece(db, record, [set("count", 4)]);
+    await savePiece(db, record.id, record.piece, [set("count", 4)]);
     expect(await takeBack(db, renamed)).not.toBeNull();
     expect((await pieceById(db, piece.id))?.piece).toMatchObject({ name: "Was", count: 4 });
-    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Third")]);
+    await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Third")]);
     const third = last();
-    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Fourth")]);
+    await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Fourth")]);
     expect(await takeBack(db, third)).toBeNull();
     expect((await pieceById(db, piece.id))?.piece.name).toBe("Fourth");
   });
@@ -145,20 +160,72 @@ describe("undo", () => {
     expect([(await allPieces(db)).length, (await settingsIn(db)).units, (await hoursIn(db, "UTC")).weekday.flat()]).toEqual([1, "in", []]);
   });
 
-  test("what is marked as done is kept with the plan, and taken back coat by coat", async () => {
+  test("what is marked as done is kept complete in itself; taking it off the piece is one more record, and the body follows", async () => {
     const piece = await addPiece(db, pebble());
-    const coats = [1, 2].map((coat) => ({ stepId: "top.base.1" as never, coat }));
-    const plan = await markDone(db, piece.id, candidateId("one"), "", coats, "2026-11-24T19:00:00.000Z");
+    const plan = await markDone(db, piece.id, follow(candidateId("one"), ""), [coat(1), coat(2)], "2026-11-24T19:00:00.000Z");
     expect((await pieceById(db, piece.id))?.planId).toBe(plan);
-    await markUndone(db, plan, [coats[1]!]);
-    expect((await progressOf(db, plan)).map((one) => one.coat)).toEqual([1]);
+    await markUndone(db, piece.id, plan, [coat(2)], "2026-11-24T20:00:00.000Z");
+    const records = await progressOf(db, piece.id);
+    expect(records.map((one) => one.kind)).toEqual(["done", "done", "removed"]);
+    expect(bodyOf(records).map((laid) => [laid.zone, laid.act.product, laid.coats.map((one) => one.coat)])).toEqual([["top", "craft-acrylic", [1]]]);
+    await takeBack(db, last());
+    expect(bodyOf(await progressOf(db, piece.id))[0]?.coats).toHaveLength(2);
+  });
+
+  test("undoing a rename leaves the dates set since, and undoing the dates leaves the name", async () => {
+    const piece = await addPiece(db, pebble({ name: "Was" }));
+    await setDates(db, piece.id, { due: "2026-12-01" });
+    await savePiece(db, piece.id, piece.piece, [set("name", "Is")]);
+    const rename = last();
+    await setDates(db, piece.id, { due: "2026-12-24" });
+    const moved = last();
+    expect(await takeBack(db, rename)).not.toBeNull();
+    expect(await pieceById(db, piece.id)).toMatchObject({ piece: { name: "Was" }, dates: { due: "2026-12-24" } });
+    await savePiece(db, piece.id, piece.piece, [set("name", "Again")]);
+    expect(await takeBack(db, moved)).not.toBeNull();
+    expect(await pieceById(db, piece.id)).toMatchObject({ piece: { name: "Again" }, dates: { due: "2026-12-01" } });
+  });
+
+  test("undoing one change to a plan leaves those made after it", async () => {
+    const piece = await addPiece(db, pebble());
+    const edit = (id: string) => ({ op: "remove", stepId: id as never }) as const;
+    const { id } = await editPlan(db, piece.id, follow(candidateId("one"), ""), [edit("top.seal.varnish")]);
+    await editPlan(db, piece.id, follow(candidateId("one"), ""), [edit("top.isolate.varnish")]);
+    const second = last();
+    await editPlan(db, piece.id, follow(candidateId("one"), ""), [edit("top.sign.signature")]);
+    await takeBack(db, second);
+    expect((await planById(db, id))?.edits).toEqual([edit("top.seal.varnish"), edit("top.sign.signature")]);
+  });
+});
+
+describe("writing", () => {
+  test("what is done to one record is done one after another, each with its own answer", async () => {
+    const piece = await addPiece(db, pebble());
+    const names = ["one", "two", "three"];
+    // Each was made on a screen that showed what was asked before it.
+    const saved = await Promise.all(
+      names.map((name, at) => savePiece(db, piece.id, { ...piece.piece, name: names[at - 1] ?? piece.piece.name }, [set("name", name)])),
+    );
+    expect(saved.map((one) => one.kind === "saved" && one.record.piece.name)).toEqual(names);
+    const failing = savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("count", -1)]);
+    const after = savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("count", 3)]);
+    await expect(failing).rejects.toThrow("count");
+    expect((await after).kind).toBe("saved");
+  });
+
+  test("nothing that fails its own schema is stored, and what was done with it neither", async () => {
+    const piece = await addPiece(db, pebble());
+    await expect(markDone(db, piece.id, follow(candidateId("one"), ""), [{ ...coat(1), zone: "moon" as never }], "2026-11-24T19:00:00.000Z")).rejects.toThrow(
+      "zone",
+    );
+    expect([await db.count("plans"), await db.count("progress")]).toEqual([0, 0]);
   });
 });
 
 describe("files", () => {
   async function filled() {
     const piece = await addPiece(db, pebble({ name: "Kept" }));
-    await planFor(db, piece.id, candidateId("one"), "gesso below");
+    await planFor(db, piece.id, follow(candidateId("one"), "gesso below"));
     return piece;
   }
 
@@ -176,7 +243,7 @@ describe("files", () => {
     const piece = await filled();
     const file = await exportAll(db);
     expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
-    await savePiece(db, (await pieceById(db, piece.id))!, [set("name", "Changed since")]);
+    await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Changed since")]);
     expect(await importBundle(db, file)).toEqual({ added: 0, same: 0, beside: 1 });
     expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Changed since", "Kept (from file)"]);
     expect(await db.count("plans")).toBe(2);
@@ -190,7 +257,7 @@ describe("files", () => {
       ...file,
       pieces: [
         { ...file.pieces[0]!, id: pieceId("newpiece001") },
-        { ...file.pieces[0]!, id: undefined as never },
+        { ...file.pieces[0]!, id: "no id" as never },
       ],
     };
     await expect(importBundle(db, broken)).rejects.toThrow();
@@ -200,18 +267,30 @@ describe("files", () => {
 
 describe("the notebook's own versions", () => {
   test("follow one another without a gap, and say what they do", () => {
-    expect(MIGRATIONS.map((one) => one.to)).toEqual(MIGRATIONS.map((_one, index) => index + 1));
-    for (const one of MIGRATIONS) expect(one.does.length).toBeGreaterThan(10);
+    const steps = DEFINITIONS.flatMap((one) => one.migrations);
+    const reached = new Set([...DEFINITIONS.map((one) => one.since), ...steps.map((one) => one.to)]);
+    expect([...reached].sort((x, y) => x - y)).toEqual(Array.from({ length: DATA_VERSION }, (_unused, index) => index + 1));
+    for (const one of steps) expect(one.does.length).toBeGreaterThan(10);
+    expect(Math.max(...Object.values(DATA_VERSION_OF))).toBe(DATA_VERSION);
   });
 
-  test("an old notebook is brought up to date with everything in it", async () => {
+  /** A database as an older Nook Coat left it. */
+  async function older(fixture: string) {
     const name = fresh();
-    const old = JSON.parse(readFileSync("tests/fixtures/notebook-v1.json", "utf8"));
-    const before = await openDB(name, old.version, { upgrade: (database) => void database.createObjectStore("pieces", { keyPath: "id" }) });
-    for (const record of old.pieces) await before.put("pieces", record);
+    const old = JSON.parse(readFileSync(`tests/fixtures/${fixture}`, "utf8")) as { version: number; stores: Record<string, { id: string }[]> };
+    const before = await openDB(name, old.version, {
+      upgrade: (database) => {
+        for (const store of Object.keys(old.stores)) database.createObjectStore(store, { keyPath: "id" });
+      },
+    });
+    for (const [store, records] of Object.entries(old.stores)) for (const record of records) await before.put(store, record);
     before.close();
-    const now = await openStore(() => {}, name);
-    expect(now.version).toBe(DATABASE_VERSION);
+    return openStore(() => {}, name);
+  }
+
+  test("the first database is brought up to date with everything in it", async () => {
+    const now = await older("database-1.json");
+    expect(now.version).toBe(DATA_VERSION);
     const records = await allPieces(now);
     expect(records.map((one) => [one.id, one.rev, one.planId])).toEqual([
       ["herbpot0001", 1, null],
@@ -220,18 +299,39 @@ describe("the notebook's own versions", () => {
     for (const { piece } of records) expect(parsePiece(piece, CATALOGUE).ok).toBe(true);
   });
 
+  test.each(["database-2.json", "database-3.json"])("%s: plans name their steps anew, and nothing is lost", async (fixture) => {
+    const now = await older(fixture);
+    const [plan] = await now.getAll("plans");
+    const [record] = await allPieces(now);
+    expect(record?.planId).toBe(plan?.id);
+    expect(plan?.edits).toMatchObject([{ op: "set", stepId: "top.base.craft-acrylic", value: 4 }]);
+    expect(plan?.pinned).toEqual(["top.seal.acrylic-varnish"]);
+    for (const store of STORE_NAMES) for (const one of await now.getAll(store)) expect(() => assertFits(store, one)).not.toThrow();
+  });
+
+  test("what was done under the first engine is on the body still", async () => {
+    const now = await older("database-3.json");
+    const [record] = await allPieces(now);
+    const [plan] = await now.getAll("plans");
+    const progress = await progressOf(now, record!.id);
+    expect(progress).toHaveLength(3);
+    const view = planOnBody(record!.piece, keepingOf(plan!), progress, CATALOGUE);
+    expect(view.basis).toBeNull();
+    expect(view.done.size).toBe(3);
+  });
+
   test("an old tab lets go at once when a newer one upgrades, and is told", async () => {
     const name = fresh();
     const told = jest.fn();
     await openStore(told, name);
-    const newer = await openDB(name, DATABASE_VERSION + 1);
-    expect(newer.version).toBe(DATABASE_VERSION + 1);
+    const newer = await openDB(name, DATA_VERSION + 1);
+    expect(newer.version).toBe(DATA_VERSION + 1);
     expect(told).toHaveBeenCalledTimes(1);
   });
 
   test("a notebook of a newer Nook Coat is not touched", async () => {
     const name = fresh();
-    (await openDB(name, DATABASE_VERSION + 1)).close();
+    (await openDB(name, DATA_VERSION + 1)).close();
     await expect(openStore(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
   });
 });

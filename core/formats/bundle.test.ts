@@ -1,9 +1,13 @@
 import { describe, expect, test } from "@jest/globals";
+import { readFileSync } from "node:fs";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { readBundle } from "./bundle";
 import { writeBundle } from "./write-bundle";
-import { USUAL_SETTINGS } from "./records";
-import type { PieceRecord, PlanRecord, ProgressRecord, RoomRecord } from "./records";
+import { USUAL_SETTINGS } from "./stores/settings";
+import type { RoomRecord } from "./stores/rooms";
+import type { ProgressRecord } from "../logbook/progress";
+import type { PlanRecord } from "./stores/plans";
+import type { PieceRecord } from "./stores/pieces";
 import { usualHours } from "../schedule/free-hours";
 import { pebble } from "../../tests/reference/bench";
 
@@ -23,8 +27,11 @@ const plan = (id: string, pieceId: string, more: object = {}) =>
 const done = {
   id: "gggggggg1",
   rev: 1,
+  pieceId: "aaaaaaaa1",
   planId: "pppppppp1",
-  stepId: "top.base.1",
+  stepId: "top.base.craft-acrylic",
+  zone: "top",
+  act: { role: "base", product: "craft-acrylic", colour: "#1f3a4d", wetMicrons: 90 },
   coat: 1,
   kind: "done",
   at: "2026-11-24T19:30:00.000Z",
@@ -51,7 +58,20 @@ describe("a bundle", () => {
       JSON.stringify(writeBundle({ pieces: [record("aaaaaaaa1"), record("bbbbbbbb2")] })),
     ));
   test("may lack parts, and may name later ones empty", () =>
-    expect(read({ format: "nook-coat/bundle", version: 1, shelf: [] })).toEqual({ ok: true, value: writeBundle({}) }));
+    expect(read({ format: "nook-coat/bundle", version: 2, shelf: [] })).toEqual({ ok: true, value: writeBundle({}) }));
+  test("an older one is brought up to date: its steps are named anew, its work is complete in itself", () => {
+    const old = readBundle(readFileSync("tests/fixtures/bundle-1.json", "utf8"), CATALOGUE);
+    if (!old.ok) throw new Error(JSON.stringify(old.problem));
+    expect(old.value.version).toBe(2);
+    expect(old.value.progress).toHaveLength(3);
+    for (const one of old.value.progress) expect(one).toMatchObject({ pieceId: "southwedge1", zone: "top", act: { role: expect.any(String) } });
+    expect(read(old.value)).toEqual(old);
+  });
+  test("an older one with a fault says where", () => {
+    const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
+    expect(problem({ ...old, plans: [{ ...old.plans[0], edits: "none" }] })).toMatchObject({ path: "plans.0.edits" });
+    expect(problem({ ...old, progress: [{ ...old.progress[0], kind: "lost" }] })).toMatchObject({ path: "progress.0.kind" });
+  });
   test("may begin with the mark some editors write", () => expect(readBundle(`\uFEFF${JSON.stringify(bundle)}`, CATALOGUE).ok).toBe(true));
 });
 
@@ -85,5 +105,5 @@ describe("what is not taken, and where it says so", () => {
     const found = document === null ? readBundle('{"format": "nook-coat/bu', CATALOGUE) : null;
     expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
   });
-  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 1/));
+  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 2/));
 });

@@ -1,12 +1,9 @@
-import Joi from "joi";
+import type { JoiRoot } from "./stores/definition";
 
 /** A day, "YYYY-MM-DD". */
-export const DAY_SCHEMA = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, "date as YYYY-MM-DD");
-
-const time = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, "time as HH:MM");
-const daySpans = Joi.array()
-  .items(Joi.object({ from: time.required(), to: time.required() }))
-  .max(12);
+export function daySchema(joi: JoiRoot) {
+  return joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, "date as YYYY-MM-DD");
+}
 
 function isTimeZone(name: string): boolean {
   try {
@@ -17,15 +14,24 @@ function isTimeZone(name: string): boolean {
 }
 
 /** When the user's hands are free, as it stands in a file. */
-export const HOURS_SCHEMA = Joi.object({
-  weekday: Joi.array().items(daySpans).length(7).required(),
-  exceptions: Joi.array()
-    .items(Joi.object({ date: DAY_SCHEMA.required(), spans: daySpans.required() }))
-    .max(2000)
-    .required(),
-  timeZone: Joi.string()
-    .max(60)
-    .custom((name: string, helpers) => (isTimeZone(name) ? name : helpers.error("any.invalid")))
-    .messages({ "any.invalid": '{{#label}} must be a time zone such as "Europe/London"' })
-    .required(),
-});
+export function hoursSchema(joi: JoiRoot) {
+  const time = joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, "time as HH:MM");
+  const daySpans = joi
+    .array()
+    .items(joi.object({ from: time.required(), to: time.required() }))
+    .max(12);
+  return joi.object({
+    weekday: joi.array().items(daySpans).length(7).required(),
+    exceptions: joi
+      .array()
+      .items(joi.object({ date: daySchema(joi).required(), spans: daySpans.required() }))
+      .max(2000)
+      .required(),
+    timeZone: joi
+      .string()
+      .max(60)
+      .custom((name: string, helpers) => (isTimeZone(name) ? name : helpers.error("any.invalid")))
+      .messages({ "any.invalid": '{{#label}} must be a time zone such as "Europe/London"' })
+      .required(),
+  });
+}

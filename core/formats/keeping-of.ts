@@ -1,7 +1,9 @@
 import type { Keeping } from "../coating/planner/plan-with-edits";
-import type { PlanRecord } from "./records";
+import type { PlanRecord } from "./stores/plans";
 
 /** What a kept plan says of the candidate to follow; nothing, where none is kept. */
 export function keepingOf(plan: PlanRecord | null): Keeping {
-  return { candidateId: plan?.candidateId ?? null, school: plan?.school ?? "", edits: plan?.edits ?? [] };
+  if (!plan) return { candidateId: null, school: "", edits: [] };
+  const { candidateId, school, edits, engineVersion, made, madeFor, basis } = plan;
+  return { candidateId, school, edits, basis: basis ?? null, ...(made && madeFor !== undefined ? { kept: { engineVersion, made, madeFor } } : {}) };
 }

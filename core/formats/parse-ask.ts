@@ -7,13 +7,13 @@ import type { StepChoice } from "../coating/model/step";
 import type { PinnedStep } from "../coating/planner/plan-piece";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
-import { HOURS_SCHEMA } from "./hours-schema";
+import { hoursSchema } from "./hours-schema";
 import { checkShape } from "./check-shape";
-import { STEP_KEYS } from "./parse-check";
+import { stepKeys } from "./step-keys";
 import { parsePiece } from "./parse-piece";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
-import { ZONE } from "./zone-schema";
+import { zoneSchema } from "./zone-schema";
 
 /** Everything a plan can be asked with. */
 export interface PlanAsk {
@@ -74,9 +74,9 @@ const ASK_SCHEMA = Joi.object({
   piece: Joi.object().unknown().required(),
   shelf: Joi.array().items(OWN).max(2000).unique("id"),
   keep: Joi.array()
-    .items(Joi.object({ zone: ZONE.required(), ...STEP_KEYS }))
+    .items(Joi.object({ zone: zoneSchema(Joi).required(), ...stepKeys(Joi) }))
     .max(200),
-  freeHours: HOURS_SCHEMA,
+  freeHours: hoursSchema(Joi),
   start: START,
 }).with("freeHours", "start");
 

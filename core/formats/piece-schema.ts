@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
-import { ZONE } from "./zone-schema";
+import { zoneSchema } from "./zone-schema";
 import { PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
@@ -27,7 +27,7 @@ const marks = Joi.object({
   diameterMm: Joi.number().min(0.2).max(200).required(),
   heightMm: Joi.number().min(0.01).max(20),
 });
-const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: ZONE, marks, coverage: Joi.number().greater(0).max(1) });
+const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: zoneSchema(Joi), marks, coverage: Joi.number().greater(0).max(1) });
 
 /** The shape of a piece file; that its ids exist is checked against the catalogue afterwards. */
 export const PIECE_SCHEMA = Joi.object({
@@ -45,7 +45,7 @@ export const PIECE_SCHEMA = Joi.object({
     media: list(id, 20).unique(),
     baseColour: colour.allow(null),
     colours: list(colour, 40),
-    bareZones: list(ZONE).unique(),
+    bareZones: list(zoneSchema(Joi)).unique(),
     layers: list(layer, 40),
   }),
   finish: one(SHEENS),
@@ -57,5 +57,7 @@ export const PIECE_SCHEMA = Joi.object({
   }),
   wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
   constraints: Joi.object({ oven: Joi.boolean(), kiln: Joi.boolean(), childSafe: Joi.boolean(), shelfOnly: Joi.boolean(), avoid: list(id, 80).unique() }),
-  done: list(Joi.object({ zone: ZONE.required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour })),
+  done: list(
+    Joi.object({ zone: zoneSchema(Joi).required(), role: one(ROLES).required(), product: id.required(), coats: Joi.number().integer().min(1).max(20), colour }),
+  ),
 });

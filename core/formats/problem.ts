@@ -12,6 +12,11 @@ export function good<T>(value: T): Parsed<T> {
   return { ok: true, value };
 }
 
+/** A fault as it stands in an answer. */
+export function problem(code: Problem["code"], path: string, message: string): Problem {
+  return { code, path, message };
+}
+
 export function bad<T>(code: Problem["code"], path: string, message: string): Parsed<T> {
   return { ok: false, problem: { code, path, message } };
 }

@@ -1,27 +1,17 @@
-import type { HoursRecord, PieceRecord, PlanRecord, ProgressRecord, RoomRecord, SettingsRecord } from "./records";
+import { STORE_NAMES } from "./stores/stores";
+import type { RecordOf, StoreName } from "./stores/stores";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
-export const BUNDLE_VERSION = 1;
+/** Version 2: progress records are complete in themselves, steps are named by what they are. */
+export const BUNDLE_VERSION = 2;
+/** The data version the records of each bundle version are of. */
+export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4 };
 
-/** The records of a database, by what they are. */
-export interface BundleParts {
-  readonly pieces: readonly PieceRecord[];
-  readonly plans: readonly PlanRecord[];
-  readonly progress: readonly ProgressRecord[];
-  readonly rooms: readonly RoomRecord[];
-  /** None or one. */
-  readonly hours: readonly HoursRecord[];
-  readonly settings: readonly SettingsRecord[];
-}
+/** The records of a database, by store. */
+export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };
 
 /** Everything kept, as one file. Parts that nothing writes yet stay away. */
-export interface Bundle extends BundleParts {
-  readonly format: typeof BUNDLE_FORMAT;
-  readonly version: typeof BUNDLE_VERSION;
-}
-
-/** The parts of a database, in the order of a file. */
-export const PART_NAMES = ["pieces", "plans", "progress", "rooms", "hours", "settings"] as const satisfies readonly (keyof BundleParts)[];
+export type Bundle = BundleParts & { readonly format: typeof BUNDLE_FORMAT; readonly version: typeof BUNDLE_VERSION };
 
 function byId<R extends { readonly id: string }>(records: readonly R[] = []): readonly R[] {
   return [...records].sort((a, b) => (a.id < b.id ? -1 : 1));
@@ -29,14 +19,6 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
 
 /** Writes what is kept as one document; records are sorted by id, so the same store writes the same file. */
 export function writeBundle(parts: Partial<BundleParts>): Bundle {
-  return {
-    format: BUNDLE_FORMAT,
-    version: BUNDLE_VERSION,
-    pieces: byId(parts.pieces),
-    plans: byId(parts.plans),
-    progress: byId(parts.progress),
-    rooms: byId(parts.rooms),
-    hours: byId(parts.hours),
-    settings: byId(parts.settings),
-  };
+  const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));
+  return { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, ...(sorted as unknown as BundleParts) };
 }

@@ -46,7 +46,7 @@ export function coatStates(candidate: Candidate, work: Work, done: ReadonlyMap<s
     const tasks = work.tasks.filter((task) => twins.includes(task.stepId));
     if (tasks.length === 0) continue;
     const ends = tasks.flatMap((task) => done.get(task.id) ?? []);
-    const count = { done: ends.length, of: tasks.length };
+    const count = step.done ? { done: step.coats, of: step.coats } : { done: ends.length, of: tasks.length };
     const next = tasks.find((task) => !done.has(task.id));
     if (!next) {
       const dry = Math.max(...ends) + (step.typical?.touchDry ?? 0) * MS_PER_MIN;

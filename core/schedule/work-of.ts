@@ -7,9 +7,9 @@ import type { Edge, Milestone, Task, Work } from "./task";
 
 type Draft = Omit<Task, "after" | "zones"> & { readonly after: Edge[]; readonly zones: ZoneId[] };
 
-/** A chain's steps without the cure, which nobody works at, and what is on the piece already. */
+/** A chain's steps without the cure, which nobody works at, and without what is on the piece since nobody knows when. */
 function worked(zone: ZoneSteps): readonly Step[] {
-  return zone.steps.filter((step) => step.role !== "cure" && !step.done);
+  return zone.steps.filter((step) => step.role !== "cure" && (!step.done || step.laidAt !== undefined));
 }
 
 function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge["until"]): Edge {
@@ -43,7 +43,11 @@ function drafts(candidate: Candidate): ReadonlyMap<string, Draft> {
     const id = taskId(stepId, coat, half);
     return [{ id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, after: [] }];
   });
-  return new Map(made.map((draft) => [draft.id, draft]));
+  // What was recorded is done, and still has to dry.
+  const recorded = [...byStep.values()].flatMap(({ step, zone }): Draft[] =>
+    step.done ? [{ id: taskId(step.id, 1), stepId: step.id, coat: 1, zones: [zone], handsOnMin: 0, after: [] }] : [],
+  );
+  return new Map([...recorded, ...made].map((draft) => [draft.id, draft]));
 }
 
 /** The tasks of one step, in order; a shared act is known by the first zone's step. */

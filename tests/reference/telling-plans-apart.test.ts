@@ -5,7 +5,7 @@ import { applyChanges } from "#core/coating/model/apply-changes";
 import { checkSteps } from "#core/coating/rules/check-steps";
 import { comparePlans } from "#core/coating/explain/compare-plans";
 import { explainStep } from "#core/coating/explain/explain-step";
-import { choiceOf } from "#core/coating/planner/plan-with-edits";
+import { choiceOf } from "#core/coating/model/step-choice";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { coatStates } from "#core/logbook/coat-states";
 import { doneTasks } from "#core/logbook/done-tasks";

@@ -1,7 +1,7 @@
 import { useId, useState } from "react";
 import type { Change } from "#core/coating/model/change";
 import { MAX_AREA_MM2, MAX_LENGTH_MM } from "#core/piece/form";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { SurfaceName } from "#core/catalogue/object-kind";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { fromMm, toMm } from "#core/units/length";

@@ -4,7 +4,7 @@ import { format } from "date-fns";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
 import type { DatedPlan } from "#core/schedule/dates-of";
 import { dateOf, instantOf } from "#core/schedule/free-hours";

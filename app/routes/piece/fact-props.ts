@@ -1,6 +1,6 @@
 import type { Change } from "#core/coating/model/change";
 import type { Assumption } from "#core/piece/piece";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { Menu } from "#core/catalogue/menu";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import type { SaveChanges } from "~/components/shape/measured-drawing";

@@ -5,7 +5,7 @@ import { pieceId, planId } from "#core/catalogue/ids";
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
 import type { Refusal } from "#core/coating/model/plan";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { Silhouette } from "~/components/shape/silhouette";
 import { keptPiece } from "~/components/use-kept-plan";

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from "react";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import { keepingOf } from "#core/formats/keeping-of";
-import type { PieceRecord, PlanRecord } from "#core/formats/records";
+import type { PlanRecord } from "#core/formats/stores/plans";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 export interface Planned {

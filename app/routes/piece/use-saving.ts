@@ -4,7 +4,7 @@ import type { StepId } from "#core/catalogue/ids";
 import { changePiece } from "#core/coating/model/apply-changes";
 import type { Change } from "#core/coating/model/change";
 import type { Candidate } from "#core/coating/model/plan";
-import type { PieceRecord } from "#core/formats/records";
+import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { Saved } from "~/store/pieces";
 import type { Coat } from "~/store/progress";
 

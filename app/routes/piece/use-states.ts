@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { StepId } from "#core/catalogue/ids";
-import type { ProgressRecord } from "#core/formats/records";
+import type { ProgressRecord } from "#core/logbook/progress";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
 import { doneTasks } from "#core/logbook/done-tasks";

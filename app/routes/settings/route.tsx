@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { useFetcher } from "react-router";
 import { Trash2 } from "lucide-react";
 import { roomId } from "#core/catalogue/ids";
-import type { SettingsRecord } from "#core/formats/records";
+import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { useAppContext } from "~/components/app-context";

@@ -10,7 +10,7 @@ import type { Change } from "../model/change";
 import { leaves, pieceFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
 import type { Step } from "../model/step";
-import { choiceOf } from "../planner/plan-with-edits";
+import { choiceOf } from "../model/step-choice";
 import { RULES } from "../rules/rules";
 import { scoreDifference } from "../facts/trade-offs";
 import type { Difference } from "../facts/trade-offs";

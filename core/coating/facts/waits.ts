@@ -104,6 +104,11 @@ export function conditionDryMin(stack: StackFacts): number {
   return Math.max(0, ...stack.conditions.map((condition) => condition.driesForMin));
 }
 
+/** On the piece since nobody knows when: taken as dry. */
+function isLongDry({ step }: StepFact): boolean {
+  return step.done === true && step.laidAt === undefined;
+}
+
 function isCleaning(fact: StepFact): boolean {
   return fact.step.role === "clean";
 }
@@ -116,7 +121,7 @@ function aidNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column:
 
 /** Minutes between two coats of a step; 0 for what is no film. */
 export function betweenCoatsMin(fact: StepFact, stack: StackFacts, column: Column): number {
-  return fact.step.done ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0);
+  return isLongDry(fact) ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0);
 }
 
 /** Minutes one step itself spans: the waits between its own coats. */
@@ -147,7 +152,7 @@ export interface Demand {
 }
 
 export function demand(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): Demand {
-  if (lower.step.done || upper.step.done) return { min: 0, until: "dry-to-recoat" };
+  if (isLongDry(lower) || upper.step.done) return { min: 0, until: "dry-to-recoat" };
   if (lower.aid) return { min: aidNeedMin(upper, lower, stack, column), until: "dry-body" };
   return { min: filmNeedMin(upper, lower, stack, column), until: UNTIL[needOf(upper, lower)] };
 }
@@ -204,7 +209,7 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
 
 /** The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by. */
 export function leastWaitMin(upper: StepFact, lower: StepFact, stack: StackFacts): number | null {
-  if (lower.step.done || !lower.product || lower.product.drying.by === "none") return 0;
+  if (isLongDry(lower) || !lower.product || lower.product.drying.by === "none") return 0;
   const need = needOf(upper, lower);
   if (need === "recoat") return earliestRecoatMin(lower.product, stack.room, lower.step.marks ? lower.wetMicrons : null);
   if (!stagesOf(lower, stack, "typical")) return null;

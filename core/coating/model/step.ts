@@ -50,8 +50,10 @@ export interface StepChoice {
   /** One act shared by zones. */
   readonly group?: string;
   readonly origin: "engine" | "hers";
-  /** Already on the piece: no work, no paint, no wait. */
+  /** Already on the piece: no work, no paint; no wait either where it is not known since when. */
   readonly done?: true;
+  /** Instant of its last coat, ISO 8601, where that was recorded. */
+  readonly laidAt?: string;
   readonly because: readonly Because[];
   readonly checks: readonly string[];
 }

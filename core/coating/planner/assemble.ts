@@ -1,9 +1,11 @@
-import type { StepId } from "../../catalogue/ids";
+import type { ProductId, StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
 import { coatsWanted } from "../facts/coats-wanted";
-import { stackFacts } from "../facts/facts";
+import { isFilm, stackFacts } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { isRecorded } from "../model/laid-step";
 import type { StepChoice } from "../model/step";
+import { stepIdOf } from "../model/step-id";
 import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
 import { PHASE_OF } from "./draft";
@@ -11,20 +13,15 @@ import type { Draft, Alternative } from "./draft";
 
 type Placed = Draft & { readonly variable: number };
 
-/** Ids as zone, role and the next free number; a step the user keeps has its own. */
+/** Ids by what each step is; a step the user keeps, or one that is on the piece already, has its own. */
 function withIds(context: ZoneContext, drafts: readonly Placed[], variableOf: Map<StepId, number>): readonly StepChoice[] {
-  const taken = new Set<string>(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
-  const next = new Map<string, number>();
-  const freeId = (role: string): StepId => {
-    let n = (next.get(role) ?? 0) + 1;
-    while (taken.has(`${context.zone.zone}.${role}.${n}`)) n += 1;
-    next.set(role, n);
-    return stepId(`${context.zone.zone}.${role}.${n}`);
-  };
-  return drafts.map(({ phase: _phase, variable, kept, ...draft }) => {
-    const id = kept?.id ?? freeId(draft.role);
+  const taken = new Set<string>(drafts.flatMap((draft) => (draft.pinned ? [draft.pinned.id] : [])));
+  let beneath: ProductId | null = null;
+  return drafts.map(({ phase: _phase, variable, pinned, ...draft }) => {
+    const id = pinned?.id ?? stepIdOf(context.zone.zone, draft, beneath, taken);
+    if (context.catalogue.products.has(draft.product)) beneath = draft.product;
     variableOf.set(id, variable);
-    return { checks: [], ...draft, id, origin: kept?.origin ?? "engine" };
+    return { checks: [], ...draft, id, origin: pinned?.origin ?? "engine" };
   });
 }
 
@@ -32,22 +29,28 @@ const ALREADY = [{ requirement: "already-done", text: "it is already on the piec
 
 /** Steps already on the piece stand below all that is still to do. */
 function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Placed[] {
-  const done = context.done.map(({ zone: _zone, ...step }): Placed => ({
+  const done = context.done.map(({ zone: _zone, id, ...step }): Placed => ({
     ...step,
+    ...(id ? { pinned: { id, origin: "engine" } } : {}),
     phase: PHASE_OF[step.role],
     variable: -1,
     done: true,
     because: ALREADY,
-    checks: ["What is on it already is dry right through; if it is fresh, wait first."],
+    checks: isRecorded(step) ? [] : ["What is on it already is dry right through; if it is fresh, wait first."],
   }));
-  return [...done, ...drafts].sort((a, b) => Number(b.done ?? false) - Number(a.done ?? false) || a.phase - b.phase);
+  const byPhase = (steps: readonly Placed[]) => [...steps].sort((a, b) => a.phase - b.phase);
+  // What was recorded lies in the order it was laid in.
+  const before = byPhase([...done.filter((step) => !isRecorded(step)), ...drafts.filter((step) => step.done)]);
+  return [...before, ...done.filter(isRecorded), ...byPhase(drafts.filter((step) => !step.done))];
 }
 
 /** A colour already on the piece that still grins through gets the coats it lacks, in the same paint. */
-function toppedUp(fact: StepFact, wanted: number): readonly StepChoice[] {
+function toppedUp(stack: StackFacts, fact: StepFact, wanted: number): readonly StepChoice[] {
   const lacks = wanted - (fact.step.coats ?? 1);
   if (!fact.step.done || lacks <= 0 || fact.step.role !== "base") return [];
-  const { done: _done, ...step } = fact.step;
+  // Not over later coats, and not where another colour comes over it anyway.
+  if (stack.steps.slice(fact.index + 1).some((above) => (above.step.done && isFilm(above)) || above.step.role === "base")) return [];
+  const { done: _done, laidAt: _laidAt, ...step } = fact.step;
   return [
     {
       ...step,
@@ -60,12 +63,12 @@ function toppedUp(fact: StepFact, wanted: number): readonly StepChoice[] {
 }
 
 /** Coats of a colour: what it takes to look solid over what is really beneath, never fewer than practice; the user's stay the user's. */
-function withCoats(stack: StackFacts, hers: ReadonlySet<StepId>): readonly StepChoice[] {
+function withCoats(stack: StackFacts, pinned: ReadonlySet<StepId>): readonly StepChoice[] {
   const more: StepChoice[] = [];
   const steps = stack.steps.flatMap((fact): readonly StepChoice[] => {
-    const wanted = hers.has(fact.step.id) ? null : coatsWanted(stack, fact);
+    const wanted = pinned.has(fact.step.id) ? null : coatsWanted(stack, fact);
     if (!wanted) return [fact.step];
-    if (fact.step.done) more.push(...toppedUp(fact, wanted.laid));
+    if (fact.step.done) more.push(...toppedUp(stack, fact, wanted.laid));
     return [fact.step.done ? fact.step : { ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid) }];
   });
   if (more.length === 0) return steps;
@@ -90,7 +93,7 @@ export function assemble(context: ZoneContext, alternatives: readonly Alternativ
   const variableOf = new Map<StepId, number>();
   const drafts = alternatives.flatMap((alternative, variable) => alternative.steps.map((step): Placed => ({ ...step, variable })));
   const ordered = withDone(context, drafts);
-  const hers = new Set(drafts.flatMap((draft) => (draft.kept ? [draft.kept.id] : [])));
-  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, variableOf)), hers));
+  const pinned = new Set(drafts.flatMap((draft) => (draft.pinned ? [draft.pinned.id] : [])));
+  const coated = soleStack(context, withCoats(soleStack(context, withIds(context, ordered, variableOf)), pinned));
   return { stack: soleStack(context, fillWaits(coated)), variableOf };
 }

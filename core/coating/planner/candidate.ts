@@ -1,3 +1,4 @@
+import { fingerprint } from "../model/fingerprint";
 import { candidateId } from "../../catalogue/ids";
 import type { CandidateId } from "../../catalogue/ids";
 import { quantify } from "../facts/quantify";
@@ -12,20 +13,10 @@ import { schoolOf } from "../facts/practice-name";
 import { scoresOf, totalsOf } from "../facts/totals";
 import { fillWaits } from "../facts/waits";
 
-/** FNV-1a, 32 bit, twice with two seeds: a short, stable name for a plan (Fowler, Noll & Vo). */
-function hash(text: string): string {
-  const one = (seed: number) => {
-    let value = seed;
-    for (let index = 0; index < text.length; index += 1) value = Math.imul(value ^ text.charCodeAt(index), 0x01000193) >>> 0;
-    return value.toString(16).padStart(8, "0");
-  };
-  return one(0x811c9dc5) + one(0x1b873593);
-}
-
 /** Names a plan by its route and its steps; numbers that follow from the piece do not change it. */
 export function candidateIdOf(route: string, zones: readonly ZoneSteps<StepChoice>[]): CandidateId {
   const steps = zones.map((zone) => [zone.zone, zone.steps.map((step) => [step.role, step.product, step.coats, step.technique, step.heat?.temperatureC])]);
-  return candidateId(hash(JSON.stringify([route, steps])));
+  return candidateId(fingerprint(JSON.stringify([route, steps])));
 }
 
 /**
@@ -48,7 +39,7 @@ export function makeCandidate(
     school: schoolOf(stacks),
     route: as.route,
     zones,
-    bare: facts.zones.filter((zone) => zone.treatment === "leave-bare").map((zone) => zone.zone),
+    bare: facts.zones.filter((zone) => zone.treatment === "leave-bare" && !zones.some((one) => one.zone === zone.zone)).map((zone) => zone.zone),
     order: workingOrder(zones, facts),
     findings: judge(stacks, rules),
     totals,

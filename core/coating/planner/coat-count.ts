@@ -13,7 +13,7 @@ import type { ZoneContext } from "./context";
 interface Layable {
   readonly fact: StepFact;
   /** The user's keep the coats the user gave them. */
-  readonly hers: boolean;
+  readonly pinned: boolean;
   /** Minutes at the bench for the coats it has as it is; 0 where more coats cost none. */
   readonly minutes: number;
 }
@@ -78,9 +78,9 @@ export class CoatCount {
   private over(place: number, beneath: Spectrum): Over {
     const known = this.known[place]!.get(beneath);
     if (known) return known;
-    const { fact, hers } = this.steps[place]!;
+    const { fact, pinned } = this.steps[place]!;
     const least = fact.step.coats ?? 1;
-    const laid = !hers && asksForCoats(fact) ? Math.max(least, coatsOver(fact, beneath).laid) : least;
+    const laid = !pinned && asksForCoats(fact) ? Math.max(least, coatsOver(fact, beneath).laid) : least;
     const film = this.films[place];
     const over = { laid, seen: film ? seen({ ...film, coats: laid }, beneath) : beneath };
     this.known[place]!.set(beneath, over);

@@ -4,7 +4,7 @@ import type { ProductClass } from "../../catalogue/product-class";
 import type { Surface } from "../../catalogue/material";
 import type { Route } from "../../catalogue/vocabulary";
 import type { Zone } from "../../piece/zones";
-import type { DoneStep } from "../../piece/piece";
+import type { LaidStep } from "../model/laid-step";
 import { leaves } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
 import type { StepChoice } from "../model/step";
@@ -19,7 +19,7 @@ export interface ZoneContext extends PieceFacts {
   readonly field: string | null;
   readonly surface: Surface;
   /** Steps already on this zone, and steps of the user's that stay whatever else is planned. */
-  readonly done: readonly DoneStep[];
+  readonly done: readonly LaidStep[];
   readonly keep: readonly StepChoice[];
 }
 

@@ -1,5 +1,6 @@
 import type { ProductId, StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
+import { stepIdOf } from "../model/step-id";
 import type { Zone } from "../../piece/zones";
 import { cureDaysOf, handsOnMin } from "../facts/quantify";
 import { has, isColour, stepFact } from "../facts/facts";
@@ -108,7 +109,7 @@ export class ZoneDomains {
       variable.alternatives.flatMap(({ steps }, order) => steps.map((draft, index) => ({ draft, at, order, index }))),
     );
     const ordered = drafts.sort((a, b) => a.draft.phase - b.draft.phase || a.at - b.at || a.order - b.order || a.index - b.index);
-    const facts = ordered.map(({ draft: { phase: _phase, kept: _kept, ...draft } }, place) =>
+    const facts = ordered.map(({ draft: { phase: _phase, pinned: _pinned, ...draft } }, place) =>
       stepFact({ checks: [], ...draft, id: stepId("draft"), origin: "engine" }, place, context.catalogue),
     );
     const bare = soleStack(context, []);
@@ -119,7 +120,7 @@ export class ZoneDomains {
       seenAlready(context),
       facts.map((fact, place) => ({
         fact,
-        hers: ordered[place]!.draft.kept !== undefined,
+        pinned: ordered[place]!.draft.pinned !== undefined,
         minutes: fact.step.group === undefined && countsAsCoat(fact) ? this.minutes(fact) : 0,
       })),
     );
@@ -182,13 +183,12 @@ export class ZoneDomains {
     const sorted = ascending([...owner.keys()]);
     const { coats } = this.coatCount.of(sorted);
     const waits = this.duration.waits(sorted, coats);
-    const counts = new Map<string, number>();
+    const taken = new Set<string>();
+    let beneath: ProductId | null = null;
     const steps = sorted.map((place, index): StepFact => {
       const fact = this.facts[place]!;
-      const { role } = fact.step;
-      const count = (counts.get(role) ?? 0) + 1;
-      counts.set(role, count);
-      const id = stepId(`${this.context.zone.zone}.${role}.${count}`);
+      const id = stepIdOf(this.context.zone.zone, fact.step, beneath, taken);
+      if (fact.product) beneath = fact.product.id;
       variableOf.set(id, owner.get(place)!);
       return { ...fact, index, step: { ...fact.step, id, coats: coats[index]!, waitBefore: waits[index]! } };
     });

@@ -56,7 +56,7 @@ export const PHASE_OF: Readonly<Record<Role, number>> = {
 export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
   readonly phase: number;
   readonly checks?: readonly string[];
-  readonly kept?: Pick<StepChoice, "id" | "origin">;
+  readonly pinned?: Pick<StepChoice, "id" | "origin">;
 };
 
 /** One alternative of a decision variable; `steps` is empty where leaving it out is an alternative too. */

@@ -13,7 +13,9 @@ import type { PieceFacts, StackFacts } from "../facts/facts";
 import { firstStop, judge } from "../rules/judge";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../model/plan";
 import type { Candidate, PlanSet } from "../model/plan";
+import type { LaidStep } from "../model/laid-step";
 import type { StepChoice, ZoneSteps } from "../model/step";
+import { stepIdOf } from "../model/step-id";
 import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
@@ -21,7 +23,7 @@ import { layersOf } from "./layers";
 import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
 import { selectCandidates } from "./candidate-selection";
-import { unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
+import { coveredFindings, unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of the user's that stay, each in its zone. */
@@ -33,9 +35,11 @@ export interface Asked {
   readonly rules?: readonly Rule[];
   /** "Keep these steps of mine, make the rest right." */
   readonly keep?: readonly PinnedStep[];
+  /** What was recorded at the bench: on the piece already, and told apart from what the user only states. */
+  readonly body?: readonly LaidStep[];
 }
 
-function contextOf(facts: PieceFacts, zone: Zone, route: Route, keep: readonly PinnedStep[]): ZoneContext {
+function contextOf(facts: PieceFacts, zone: Zone, route: Route, { keep = [], body = [] }: Asked): ZoneContext {
   const layers = layersOf(facts).filter((layer) => layer.zone === zone.zone);
   const field = zone.motifGround === undefined ? facts.piece.decoration.baseColour : zone.motifGround;
   // The ground under a motif is its field; what is set on it are its layers.
@@ -47,7 +51,7 @@ function contextOf(facts: PieceFacts, zone: Zone, route: Route, keep: readonly P
     layers: own,
     field,
     surface: facts.material.surface,
-    done: facts.piece.done.filter((step) => step.zone === zone.zone),
+    done: [...facts.piece.done, ...body].filter((step) => step.zone === zone.zone),
     keep: keep.filter((step) => step.zone === zone.zone).map(({ zone: _zone, ...step }) => step),
   };
 }
@@ -65,14 +69,14 @@ function zonesToCoat(facts: PieceFacts, route: Route): readonly Zone[] {
 function kindOf({ zone, layers, field, done, keep }: ZoneContext): string {
   const { template, wears, mustStayBare, treatment, motifGround } = zone;
   const { exposure, decorated, halves, optional, part } = template;
-  const plain = (steps: readonly object[]) => steps.map((step) => ({ ...step, zone: "", id: "" }));
+  const plain = (steps: readonly object[]) => steps.map((step) => ({ ...step, zone: "", id: "", laidAt: "" }));
   return JSON.stringify([treatment, exposure, decorated, halves, optional, part, wears, mustStayBare, motifGround, field, layers, plain(done), plain(keep)]);
 }
 
-function searchesOf(facts: PieceFacts, route: Route, keep: readonly PinnedStep[], rules: readonly Rule[]): readonly ZoneSearch[] {
+function searchesOf(facts: PieceFacts, route: Route, asked: Asked, rules: readonly Rule[]): readonly ZoneSearch[] {
   const kinds = new Map<string, { readonly context: ZoneContext; readonly zones: Zone[] }>();
   for (const zone of zonesToCoat(facts, route)) {
-    const context = contextOf(facts, zone, route, keep);
+    const context = contextOf(facts, zone, route, asked);
     const kind = kindOf(context);
     const known = kinds.get(kind);
     if (known) known.zones.push(zone);
@@ -109,14 +113,39 @@ function zoneChoices(facts: PieceFacts, searches: readonly ZoneSearch[], stacks:
     .sort((a, b) => order.indexOf(a.zone) - order.indexOf(b.zone));
 }
 
-function routeSearch(facts: PieceFacts, route: Route, { keep = [], rules = RULES }: Asked): RouteSearch {
-  const searches = searchesOf(facts, route, keep, rules);
+const ON_IT = [{ requirement: "already-done", text: "it is on the piece" }];
+
+/** A recorded coat as a step of the plan. */
+export function asDoneStep({ zone, id, ...step }: LaidStep): StepChoice {
+  return { checks: [], because: ON_IT, origin: "engine", ...step, id: id ?? stepIdOf(zone, step, null, new Set()), done: true };
+}
+
+/** Every recorded coat with its own instant, and zones that get nothing more but have coats on them. */
+function withBody(facts: PieceFacts, zones: readonly ZoneSteps<StepChoice>[], body: readonly LaidStep[]): readonly ZoneSteps<StepChoice>[] {
+  if (body.length === 0) return zones;
+  const instants = new Map(body.map((step) => [step.id, step.laidAt]));
+  const dated = zones.map((zone) => ({
+    ...zone,
+    steps: zone.steps.map((step) => {
+      const laidAt = step.done ? instants.get(step.id) : undefined;
+      return laidAt === undefined ? step : { ...step, laidAt };
+    }),
+  }));
+  const planned = new Set(zones.map((zone) => zone.zone));
+  const others = facts.zones.filter((zone) => !planned.has(zone.zone) && body.some((step) => step.zone === zone.zone));
+  return [...dated, ...others.map(({ zone, areaMm2 }) => ({ zone, areaMm2, steps: body.filter((step) => step.zone === zone).map(asDoneStep) }))];
+}
+
+function routeSearch(facts: PieceFacts, route: Route, asked: Asked): RouteSearch {
+  const { rules = RULES, body = [] } = asked;
+  const searches = searchesOf(facts, route, asked, rules);
+  const whole = (stacks: readonly StackFacts[]) => withBody(facts, zoneChoices(facts, searches, stacks), body);
   const across = rules.filter((rule) => rule.acrossZones);
   return new RouteSearch(searches, {
     route,
-    sound: (stacks) => firstStop(stackFacts(facts, zoneChoices(facts, searches, stacks)), across) === null,
-    why: (stacks) => judge(stackFacts(facts, zoneChoices(facts, searches, stacks)), rules).find((one) => one.severity === "stop") ?? null,
-    candidate: (stacks) => makeCandidate(facts, zoneChoices(facts, searches, stacks), rules, { title: "", route }),
+    sound: (stacks) => firstStop(stackFacts(facts, whole(stacks)), across) === null,
+    why: (stacks) => judge(stackFacts(facts, whole(stacks)), rules).find((one) => one.severity === "stop") ?? null,
+    candidate: (stacks) => makeCandidate(facts, whole(stacks), rules, { title: "", route }),
     priced: knowsShelf(facts.catalogue) && [...facts.catalogue.products.values()].some((product) => (product.own?.pricePerMl ?? null) !== null),
   });
 }
@@ -157,7 +186,11 @@ export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   if (candidates.length > 0) {
     const wishes = (candidate: Candidate) => ({
       ...candidate,
-      findings: [...candidate.findings, ...wishFindings(stated, candidate, { obstacle: obstacle?.why ?? null, blocked })],
+      findings: [
+        ...candidate.findings,
+        ...wishFindings(stated, candidate, { obstacle: obstacle?.why ?? null, blocked }),
+        ...coveredFindings(stated, asked.body ?? []),
+      ],
     });
     return { ...set, candidates: candidates.map(wishes), refusal: null };
   }

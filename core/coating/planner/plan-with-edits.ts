@@ -3,11 +3,15 @@ import type { CandidateId } from "../../catalogue/ids";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import { applyChanges } from "../model/apply-changes";
+import { changesBetween } from "../model/changes-between";
+import { fingerprint } from "../model/fingerprint";
+import { ENGINE_VERSION } from "./engine-version";
 import { makeCandidate } from "./candidate";
 import type { Change } from "../model/change";
 import { pieceFacts } from "../facts/facts";
 import type { Candidate, PlanSet } from "../model/plan";
-import type { Step, StepChoice, ZoneSteps } from "../model/step";
+import type { StepChoice, ZoneSteps } from "../model/step";
+import { choiceOf } from "../model/step-choice";
 import { planPiece } from "./plan-piece";
 import { RULES } from "../rules/rules";
 
@@ -16,6 +20,10 @@ export interface Keeping {
   readonly candidateId: CandidateId | null;
   readonly school: string;
   readonly edits: readonly Change[];
+  /** The engine the plan was kept with, the steps it gave, and the facts it gave them for; absent where nothing was kept of it. */
+  readonly kept?: { readonly engineVersion: number; readonly made: readonly ZoneSteps<StepChoice>[]; readonly madeFor: string };
+  /** The plan was made for the body as it was at this instant, ISO 8601; null or absent: for the bare piece. */
+  readonly basis?: string | null;
 }
 
 export interface PlanView {
@@ -24,22 +32,11 @@ export interface PlanView {
   readonly shown: Candidate | null;
   /** The user's changes that no longer find their step. */
   readonly lost: readonly Change[];
-}
-
-/** A step without the numbers that follow from it; a wait stays only where the user set it. */
-export function choiceOf(step: Step): StepChoice {
-  const {
-    wetMicrons: _wet,
-    dryMicrons: _dry,
-    jarMl: _jar,
-    volumeMl: _ml,
-    handsOnMin: _hands,
-    typical: _typical,
-    cautious: _cautious,
-    waitBefore,
-    ...choice
-  } = step;
-  return waitBefore?.set === "hers" ? { ...choice, waitBefore } : choice;
+  /** The steps of the candidate before the user's changes, and the facts they are for: what is kept of a plan that is followed. */
+  readonly made: readonly ZoneSteps<StepChoice>[];
+  readonly madeFor: string;
+  /** What a newer engine than the plan was kept with would change in it; the kept plan is shown until the user has chosen. */
+  readonly newer: { readonly changes: readonly Change[]; readonly made: readonly ZoneSteps<StepChoice>[] } | null;
 }
 
 function followed(set: PlanSet, keeping: Keeping): Candidate | null {
@@ -48,25 +45,67 @@ function followed(set: PlanSet, keeping: Keeping): Candidate | null {
   );
 }
 
-/** The changes that touch steps; those that touch the piece are kept in the piece. */
-function withEdits(candidate: Candidate, piece: Piece, edits: readonly Change[], catalogue: Catalogue): { candidate: Candidate; lost: readonly Change[] } {
-  const choices: readonly ZoneSteps<StepChoice>[] = candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
-  const { zones, lost } = applyChanges(choices, edits);
-  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
-  const extra = candidate.findings.filter((one) => one.code === "wish-not-kept");
-  const made = makeCandidate(facts, zones, RULES, { title: candidate.title, route: candidate.route, id: candidate.id });
-  return { candidate: { ...made, findings: [...made.findings, ...extra] }, lost };
+/** The edits that touch steps still to be done: what is on the piece is no longer a choice. */
+function open(candidate: Candidate, edits: readonly Change[]): readonly Change[] {
+  const done = new Set(candidate.zones.flatMap((zone) => zone.steps.filter((step) => step.done).map((step) => step.id)));
+  return edits.filter((edit) => !("stepId" in edit) || !done.has(edit.stepId));
 }
 
 /**
- * Plans a piece and shows the candidate the user follows with their changes on it. Numbers are always worked out anew.
+ * A candidate with other steps: numbers and findings are worked out anew.
+ *
+ * @param zones the stacks as they are to be
+ */
+export function remade(candidate: Candidate, zones: readonly ZoneSteps<StepChoice>[], piece: Piece, catalogue: Catalogue): Candidate {
+  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
+  const extra = candidate.findings.filter((one) => one.code === "wish-not-kept");
+  const made = makeCandidate(facts, zones, RULES, { title: candidate.title, route: candidate.route, id: candidate.id });
+  return { ...made, findings: [...made.findings, ...extra] };
+}
+
+function choicesOf(candidate: Candidate): readonly ZoneSteps<StepChoice>[] {
+  return candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
+}
+
+/** Names the facts a plan is made from; the piece's name is none of them. */
+export function factsKey({ name: _name, ...facts }: Piece): string {
+  return fingerprint(JSON.stringify(facts));
+}
+
+/** The steps an older engine gave for the same facts, where this one would give others. */
+function keptDifferently(fresh: readonly ZoneSteps<StepChoice>[], { kept }: Keeping, madeFor: string): readonly ZoneSteps<StepChoice>[] | null {
+  if (!kept || kept.engineVersion === ENGINE_VERSION || kept.madeFor !== madeFor) return null;
+  return changesBetween(kept.made, fresh).length > 0 ? kept.made : null;
+}
+
+/**
+ * The candidate of a plan set that the user follows, with their changes on it. Numbers are always worked out anew.
  *
  * @param keeping what is kept of their plan; a candidate that is gone gives way to one of the same school, then to the first
  */
+export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalogue: Catalogue): PlanView {
+  const madeFor = factsKey(piece);
+  const found = followed(set, keeping);
+  if (!found) return { set, shown: null, lost: [], made: [], madeFor, newer: null };
+  const fresh = choicesOf(found);
+  const old = keptDifferently(fresh, keeping, madeFor);
+  const made = old ?? fresh;
+  const newer = old && { changes: changesBetween(old, fresh), made: fresh };
+  const edits = open(found, keeping.edits);
+  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, newer };
+  // The changes that touch the piece are kept in the piece.
+  const { zones, lost } = applyChanges(made, edits);
+  return {
+    set,
+    shown: remade(found, zones, piece, catalogue),
+    lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))],
+    made,
+    madeFor,
+    newer,
+  };
+}
+
+/** Plans a bare piece and shows the candidate the user follows with their changes on it. */
 export function planWithEdits(piece: Piece, keeping: Keeping, catalogue: Catalogue): PlanView {
-  const set = planPiece(piece, catalogue);
-  const base = followed(set, keeping);
-  if (!base || keeping.edits.length === 0) return { set, shown: base, lost: [] };
-  const { candidate, lost } = withEdits(base, piece, keeping.edits, catalogue);
-  return { set, shown: candidate, lost };
+  return followedIn(planPiece(piece, catalogue), keeping, piece, catalogue);
 }

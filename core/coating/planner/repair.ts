@@ -4,7 +4,7 @@ import type { Piece } from "../../piece/piece";
 import type { Change } from "../model/change";
 import { changesBetween } from "../model/changes-between";
 import type { Candidate, Refusal } from "../model/plan";
-import { choiceOf } from "./plan-with-edits";
+import { choiceOf } from "../model/step-choice";
 import { canPlan, planPiece } from "./plan-piece";
 import type { PinnedStep } from "./plan-piece";
 

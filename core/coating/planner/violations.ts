@@ -1,5 +1,6 @@
 import type { Role } from "../../catalogue/vocabulary";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { hitsOf } from "../rules/judge";
 import type { Hit, Rule } from "../rules/rule";
 
 export interface Violation {
@@ -26,7 +27,7 @@ export function violationsOf(stack: StackFacts, rules: readonly Rule[], avoidabl
     if (rule.metByPlanning) continue;
     // A rule may lower its severity, never raise it: these two can neither stop a stack nor count against it.
     if (rule.severity === "safety" || rule.severity === "note") continue;
-    for (const hit of rule.find(stack)) {
+    for (const hit of hitsOf(rule, stack)) {
       const severity = hit.severity ?? rule.severity;
       if (hit.unknown !== undefined || (severity !== "stop" && severity !== "warn")) continue;
       const fault = { code: rule.code, severity, culprits: hit.culprits ?? null, missing: hit.missing ?? [], rule, hit };

@@ -7,7 +7,9 @@ import { WEAR_TEXT } from "./variables-finish";
 import { leaves } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
 import { zoneWord } from "../rules/judge";
+import type { LaidStep } from "../model/laid-step";
 import type { Candidate, Finding } from "../model/plan";
+import { PHASE, PHASE_OF } from "./draft";
 
 /** A medium the user named and forbade at once, and by what. */
 export interface Blocked {
@@ -96,6 +98,28 @@ export function wishFindings(
     }
   }
   return unkept.map(unkeptWish);
+}
+
+/**
+ * A base colour that would have to go under what is on the piece already: it is not laid, and the plan says so.
+ *
+ * @param body what was recorded at the bench
+ */
+export function coveredFindings({ zones, piece }: PieceFacts, body: readonly LaidStep[]): readonly Finding[] {
+  const wanted = piece.decoration.baseColour;
+  if (wanted === null) return [];
+  const covered = zones.filter(({ zone, treatment }) => {
+    const own = body.filter((step) => step.zone === zone);
+    const base = own.findLast((step) => step.role === "base");
+    const over = own.some((step) => step.role !== "base" && PHASE_OF[step.role] > PHASE.base && PHASE_OF[step.role] < PHASE.heat);
+    return treatment === "paint" && over && base?.colour?.toLowerCase() !== wanted.toLowerCase();
+  });
+  return covered.map(({ zone }) =>
+    unkeptWish({
+      message: `The base colour you chose is not laid on the ${zoneWord(zone)}`,
+      why: "coats that come after it are on already, and it would cover them",
+    }),
+  );
 }
 
 /** A wish that is not kept, as a finding. */

@@ -1,5 +1,7 @@
 import { productName } from "../../catalogue/catalogue";
-import type { Severity } from "../../catalogue/vocabulary";
+import { ROLES } from "../../catalogue/vocabulary";
+import type { Role, Severity } from "../../catalogue/vocabulary";
+import { isFilm, lastFilm } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Finding } from "../model/plan";
 import type { Hit, Rule } from "./rule";
@@ -52,6 +54,37 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
   };
 }
 
+/** Whether a coat of this role can still be laid over what is on the piece: the roles stand in the usual order of the work. */
+function canStillBeLaid(role: Role, stack: StackFacts): boolean {
+  const topmost = stack.steps.findLast((fact) => fact.step.done && isFilm(fact));
+  return !topmost || ROLES.indexOf(role) >= ROLES.indexOf(topmost.step.role);
+}
+
+/** Whether a fault lies in what is on the piece already and no further coat mends it. */
+function isPast({ at, culprits, missing = [] }: Hit, rule: Rule, stack: StackFacts): boolean {
+  const blamed = culprits && culprits.length > 0 ? culprits : at ? [at] : [];
+  if (blamed.length === 0 || !blamed.every((fact) => fact.step.done)) return false;
+  if (at && !at.step.done) return false;
+  if (missing.some((role) => canStillBeLaid(role, stack))) return false;
+  // What the last film is not made for, another one over it may be.
+  return !(rule.heading === "Locking and sealing" && at !== null && at === lastFilm(stack));
+}
+
+/**
+ * Where a rule bites in a stack. Faults of coats that are on the piece and can no longer be mended are left out; what may hurt
+ * someone stays, as a word to know.
+ */
+export function hitsOf(rule: Rule, stack: StackFacts): readonly Hit[] {
+  const hits = rule.find(stack);
+  if (hits.length === 0 || !stack.steps.some((fact) => fact.step.done)) return hits;
+  return hits.flatMap((hit): readonly Hit[] => {
+    if (!isPast(hit, rule, stack)) return [hit];
+    if (rule.heading !== "People and food") return [];
+    const { change: _change, ...said } = hit;
+    return [{ ...said, severity: rule.severity === "safety" ? "safety" : "note" }];
+  });
+}
+
 const WEIGHT: Record<Severity, number> = { stop: 0, warn: 1, note: 2, safety: 3 };
 
 /**
@@ -64,7 +97,7 @@ export function judge(stacks: readonly StackFacts[], rules: readonly Rule[]): re
   const said = new Set<string>();
   for (const rule of rules) {
     for (const stack of stacks) {
-      for (const hit of rule.find(stack)) {
+      for (const hit of hitsOf(rule, stack)) {
         const one = findingOf(rule, hit, stack);
         const key = rule.ofPiece ? rule.code : `${one.code}|${one.zone}|${one.stepId}|${one.message}`;
         if (said.has(key)) continue;
@@ -80,7 +113,7 @@ export function judge(stacks: readonly StackFacts[], rules: readonly Rule[]): re
 export function firstStop(stacks: readonly StackFacts[], rules: readonly Rule[]): string | null {
   for (const rule of rules) {
     for (const stack of stacks) {
-      if (rule.find(stack).some((hit) => hit.unknown === undefined && (hit.severity ?? rule.severity) === "stop")) return rule.code;
+      if (hitsOf(rule, stack).some((hit) => hit.unknown === undefined && (hit.severity ?? rule.severity) === "stop")) return rule.code;
     }
   }
   return null;

@@ -1,0 +1,19 @@
+import { DATA_VERSION, DEFINITIONS } from "./stores/stores";
+import type { RawParts } from "./step-translation";
+import type { StepTranslator } from "./step-translation";
+
+/**
+ * Brings records of all stores from an older data version up to this one, step by step.
+ *
+ * @param from the data version they are of, from 1
+ * @returns the records as they are now; what a migration cannot read it leaves to the schema
+ */
+export function migrated(parts: RawParts, from: number, stepsOf: StepTranslator): RawParts {
+  let current = parts;
+  for (let to = from + 1; to <= DATA_VERSION; to += 1) {
+    const before = current;
+    const changes = DEFINITIONS.flatMap(({ name, migrations }) => migrations.filter((one) => one.to === to).map((one) => ({ name, up: one.up })));
+    for (const { name, up } of changes) current = { ...current, [name]: (before[name] ?? []).map((record) => up(record, { parts: before, stepsOf })) };
+  }
+  return current;
+}

@@ -1,0 +1,21 @@
+import type { FreeHours } from "../../schedule/free-hours";
+import { hoursSchema } from "../hours-schema";
+import { defineStore, revSchema } from "./definition";
+
+/** There is one: the user's free hours. */
+export interface HoursRecord {
+  readonly id: "hours";
+  readonly rev: number;
+  readonly hours: FreeHours;
+}
+
+export const HOURS = defineStore<HoursRecord>({
+  name: "hours",
+  since: 3,
+  indexes: {},
+  single: true,
+  schema: (joi) => joi.object({ id: joi.string().valid("hours").required(), rev: revSchema(joi).required(), hours: hoursSchema(joi).required() }),
+  onImport: "keep",
+  lists: [],
+  migrations: [],
+});

@@ -1,0 +1,59 @@
+import type { CandidateId, PieceId, PlanId, StepId } from "../../catalogue/ids";
+import type { Change } from "../../coating/model/change";
+import type { StepChoice, ZoneSteps } from "../../coating/model/step";
+import { changeSchema, zoneStepsSchema } from "../change-schema";
+import { problem } from "../problem";
+import { translatedEdits } from "../step-translation";
+import { defineStore, recordIdSchema, revSchema } from "./definition";
+
+/** A plan the user follows: a choice and their changes, never numbers. */
+export interface PlanRecord {
+  readonly id: PlanId;
+  readonly pieceId: PieceId;
+  readonly rev: number;
+  readonly school: string;
+  readonly candidateId: CandidateId;
+  readonly edits: readonly Change[];
+  readonly pinned: readonly StepId[];
+  /** The engine it was made with. */
+  readonly engineVersion: number;
+  /** The steps that engine gave it, before the user's changes: what a newer one would change is told against them. */
+  readonly made?: readonly ZoneSteps<StepChoice>[];
+  /** Fingerprint of the facts they are for. */
+  readonly madeFor?: string;
+  /** The body it was made for, as it was at this instant, ISO 8601; absent for the bare piece. */
+  readonly basis?: string;
+}
+
+export const PLANS = defineStore<PlanRecord>({
+  name: "plans",
+  since: 2,
+  indexes: { byPiece: "pieceId" },
+  schema: (joi) =>
+    joi.object({
+      id: recordIdSchema(joi).required(),
+      pieceId: recordIdSchema(joi).required(),
+      rev: revSchema(joi).required(),
+      school: joi.string().allow("").max(400).required(),
+      candidateId: joi.string().max(40).required(),
+      edits: joi.array().items(changeSchema(joi)).required(),
+      pinned: joi.array().items(joi.string()).required(),
+      engineVersion: joi.number().integer().min(1).required(),
+      made: zoneStepsSchema(joi),
+      madeFor: joi.string().max(40),
+      basis: joi.string().isoDate(),
+    }),
+  check: ({ pieceId }, { has }, at) =>
+    has("pieces", pieceId) ? null : problem("unknown-id", [...at, "pieceId"].join("."), "this plan belongs to a piece that is not in the file"),
+  owner: { store: "pieces", field: "pieceId" },
+  onImport: "with-owner",
+  refers: { pieceId: "pieces" },
+  lists: ["edits", "pinned"],
+  migrations: [
+    {
+      to: 4,
+      does: "changes and pinned steps name steps by what they are, not by their number",
+      up: (plan, { parts, stepsOf }) => translatedEdits(plan, stepsOf(parts, plan)),
+    },
+  ],
+});

@@ -1,0 +1,41 @@
+import type { ProgressRecord } from "../../logbook/progress";
+import { actSchema } from "../change-schema";
+import { problem } from "../problem";
+import { translatedProgress } from "../step-translation";
+import { zoneSchema } from "../zone-schema";
+import { defineStore, recordIdSchema, revSchema } from "./definition";
+
+export const PROGRESS = defineStore<ProgressRecord>({
+  name: "progress",
+  since: 3,
+  indexes: { byPiece: "pieceId" },
+  schema: (joi) =>
+    joi.object({
+      id: recordIdSchema(joi).required(),
+      rev: revSchema(joi).required(),
+      pieceId: recordIdSchema(joi).required(),
+      planId: recordIdSchema(joi).required(),
+      stepId: joi.string().max(120).required(),
+      zone: zoneSchema(joi).required(),
+      act: actSchema(joi).required(),
+      coat: joi.number().integer().min(1).max(40).required(),
+      half: joi.string().valid("first", "second"),
+      kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
+      at: joi.string().isoDate().required(),
+    }),
+  check: ({ pieceId, planId }, { has }, at) => {
+    if (!has("pieces", pieceId)) return problem("unknown-id", [...at, "pieceId"].join("."), "this was done on a piece that is not in the file");
+    return has("plans", planId) ? null : problem("unknown-id", [...at, "planId"].join("."), "this belongs to a plan that is not in the file");
+  },
+  owner: { store: "pieces", field: "pieceId" },
+  onImport: "with-owner",
+  refers: { pieceId: "pieces", planId: "plans" },
+  lists: [],
+  migrations: [
+    {
+      to: 4,
+      does: "every record says itself what was done, on which piece and zone",
+      up: (record, { parts, stepsOf }) => translatedProgress(record, parts, stepsOf),
+    },
+  ],
+});

@@ -1,0 +1,42 @@
+import type { LengthUnit } from "../../units/length";
+import { defineStore, revSchema } from "./definition";
+import type { JoiRoot } from "./definition";
+
+/** There is one: how the user wants the app to be. */
+export interface SettingsRecord {
+  readonly id: "settings";
+  readonly rev: number;
+  readonly units: LengthUnit;
+  readonly theme: "system" | "light" | "dim";
+  readonly sounds: boolean;
+  /** How the user signs; "" when they have not said. */
+  readonly signature: string;
+}
+
+export const USUAL_SETTINGS: SettingsRecord = { id: "settings", rev: 0, units: "mm", theme: "system", sounds: false, signature: "" };
+
+/** What may be chosen. */
+export function settingsFields(joi: JoiRoot) {
+  return {
+    units: joi.string().valid("mm", "in"),
+    theme: joi.string().valid("system", "light", "dim"),
+    sounds: joi.boolean(),
+    signature: joi.string().allow("").max(80),
+  };
+}
+
+export const SETTINGS = defineStore<SettingsRecord>({
+  name: "settings",
+  since: 3,
+  indexes: {},
+  single: true,
+  schema: (joi) =>
+    joi.object({
+      id: joi.string().valid("settings").required(),
+      rev: revSchema(joi).required(),
+      ...Object.fromEntries(Object.entries(settingsFields(joi)).map(([key, field]) => [key, field.required()])),
+    }),
+  onImport: "keep",
+  lists: [],
+  migrations: [],
+});

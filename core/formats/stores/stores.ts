@@ -1,0 +1,23 @@
+import type { StoreDefinition, StoredRecord } from "./definition";
+import { HOURS } from "./hours";
+import { PIECES } from "./pieces";
+import { PLANS } from "./plans";
+import { PROGRESS } from "./progress";
+import { ROOMS } from "./rooms";
+import { SETTINGS } from "./settings";
+
+/** Every store, in the order of a file: owners before what belongs to them. */
+export const STORES = { pieces: PIECES, plans: PLANS, progress: PROGRESS, rooms: ROOMS, hours: HOURS, settings: SETTINGS } as const;
+
+export type StoreName = keyof typeof STORES;
+
+/** The record of a store. */
+export type RecordOf<N extends StoreName> = NonNullable<(typeof STORES)[N]["record"]>;
+
+export const STORE_NAMES = Object.keys(STORES) as readonly StoreName[];
+
+/** Definitions where their records are only handled, not read. */
+export const DEFINITIONS = Object.values(STORES) as unknown as readonly StoreDefinition<StoredRecord & Record<string, unknown>>[];
+
+/** The data version of the records as they are now. */
+export const DATA_VERSION = Math.max(...DEFINITIONS.flatMap((one) => [one.since, ...one.migrations.map((migration) => migration.to)]));

@@ -1,0 +1,322 @@
+/** What is done stays done: whatever is edited, changed or chosen, the body is the same, and nothing finished is asked for again. */
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { CATALOGUE } from "../catalogue/catalogue";
+import type { PieceId, PlanId, ProgressId } from "../catalogue/ids";
+import { changePiece } from "../coating/model/apply-changes";
+import type { Change } from "../coating/model/change";
+import type { Candidate, PlanSet } from "../coating/model/plan";
+import { planPiece } from "../coating/planner/plan-piece";
+import type { Keeping } from "../coating/planner/plan-with-edits";
+import type { Role } from "../catalogue/vocabulary";
+import type { Piece } from "../piece/piece";
+import { workFor } from "../schedule/dates-of";
+import { pebble, piece, pot } from "../../tests/reference/bench";
+import { actKey, bodyOf, coatsOn } from "./body-state";
+import { coatEvents } from "./coat-events";
+import { planOnBody, waysOn } from "./plan-on-body";
+import type { BodyView, PlanFor } from "./plan-on-body";
+import type { ProgressKind, ProgressRecord } from "./progress";
+
+const HOUR = 3_600_000;
+const BEGIN = Date.parse("2026-11-02T18:00:00Z");
+const NOTHING_KEPT: Keeping = { candidateId: null, school: "", edits: [] };
+const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
+
+const planned = new Map<string, PlanSet>();
+/** Plans every piece on every body once. */
+const plan: PlanFor = (stated, body) => {
+  const key = JSON.stringify([stated, body]);
+  const known = planned.get(key) ?? planPiece(stated, CATALOGUE, { body });
+  planned.set(key, known);
+  return known;
+};
+
+/** A piece at the bench: everything a user can do to it, and what it shows then. */
+class Bench {
+  progress: readonly ProgressRecord[] = [];
+  keeping: Keeping = NOTHING_KEPT;
+  private clock = BEGIN;
+  private count = 0;
+
+  constructor(public piece: Piece) {}
+
+  get view(): BodyView {
+    return planOnBody(this.piece, this.keeping, this.progress, CATALOGUE, plan);
+  }
+
+  private record(kind: ProgressKind, events: ReturnType<typeof coatEvents>): void {
+    this.clock += HOUR;
+    const at = new Date(this.clock).toISOString();
+    const made = events.map((event): ProgressRecord => ({
+      ...event,
+      id: `p${(this.count += 1)}` as ProgressId,
+      rev: 1,
+      pieceId: "piece" as PieceId,
+      planId: "plan" as PlanId,
+      kind,
+      at,
+    }));
+    this.progress = [...this.progress, ...made];
+  }
+
+  /** Does what comes next, as many tasks as asked; follows the plan that is shown. */
+  work(tasks: number): this {
+    for (let n = 0; n < tasks; n += 1) {
+      const { shown, done, basis } = this.view;
+      const next = shown && workFor(this.piece, shown, CATALOGUE).tasks.find((task) => !done.has(task.id) && task.after.every((edge) => done.has(edge.task)));
+      if (!shown || !next) return this;
+      this.follow(shown, basis);
+      this.record("done", coatEvents(shown, next));
+    }
+    return this;
+  }
+
+  /** Works until the first open step is of a role. */
+  workUpTo(role: string): this {
+    for (let n = 0; n < 60 && this.open()[0]?.role !== role; n += 1) this.work(1);
+    return this;
+  }
+
+  follow({ id, school }: Candidate, basis: string | null): void {
+    this.keeping = { ...this.keeping, candidateId: id, school, basis };
+  }
+
+  change(...changes: Change[]): this {
+    this.piece = changePiece(this.piece, changes);
+    return this;
+  }
+
+  chooseWay(at: number): this {
+    const ways = waysOn(this.piece, this.progress, CATALOGUE, plan);
+    const way = ways.set.candidates[at % Math.max(1, ways.set.candidates.length)];
+    if (way) this.keeping = { candidateId: way.id, school: way.school, edits: [], basis: ways.basis };
+    return this;
+  }
+
+  /** Ruins the coat laid last. */
+  ruin(): this {
+    const last = this.progress.filter((one) => one.kind === "done").at(-1);
+    if (last) this.record("ruined", [last]);
+    return this;
+  }
+
+  /** Steps still to be done, in working order. */
+  open() {
+    const { shown, done } = this.view;
+    if (!shown) return [];
+    const steps = new Map(shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, { ...step, zone: zone.zone }])));
+    const tasks = workFor(this.piece, shown, CATALOGUE).tasks.filter((task) => !done.has(task.id));
+    return tasks.map((task) => ({ ...steps.get(task.stepId)!, coat: task.coat }));
+  }
+}
+
+/** What of the body a view does not show as done. */
+function missing({ view, progress, piece: stated }: Bench): readonly string[] {
+  const shown = view.shown ?? view.onIt;
+  const zones = new Map(shown?.zones.map((zone) => [zone.zone, zone.steps]));
+  return bodyOf(progress).flatMap((laid) => {
+    const steps = zones.get(laid.zone);
+    if (!steps) return planZones(stated).includes(laid.zone) ? [`${laid.zone}: ${actKey(laid.act)} is nowhere`] : [];
+    const same = steps.filter((step) => actKey(step) === actKey(laid.act));
+    const asDone = same.filter((step) => step.done).reduce((sum, step) => sum + step.coats, 0);
+    const ticked = new Set(same.flatMap((step) => [...view.done.keys()].filter((id) => id.startsWith(`${step.id}:`)).map((id) => id.split(":", 2).join(":"))));
+    return asDone + ticked.size >= coatsOn(laid) ? [] : [`${laid.zone}: ${actKey(laid.act)}, ${asDone + ticked.size} of ${coatsOn(laid)}`];
+  });
+}
+
+function planZones(stated: Piece): readonly string[] {
+  const { shown } = planOnBody(stated, NOTHING_KEPT, [], CATALOGUE, plan);
+  return shown ? [...shown.zones.map((zone) => zone.zone), ...shown.bare] : [];
+}
+
+/** Grave findings on what can no longer be changed. */
+function pastFaults({ view }: Bench): readonly string[] {
+  const done = new Set(view.shown?.zones.flatMap((zone) => zone.steps.filter((step) => step.done).map((step) => step.id)));
+  const grave = view.shown?.findings.filter((one) => one.severity === "stop" || one.severity === "warn") ?? [];
+  return grave.flatMap((one) => (one.stepId && done.has(one.stepId) && !one.fix.change ? [`${one.code} on ${one.stepId}`] : []));
+}
+
+const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2"] };
+const dottedPot = () => pot({ uses: ["planter"], conditions: ["dusty"], decoration: DOTS });
+const dottedPebble = () => pebble({ uses: ["handled"], conditions: ["dusty"], decoration: DOTS });
+
+/** Acts of the body with nothing left of their own coats. */
+function finished({ progress }: Bench): ReadonlySet<string> {
+  const whole = bodyOf(progress).filter(({ coats }) => coats.every((one) => !one.half || coats.filter((other) => other.coat === one.coat).length === 2));
+  return new Set(whole.map((laid) => `${laid.zone}|${actKey(laid.act)}`));
+}
+
+describe("in the middle of a half-painted piece", () => {
+  const begun = () => new Bench(dottedPebble()).workUpTo("decorate");
+
+  test("as long as nothing is changed, the plan goes on as it was", () => {
+    const bench = new Bench(dottedPot());
+    const before = bench.view.shown;
+    bench.work(7);
+    expect(bench.view.shown).toEqual(before);
+    expect(bench.view.done.size).toBeGreaterThanOrEqual(7);
+    expect(bench.view.basis).toBeNull();
+    expect(missing(bench)).toEqual([]);
+  });
+
+  test("another base colour goes over the one that is on; ground and first colour stay", () => {
+    const bench = new Bench(dottedPebble()).workUpTo("base").work(2).change(set("decoration.baseColour", "#b0413e"));
+    expect(missing(bench)).toEqual([]);
+    const [{ steps }] = bench.view.shown!.zones as [Candidate["zones"][number]];
+    expect(steps.filter((step) => step.done && step.role === "base").map((step) => [step.colour, step.coats])).toEqual([["#1f3a4d", 2]]);
+    expect(steps.filter((step) => !step.done && step.role === "base").map((step) => step.colour)).toEqual(["#b0413e"]);
+    expect(bench.open().map((step) => step.role)).not.toContain("prime");
+    expect(bench.open().map((step) => step.role)).not.toContain("clean");
+  });
+
+  test("a condition found too late asks for nothing under the paint", () => {
+    const bench = begun().change(set("conditions", ["dusty", "pitted"]));
+    expect(bench.open().map((step) => step.role)).not.toContain("fill");
+    expect(missing(bench)).toEqual([]);
+  });
+
+  test("a base colour that would have to go under the dots is not laid, and that is said", () => {
+    const bench = begun().work(1).change(set("decoration.baseColour", "#b0413e"));
+    expect(bench.open().map((step) => step.role)).not.toContain("base");
+    expect(bench.view.shown!.findings.map((one) => one.message)).toContain("The base colour you chose is not laid on the top");
+  });
+
+  test("another use does not make a finished wash ready again", () => {
+    const bench = new Bench(dottedPebble()).workUpTo("prime").change(set("uses", ["indoor-display"]));
+    expect(bench.open().map((step) => step.role)).not.toContain("clean");
+    expect(missing(bench)).toEqual([]);
+  });
+
+  test("every other way goes on from what is on it", () => {
+    const { piece: stated, progress } = begun();
+    const { set: ways } = waysOn(stated, progress, CATALOGUE);
+    expect(ways.candidates.length).toBeGreaterThan(0);
+    for (const way of ways.candidates)
+      for (const { steps } of way.zones) {
+        expect(
+          steps.filter((step) => !step.done && ["clean", "prime", "base"].includes(step.role) && steps.some((one) => one.done && one.role === step.role)),
+        ).toEqual([]);
+      }
+  });
+
+  test("a coat that was ruined is asked for again, and it alone", () => {
+    const bench = new Bench(dottedPebble()).workUpTo("base").work(1);
+    const open = bench.open().length;
+    bench.ruin();
+    expect(bench.open().length).toBe(open + 1);
+    expect(bench.open()[0]?.role).toBe("base");
+  });
+
+  test("a film that was passed over is not asked for under the next one", () => {
+    const bench = new Bench(pebble({ decoration: { techniques: ["dots"], baseColour: "#1f3a4d" } }));
+    const { shown } = bench.view;
+    const tasks = workFor(bench.piece, shown!, CATALOGUE).tasks;
+    const dots = tasks.find((task) => task.stepId.includes(".decorate."))!;
+    const before = tasks.filter((task) => !task.stepId.includes(".isolate.") && !task.stepId.includes(".prime.")).slice(0, tasks.indexOf(dots));
+    for (const task of before) bench["record"]("done", coatEvents(shown!, task));
+    expect(bench.open().map((step) => step.role)).not.toContain("prime");
+    expect(missing(bench)).toEqual([]);
+  });
+});
+
+describe("a wait holds over a change", () => {
+  test("the new colour waits for the wet one beneath it", () => {
+    const bench = new Bench(dottedPebble()).workUpTo("base").work(1).change(set("decoration.baseColour", "#b0413e"));
+    const work = workFor(bench.piece, bench.view.shown!, CATALOGUE);
+    const over = work.tasks.find((task) => task.stepId.startsWith("top.base.") && !bench.view.done.has(task.id))!;
+    expect(Math.max(...over.after.filter((edge) => bench.view.done.has(edge.task)).map((edge) => edge.typicalMin))).toBeGreaterThan(10);
+  });
+});
+
+test("what can no longer be planned still shows what is on it", () => {
+  const bench = new Bench(pebble({ decoration: { techniques: ["dots"] } })).workUpTo("seal");
+  bench.change(set("material", "gypsum-cast"), set("uses", ["planter"]));
+  expect(bench.view.shown).toBeNull();
+  expect(bench.view.set.refusal).not.toBeNull();
+  expect(bench.view.onIt?.zones.flatMap((zone) => zone.steps).every((step) => step.done)).toBe(true);
+  expect(missing(bench)).toEqual([]);
+});
+
+type Act = (bench: Bench) => unknown;
+const CHANGES: readonly Change[] = [
+  set("decoration.baseColour", "#b0413e"),
+  set("decoration.baseColour", null),
+  set("decoration.colours", ["#d9822b"]),
+  set("decoration.techniques", ["bands"]),
+  set("decoration.techniques", []),
+  set("conditions", ["pitted"]),
+  set("conditions", ["greasy"]),
+  set("uses", ["outdoor-exposed"]),
+  set("uses", ["indoor-display"]),
+  set("finish", "gloss"),
+  set("room", { temperatureC: 16, relativeHumidity: 0.7 }),
+  set("wishes", { primer: "gesso" }),
+  set("constraints", { oven: false }),
+];
+const anAct: fc.Arbitrary<Act> = fc.oneof(
+  {
+    weight: 5,
+    arbitrary: fc.integer({ min: 1, max: 4 }).map(
+      (many): Act =>
+        (bench) =>
+          bench.work(many),
+    ),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.constantFrom(...CHANGES).map(
+      (change): Act =>
+        (bench) =>
+          bench.change(change),
+    ),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.nat(4).map(
+      (at): Act =>
+        (bench) =>
+          bench.chooseWay(at),
+    ),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.nat(20).map((at): Act => (bench) => {
+      const steps = bench.view.shown?.zones.flatMap((zone) => zone.steps) ?? [];
+      const step = steps[at % Math.max(1, steps.length)];
+      if (step)
+        bench.keeping = {
+          ...bench.keeping,
+          edits: [...bench.keeping.edits, at % 2 ? { op: "remove", stepId: step.id } : { op: "set", stepId: step.id, field: "coats", value: 3 }],
+        };
+    }),
+  },
+);
+/** Roles of which one is enough. */
+const ONCE: readonly Role[] = ["size", "prime", "isolate", "seal", "clean"];
+const PIECES: readonly (() => Piece)[] = [
+  dottedPebble,
+  () => pebble({ decoration: { techniques: ["dots"] } }),
+  () => piece({ material: "glass", uses: ["candle"], decoration: { techniques: ["dots"] } } as never),
+  () => piece({ material: "wood-softwood", uses: ["handled"], decoration: { techniques: ["bands", "lettering"] } } as never),
+];
+
+test("for any sequence of acts, edits, changes of facts and of way, what is on the body is in the plan, and nothing finished is asked for again", () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...PIECES), fc.array(anAct, { minLength: 3, maxLength: 9 }), (stated, acts) => {
+      const bench = new Bench(stated());
+      for (const act of acts) {
+        const before = bodyOf(bench.progress);
+        const known = bench.progress.length;
+        act(bench);
+        if (bench.progress.length === known) expect(bodyOf(bench.progress)).toEqual(before);
+        expect(missing(bench)).toEqual([]);
+        expect(pastFaults(bench)).toEqual([]);
+        const whole = finished(bench);
+        const again = bench.open().filter((step) => whole.has(`${step.zone}|${actKey(step)}`) && ONCE.includes(step.role) && step.coat === 1);
+        expect(again.map((step) => step.id)).toEqual([]);
+      }
+    }),
+    { numRuns: 40, seed: 20261125 },
+  );
+}, 240_000);

@@ -1,0 +1,113 @@
+import type { Catalogue } from "../catalogue/catalogue";
+import { pieceFacts } from "../coating/facts/facts";
+import type { LaidStep } from "../coating/model/laid-step";
+import type { Candidate, PlanSet } from "../coating/model/plan";
+import { makeCandidate } from "../coating/planner/candidate";
+import { asDoneStep, planPiece } from "../coating/planner/plan-piece";
+import { followedIn, remade } from "../coating/planner/plan-with-edits";
+import type { Keeping, PlanView } from "../coating/planner/plan-with-edits";
+import { completePiece } from "../piece/complete-piece";
+import type { Piece } from "../piece/piece";
+import { alignWith } from "./align";
+import { bodyOf, laidSince, laidSteps } from "./body-state";
+import type { ProgressRecord } from "./progress";
+
+/** A plan as it stands at the bench. */
+export interface BodyView extends PlanView {
+  /** Instant, ms, at which each task that is done ended. */
+  readonly done: ReadonlyMap<string, number>;
+  /** What the plan was made for: the bare piece, or the body as it was at this instant. */
+  readonly basis: string | null;
+  /** What is on the piece when nothing more can be planned for it; null otherwise. */
+  readonly onIt: Candidate | null;
+}
+
+/** Plans a piece with what is on it; may remember what was planned before. */
+export type PlanFor = (piece: Piece, body: readonly LaidStep[]) => PlanSet;
+
+function planFor(catalogue: Catalogue): PlanFor {
+  return (piece, body) => planPiece(piece, catalogue, { body });
+}
+
+/** What is on a piece, as a plan of nothing but done steps. */
+function onlyBody(piece: Piece, body: readonly LaidStep[], catalogue: Catalogue): Candidate | null {
+  if (body.length === 0) return null;
+  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
+  const zones = facts.zones.flatMap(({ zone, areaMm2 }) => {
+    const steps = body.filter((step) => step.zone === zone).map(asDoneStep);
+    return steps.length > 0 ? [{ zone, areaMm2, steps }] : [];
+  });
+  return zones.length > 0 ? makeCandidate(facts, zones, [], { title: "", route: "air" }) : null;
+}
+
+const stops = (candidate: Candidate) => candidate.findings.some((one) => one.severity === "stop");
+
+/** The plan made for the body as it was at an instant, if what was done since is of it. */
+function viewFrom(
+  piece: Piece,
+  keeping: Keeping,
+  progress: readonly ProgressRecord[],
+  basis: string | null,
+  catalogue: Catalogue,
+  plan: PlanFor,
+): BodyView | null {
+  const now = bodyOf(progress);
+  const before = basis === null ? [] : bodyOf(progress.filter((one) => one.at <= basis));
+  const since = laidSince(before, now);
+  if (!since) return null;
+  const onBody = laidSteps(before);
+  const view = followedIn(plan(piece, onBody), keeping, piece, catalogue);
+  if (!view.shown) return since.length > 0 ? null : { ...view, done: new Map(), basis, onIt: onlyBody(piece, onBody, catalogue) };
+  const known = new Set(completeZones(piece, catalogue));
+  const aligned = alignWith(
+    view.shown,
+    since.filter((laid) => known.has(laid.zone)),
+    catalogue,
+  );
+  if (!aligned) return null;
+  const shown = aligned.zones ? remade(view.shown, aligned.zones, piece, catalogue) : view.shown;
+  if (aligned.zones && stops(shown) && !stops(view.shown)) return null;
+  return { ...view, shown, done: aligned.done, basis, onIt: null };
+}
+
+function completeZones(piece: Piece, catalogue: Catalogue): readonly string[] {
+  return pieceFacts(completePiece(piece, catalogue).piece, catalogue).zones.map((zone) => zone.zone);
+}
+
+/**
+ * The plan the user follows, as it stands with what was done. The body is folded from the records alone: a plan that what was done is part
+ * of goes on; where facts or choices have changed so that it is not, one is made for the body as it is.
+ *
+ * @param progress every record of the piece
+ * @param plan plans a piece with what is on it; `planPiece` when absent
+ * @returns the view; what is on the body is in it whatever was changed
+ */
+export function planOnBody(
+  piece: Piece,
+  keeping: Keeping,
+  progress: readonly ProgressRecord[],
+  catalogue: Catalogue,
+  plan: PlanFor = planFor(catalogue),
+): BodyView {
+  const last = progress.reduce<string | null>((latest, one) => (latest === null || one.at > latest ? one.at : latest), null);
+  const kept = keeping.basis ?? null;
+  const view = viewFrom(piece, keeping, progress, kept, catalogue, plan);
+  if (view) return view;
+  return viewFrom(piece, keeping, progress, last, catalogue, plan)!;
+}
+
+/**
+ * The ways open from where the work stands: every candidate goes on from what is on the body.
+ *
+ * @returns the plan set, and what it was made for
+ */
+export function waysOn(
+  piece: Piece,
+  progress: readonly ProgressRecord[],
+  catalogue: Catalogue,
+  plan: PlanFor = planFor(catalogue),
+): { readonly set: PlanSet; readonly basis: string | null } {
+  const body = bodyOf(progress);
+  const basis = progress.reduce<string | null>((latest, one) => (latest === null || one.at > latest ? one.at : latest), null);
+  return { set: plan(piece, laidSteps(body)), basis: body.length > 0 ? basis : null };
+}

@@ -1,0 +1,51 @@
+import type { PieceId, PlanId, ProgressId, StepId } from "../catalogue/ids";
+import type { ZoneId } from "../catalogue/vocabulary";
+import type { StepChoice } from "../coating/model/step";
+
+/** What was laid or done: all that is known of it once the plan it came from has changed. */
+export interface RecordedAct extends Pick<
+  StepChoice,
+  "role" | "product" | "ownProduct" | "sheen" | "colour" | "technique" | "method" | "coverage" | "marks" | "heat" | "group"
+> {
+  /** Record of the mixture it was laid with. */
+  readonly mix?: string;
+  /** Wet film, µm. */
+  readonly wetMicrons?: number;
+}
+
+/** `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
+export type ProgressKind = "started" | "done" | "tacky" | "ruined" | "removed";
+
+/** Something that happened at the bench, complete in itself; only ever added. A countdown is never kept: it follows from these. */
+export interface ProgressRecord {
+  readonly id: ProgressId;
+  readonly rev: number;
+  readonly pieceId: PieceId;
+  /** The plan that was followed. */
+  readonly planId: PlanId;
+  readonly stepId: StepId;
+  readonly zone: ZoneId;
+  readonly act: RecordedAct;
+  /** From 1. */
+  readonly coat: number;
+  readonly half?: "first" | "second";
+  readonly kind: ProgressKind;
+  /** Instant, ISO 8601. */
+  readonly at: string;
+}
+
+/** One coat of one zone, before it is a record. */
+export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half">;
+
+const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "heat", "group"] as const;
+
+/**
+ * What a record keeps of a step.
+ *
+ * @param step a step of a plan, with or without its numbers
+ * @returns its act; fields the step does not have stay away
+ */
+export function actOf(step: StepChoice & { readonly wetMicrons?: number | null }): RecordedAct {
+  const own = Object.fromEntries(ACT_FIELDS.flatMap((field) => (step[field] === undefined ? [] : [[field, step[field]]]))) as unknown as RecordedAct;
+  return { ...own, ...(typeof step.wetMicrons === "number" ? { wetMicrons: step.wetMicrons } : {}) };
+}
