@@ -1,59 +1,44 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
-import type { Keeping, PlanView } from "#core/coating/planner/plan-with-edits";
+import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import type { Candidate, PlanSet } from "#core/coating/model/plan";
 import type { Repair } from "#core/coating/planner/repair";
+import type { BodyView } from "#core/logbook/plan-on-body";
+import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
 import type { Work } from "#core/schedule/task";
 
+/** What a plan is made from: the piece, what is kept of the plan, what was done. */
+export interface PlanOf {
+  readonly piece: Piece;
+  readonly keeping: Keeping;
+  readonly progress: readonly ProgressRecord[];
+}
+
 /** A plan as it is shown, with its tasks. */
-export interface PlannedView extends PlanView {
+export interface PlannedView extends BodyView {
   readonly work: Work | null;
+  /** False while only the first candidate is known. */
+  readonly whole: boolean;
+}
+
+/** The ways open from where the work stands. */
+export interface WaysView {
+  readonly candidates: PlanSet["candidates"];
+  /** What they go on from; null for the bare piece. */
+  readonly basis: string | null;
+  /** The plan the user follows, as far as it is still to do, so that it compares with them; null when nothing can be planned. */
+  readonly yours: Candidate | null;
 }
 
 /** What the plan worker answers; the whole protocol. */
 export interface PlanWorkerApi {
-  planView: (piece: Piece, keeping: Keeping) => PlannedView;
-  dates: (piece: Piece, keeping: Keeping, wanted: Wanted) => DatedPlan | null;
-  explain: (piece: Piece, keeping: Keeping, stepId: StepId) => Explanation | null;
-  repair: (piece: Piece, keeping: Keeping, pinned: readonly StepId[]) => Repair | null;
-}
-
-/** One question to the worker, with its answer's way back. */
-interface Question<Asked extends readonly unknown[], Answer> {
-  readonly asked: Asked;
-  readonly answer: (answer: Answer | null) => void;
-  readonly fail: (error: unknown) => void;
-}
-
-/**
- * Asks one question at a time; while one runs only the newest waits. A question that was overtaken is answered with null.
- *
- * @param ask the worker's own call
- */
-export function latestWins<Asked extends readonly unknown[], Answer>(ask: (...asked: Asked) => Promise<Answer>): (...asked: Asked) => Promise<Answer | null> {
-  let running = false;
-  let waiting: Question<Asked, Answer> | null = null;
-  async function run(question: Question<Asked, Answer>): Promise<void> {
-    running = true;
-    try {
-      const answer = await ask(...question.asked);
-      question.answer(waiting ? null : answer);
-    } catch (error) {
-      question.fail(error);
-    }
-    running = false;
-    const next = waiting;
-    waiting = null;
-    if (next) void run(next);
-  }
-  return (...asked) =>
-    new Promise((answer, fail) => {
-      const question = { asked, answer, fail };
-      if (!running) void run(question);
-      else {
-        waiting?.answer(null);
-        waiting = question;
-      }
-    });
+  /** The plan as soon as what is shown of it is known; the other candidates may be missing. */
+  firstView: (of: PlanOf) => PlannedView;
+  planView: (of: PlanOf) => PlannedView;
+  ways: (of: PlanOf) => WaysView;
+  dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => DatedPlan | null;
+  explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;
+  repair: (of: PlanOf, pinned: readonly StepId[]) => Repair | null;
 }

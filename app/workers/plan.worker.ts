@@ -1,41 +1,46 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { openStep } from "#core/logbook/open-step";
+import { standingPlan, planOnBody, waysOn } from "#core/logbook/plan-on-body";
 import { explainStep } from "#core/coating/explain/explain-step";
-import { planWithEdits } from "#core/coating/planner/plan-with-edits";
-import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
-import type { Piece } from "#core/piece/piece";
 import { datesOf, workFor } from "#core/schedule/dates-of";
-import type { PlannedView, PlanWorkerApi } from "./plan-worker-api";
+import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
 
-/** Plans kept ready: the same piece is asked for its plan, its dates and its reasons. */
-const MOST_KEPT = 16;
-const kept = new Map<string, PlannedView>();
+const cache = new PlanCache(CATALOGUE);
 
-function planned(piece: Piece, keeping: Keeping): PlannedView {
-  const key = JSON.stringify([piece, keeping]);
-  const known = kept.get(key);
-  if (known) return known;
-  const view = planWithEdits(piece, keeping, CATALOGUE);
-  const fresh = { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null };
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
-  kept.set(key, fresh);
-  return fresh;
+function viewOf({ piece, keeping, progress }: PlanOf, whole: boolean): PlannedView {
+  const view = planOnBody(piece, keeping, progress, CATALOGUE, whole ? cache.plan : cache.first);
+  return { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null, whole };
 }
 
 const api: PlanWorkerApi = {
-  planView: planned,
-  dates: (piece, keeping, wanted) => {
-    const { work } = planned(piece, keeping);
-    return work ? datesOf(work, wanted) : null;
+  firstView: (of) => {
+    const first = viewOf(of, false);
+    // What is followed may be another than the first.
+    const { candidateId } = of.keeping;
+    const isShown = first.set.candidates.some((one) => one.id === candidateId) || (candidateId === null && first.set.candidates.length > 0);
+    return isShown ? first : viewOf(of, true);
   },
-  explain: (piece, keeping, stepId) => {
-    const { shown } = planned(piece, keeping);
-    return shown ? explainStep(piece, shown, stepId, CATALOGUE) : null;
+  planView: (of) => viewOf(of, true),
+  ways: (of) => {
+    const { set, basis } = waysOn(of.piece, of.progress, CATALOGUE, cache.plan);
+    const view = viewOf(of, true);
+    return { candidates: set.candidates, basis, yours: view.shown && standingPlan(of.piece, view.shown, view.done, CATALOGUE) };
   },
-  repair: (piece, keeping, pinned) => {
-    const { shown } = planned(piece, keeping);
-    return shown ? repairPlan(piece, shown, pinned, CATALOGUE) : null;
+  dates: (of, wanted) => {
+    const { work, done } = viewOf(of, true);
+    return work ? datesOf(work, { ...wanted, done }) : null;
+  },
+  explain: (of, stepId, now) => {
+    const { shown, work, done } = viewOf(of, true);
+    const wanted = shown && work ? (stepId ?? openStep(shown, work, done, now)) : null;
+    return shown && wanted ? explainStep(of.piece, shown, wanted, CATALOGUE) : null;
+  },
+  repair: (of, pinned) => {
+    const { shown } = viewOf(of, true);
+    return shown ? repairPlan(of.piece, shown, pinned, CATALOGUE) : null;
   },
 };
 

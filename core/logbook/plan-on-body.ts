@@ -1,7 +1,10 @@
 import type { Catalogue } from "../catalogue/catalogue";
 import { pieceFacts } from "../coating/facts/facts";
 import type { LaidStep } from "../coating/model/laid-step";
+import { stepId } from "../catalogue/ids";
 import type { Candidate, PlanSet } from "../coating/model/plan";
+import type { StepChoice } from "../coating/model/step";
+import { choiceOf } from "../coating/model/step-choice";
 import { makeCandidate } from "../coating/planner/candidate";
 import { asDoneStep, planPiece } from "../coating/planner/plan-piece";
 import { followedIn, remade } from "../coating/planner/plan-with-edits";
@@ -110,4 +113,25 @@ export function waysOn(
   const body = bodyOf(progress);
   const basis = progress.reduce<string | null>((latest, one) => (latest === null || one.at > latest ? one.at : latest), null);
   return { set: plan(piece, laidSteps(body)), basis: body.length > 0 ? basis : null };
+}
+
+/**
+ * A plan as far as it is still to do: what is done counts as on the piece, so that it compares with the other ways from here.
+ *
+ * @param done instant, ms, at which each task that is done ended
+ */
+export function standingPlan(piece: Piece, shown: Candidate, done: ReadonlyMap<string, number>, catalogue: Catalogue): Candidate {
+  if (done.size === 0) return shown;
+  const coatsDone = (id: string) => new Set([...done.keys()].filter((task) => task.startsWith(`${id}:`)).map((task) => task.split(":")[1])).size;
+  const zones = shown.zones.map((zone) => ({
+    ...zone,
+    steps: zone.steps.flatMap((step): readonly StepChoice[] => {
+      const choice = choiceOf(step);
+      const laid = step.done ? 0 : coatsDone(step.id);
+      if (laid === 0) return [choice];
+      const onIt: StepChoice = { ...choice, done: true, coats: Math.min(laid, step.coats) };
+      return laid >= step.coats ? [onIt] : [onIt, { ...choice, id: stepId(`${step.id}.more`), coats: step.coats - laid }];
+    }),
+  }));
+  return remade(shown, zones, piece, catalogue);
 }

@@ -10,8 +10,8 @@ import { pebble, s, stacks } from "../../../tests/reference/bench";
 
 const zones = stacks({ top: [s("prime", "gesso"), s("base", "craft-acrylic", { coats: 2 })], back: [] });
 const ids = (changes: readonly Change[]) => applyChanges(zones, changes).zones.map((zone) => zone.steps.map((step) => step.id as string));
-const prime = stepId("top.prime.1");
-const base = stepId("top.base.1");
+const prime = stepId("top.prime.gesso");
+const base = stepId("top.base.craft-acrylic");
 const varnish = { role: "seal", product: productId("acrylic-varnish"), coats: 2 } as const;
 
 describe("changes to steps", () => {
@@ -70,27 +70,27 @@ describe("the user's own plan", () => {
   test("a removed seal is judged anew, and its fix brings one back", () => {
     const view = planWithEdits(
       pebble({ uses: ["handled"], decoration: { techniques: ["dots"] } }),
-      keep([{ op: "remove", stepId: stepId("top.seal.1") }]),
+      keep([{ op: "remove", stepId: stepId("top.seal.acrylic-varnish") }]),
       CATALOGUE,
     );
     const finding = view.shown!.findings.find((one) => one.code === "unsealed-wear")!;
     expect(finding.severity).toBe("warn");
     const mended = planWithEdits(
       pebble({ uses: ["handled"], decoration: { techniques: ["dots"] } }),
-      keep([{ op: "remove", stepId: stepId("top.seal.1") }, ...finding.fix.change!]),
+      keep([{ op: "remove", stepId: stepId("top.seal.acrylic-varnish") }, ...finding.fix.change!]),
       CATALOGUE,
     );
     expect(mended.shown!.findings.map((one) => one.code)).not.toContain("unsealed-wear");
   });
   test("a wait the user sets is kept and judged; the others follow from it", () => {
-    const hasty: Change = { op: "set", stepId: stepId("top.seal.1"), field: "waitBefore", value: { min: 5, until: "dry-through", set: "hers" } };
+    const hasty: Change = { op: "set", stepId: stepId("top.seal.acrylic-varnish"), field: "waitBefore", value: { min: 5, until: "dry-through", set: "hers" } };
     const { shown } = planWithEdits(pebble({ decoration: { baseColour: "#1f3a4d" } }), keep([hasty]), CATALOGUE);
     expect(shown!.zones[0]!.steps.find((step) => step.role === "seal")?.waitBefore).toMatchObject({ min: 5, set: "hers" });
     expect(shown!.findings.find((one) => one.code === "seal-too-early")).toMatchObject({ severity: "warn" });
   });
   test("more coats take more paint and more time", () => {
-    const more = planWithEdits(of, keep([{ op: "set", stepId: stepId("top.base.1"), field: "coats", value: 5 }]), CATALOGUE).shown!;
-    const base = first!.zones.flatMap((zone) => zone.steps).find((step) => step.id === "top.base.1")!;
+    const more = planWithEdits(of, keep([{ op: "set", stepId: stepId("top.base.craft-acrylic"), field: "coats", value: 5 }]), CATALOGUE).shown!;
+    const base = first!.zones.flatMap((zone) => zone.steps).find((step) => step.id === "top.base.craft-acrylic")!;
     expect(more.totals.jarMlByProduct[base.product]!).toBeGreaterThan(first!.totals.jarMlByProduct[base.product]!);
     expect(more.totals.handsOnMin).toBeGreaterThan(first!.totals.handsOnMin);
     expect(more.id).toBe(first!.id);

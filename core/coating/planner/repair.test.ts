@@ -80,7 +80,7 @@ describe("keep these steps of mine, make the rest right", () => {
     const [first] = planPiece(piece, CATALOGUE).candidates;
     const seal = first!.zones.flatMap((zone) => zone.steps).find((step) => step.role === "seal" && step.id.startsWith("top"))!;
     const peeling = edited(piece, [{ op: "set", stepId: seal.id, field: "product", value: "decoupage-medium" }]);
-    const repair = repairPlan(piece, peeling, [seal.id, stepId("top.base.1")], CATALOGUE);
+    const repair = repairPlan(piece, peeling, [seal.id, stepId("top.base.masonry-paint")], CATALOGUE);
     expect(repair).toMatchObject({ done: false, inTheWay: [seal.id], refusal: { code: "not-weatherproof" } });
   });
 });
