@@ -7,11 +7,12 @@ import { HydratedRouter } from "react-router/dom";
 const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
 if (nonce) setNonce(nonce);
 
+// What is shown while a plan is worked out is kept up by deferred values; the router itself answers at once.
 startTransition(() => {
   hydrateRoot(
     document,
     <StrictMode>
-      <HydratedRouter />
+      <HydratedRouter useTransitions={false} />
     </StrictMode>,
   );
 });

@@ -1,10 +1,15 @@
-import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
 import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
-import { Shell } from "~/components/shell";
-import { useServiceWorker } from "~/components/use-service-worker";
+import { USUAL_SETTINGS } from "#core/formats/stores/settings";
+import { usualHours } from "#core/schedule/free-hours";
 import { AppContextProvider } from "~/components/app-context";
+import type { Preferences } from "~/components/app-context";
+import { RoomError } from "~/components/room-error";
+import { Frame, Shell } from "~/components/shell";
+import { timeZoneHere } from "~/components/time-zone";
+import { useServiceWorker } from "~/components/use-service-worker";
 import type { Route } from "./+types/root";
 import "./styles/app.css";
 
@@ -12,8 +17,32 @@ export function loader() {
   return { menu: menuOf(CATALOGUE), demo: process.env.NOOK_COAT_DEMO === "1" };
 }
 
-/** The catalogue does not change while a page is open. */
-export const shouldRevalidate = () => false;
+/** The catalogue does not change while a page is open: it is asked for once. */
+let catalogued: ReturnType<typeof loader> | null = null;
+
+/** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */
+async function preferencesHere(): Promise<Preferences> {
+  try {
+    const [{ database }, { settingsIn, roomsIn, hoursIn }, { historyState }] = await Promise.all([
+      import("~/store/open.client"),
+      import("~/store/preferences"),
+      import("~/store/history.client"),
+    ]);
+    const db = await database();
+    const [settings, rooms, hours] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere())]);
+    return { settings, rooms, hours, history: historyState(), trouble: null };
+  } catch (error) {
+    const trouble = error instanceof Error ? error.message : "the browser does not say why";
+    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), history: { undo: null, redo: null, said: null }, trouble };
+  }
+}
+
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const [known, preferences] = await Promise.all([catalogued ?? serverLoader(), preferencesHere()]);
+  catalogued = known;
+  return { ...known, preferences };
+}
+clientLoader.hydrate = true as const;
 
 export const links: Route.LinksFunction = () => [
   { rel: "icon", type: "image/svg+xml", href: "/favicon.svg" },
@@ -41,10 +70,18 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
-export default function Root() {
+export function HydrateFallback() {
+  return (
+    <Frame>
+      <p>Opening your notebook…</p>
+    </Frame>
+  );
+}
+
+export default function Root({ loaderData }: Route.ComponentProps) {
   useServiceWorker();
   return (
-    <AppContextProvider>
+    <AppContextProvider preferences={loaderData.preferences}>
       <Shell>
         <Outlet />
       </Shell>
@@ -52,18 +89,11 @@ export default function Root() {
   );
 }
 
-export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  const said = isRouteErrorResponse(error) ? String(error.data) : error instanceof Error ? error.message : "something unexpected happened";
+/** The frame stands even when what is in it does not. */
+export function ErrorBoundary() {
   return (
-    <main id="page" className="mx-auto max-w-prose px-4 py-8">
-      <title>Something went wrong – Nook Coat</title>
-      <h1 className="text-3xl">That did not work</h1>
-      <p className="mt-3">Nothing you had saved is lost. What the page said: {said}.</p>
-      <p className="mt-4">
-        <Link to="/" className="button">
-          Back to your pieces
-        </Link>
-      </p>
-    </main>
+    <Frame>
+      <RoomError />
+    </Frame>
   );
 }

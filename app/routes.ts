@@ -4,10 +4,16 @@ import type { RouteConfig } from "@react-router/dev/routes";
 export default [
   index("routes/pieces/route.tsx"),
   route("pieces/new", "routes/new-piece/route.tsx"),
-  route("pieces/:id", "routes/piece/route.tsx"),
-  route("pieces/:id/sheet", "routes/sheet/route.tsx"),
-  route("pieces/:id/card", "routes/card/route.tsx"),
+  route("pieces/:id", "routes/piece/route.tsx", [
+    index("routes/piece-plan/route.tsx"),
+    route("dates", "routes/piece-dates/route.tsx"),
+    route("ways", "routes/piece-ways/route.tsx"),
+    route("sheet", "routes/piece-sheet/route.tsx"),
+    route("card", "routes/piece-card/route.tsx"),
+  ]),
   route("settings", "routes/settings/route.tsx"),
+  route("names", "routes/names/route.ts"),
+  route("history", "routes/history/route.ts"),
   route("api/plan", "routes/api-plan/route.ts"),
   route("*", "routes/not-found/route.tsx"),
 ] satisfies RouteConfig;

@@ -1,4 +1,7 @@
-import { useState } from "react";
+import { Checkbox, RadioGroup, Select } from "radix-ui";
+import { useId, useState } from "react";
+import { getNonce } from "get-nonce";
+import { Check, ChevronDown } from "lucide-react";
 import type { ReactNode } from "react";
 
 interface Named {
@@ -26,6 +29,21 @@ interface ChipsProps {
   readonly least?: number;
 }
 
+/** One box to tick, with its words. */
+export function Tick({ name, on, disabled = false, onChange }: { name: string; on: boolean; disabled?: boolean; onChange: (on: boolean) => void }) {
+  const id = useId();
+  return (
+    <label htmlFor={id} className="chip" data-on={on}>
+      <Checkbox.Root id={id} className="tick" checked={on} disabled={disabled} onCheckedChange={(next) => onChange(next === true)}>
+        <Checkbox.Indicator>
+          <Check aria-hidden size={16} strokeWidth={3} />
+        </Checkbox.Indicator>
+      </Checkbox.Root>
+      {name}
+    </label>
+  );
+}
+
 /** Several may be chosen. */
 export function Chips({ label, fact, choices, chosen, onChange, least = 0 }: ChipsProps) {
   return (
@@ -33,47 +51,89 @@ export function Chips({ label, fact, choices, chosen, onChange, least = 0 }: Chi
       {choices.map(({ id, name }) => {
         const on = chosen.includes(id);
         return (
-          <label key={id} className="chip">
-            <input
-              type="checkbox"
-              className="accent-ready"
-              checked={on}
-              disabled={on && chosen.length <= least}
-              onChange={() => onChange(on ? chosen.filter((one) => one !== id) : [...chosen, id])}
-            />
-            {name}
-          </label>
+          <Tick
+            key={id}
+            name={name}
+            on={on}
+            disabled={on && chosen.length <= least}
+            onChange={() => onChange(on ? chosen.filter((one) => one !== id) : [...chosen, id])}
+          />
         );
       })}
     </div>
   );
 }
 
-/** One may be chosen. */
-export function Choice({
-  label,
-  fact,
-  value,
-  choices,
-  onChange,
-}: {
-  label: string;
-  fact?: string;
-  value: string;
-  choices: readonly Named[];
-  onChange: (id: string) => void;
-}) {
+interface ChoiceProps {
+  readonly label: string;
+  readonly fact?: string;
+  readonly value: string;
+  readonly choices: readonly Named[];
+  readonly onChange: (id: string) => void;
+}
+
+/** Radix keeps "" for itself: what is left open stands under a name of its own inside the list. */
+const OPEN = "-";
+
+/** One of many may be chosen, in a list that opens. */
+export function Choice({ label, fact, value, choices, onChange }: ChoiceProps) {
+  const id = useId();
   return (
-    <label className="block" data-fact={fact}>
-      <span className="block">{label}</span>
-      <select className="field" value={value} onChange={(event) => onChange(event.target.value)}>
-        {choices.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
+    <div className="block" data-fact={fact}>
+      <span id={`${id}-label`} className="block">
+        {label}
+      </span>
+      <Select.Root value={value === "" ? OPEN : value} onValueChange={(next) => onChange(next === OPEN ? "" : next)}>
+        <Select.Trigger id={id} className="field flex items-center justify-between gap-2 text-left" aria-labelledby={`${id}-label ${id}`}>
+          <span className="min-w-0 truncate">
+            <Select.Value>{choices.find((one) => one.id === value)?.name ?? value}</Select.Value>
+          </span>
+          <Select.Icon>
+            <ChevronDown aria-hidden size={18} />
+          </Select.Icon>
+        </Select.Trigger>
+        <Select.Portal>
+          <Select.Content
+            position="popper"
+            sideOffset={4}
+            className="note z-30 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width)"
+          >
+            <Select.Viewport nonce={getNonce() ?? ""} className="p-1">
+              {choices.map((one) => (
+                <Select.Item key={one.id} value={one.id === "" ? OPEN : one.id} className="option">
+                  <Select.ItemText>{one.name}</Select.ItemText>
+                  <Select.ItemIndicator>
+                    <Check aria-hidden size={16} />
+                  </Select.ItemIndicator>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
+          </Select.Content>
+        </Select.Portal>
+      </Select.Root>
+    </div>
+  );
+}
+
+/** One of a few may be chosen, all of them in sight. */
+export function Radios({ legend, value, choices, onChange }: { legend: string } & Pick<ChoiceProps, "value" | "choices" | "onChange">) {
+  const id = useId();
+  return (
+    <div>
+      <p id={`${id}-legend`} className="mb-1">
+        {legend}
+      </p>
+      <RadioGroup.Root value={value} onValueChange={onChange} aria-labelledby={`${id}-legend`} className="flex flex-wrap gap-2">
+        {choices.map((one) => (
+          <label key={one.id} htmlFor={`${id}-${one.id}`} className="chip" data-on={one.id === value}>
+            <RadioGroup.Item id={`${id}-${one.id}`} value={one.id} className="tick rounded-full">
+              <RadioGroup.Indicator className="block size-2.5 rounded-full bg-current" />
+            </RadioGroup.Item>
+            {one.name}
+          </label>
         ))}
-      </select>
-    </label>
+      </RadioGroup.Root>
+    </div>
   );
 }
 

@@ -1,7 +1,6 @@
 import { Command } from "cmdk";
 import { useEffect, useState } from "react";
-import { useLocation, useNavigate } from "react-router";
-import type { PieceRecord } from "#core/formats/stores/pieces";
+import { useFetcher, useLocation, useNavigate } from "react-router";
 import { useAppContext } from "./app-context";
 
 interface Thing {
@@ -23,19 +22,9 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   const { history, step, settings, saveSettings } = useAppContext();
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  const [pieces, setPieces] = useState<readonly PieceRecord[]>([]);
+  const { load, data: pieces = [] } = useFetcher<{ readonly id: string; readonly name: string }[]>({ key: "names" });
   const [typed, setTyped] = useState("");
-  useEffect(() => {
-    let current = true;
-    void (async () => {
-      const [{ database }, { allPieces }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
-      const found = await allPieces(await database());
-      if (current) setPieces(found);
-    })();
-    return () => {
-      current = false;
-    };
-  }, []);
+  useEffect(() => void load("/names"), [load]);
   const go = (to: string) => () => void navigate(to);
   const piece = /^\/pieces\/[0-9a-z]{8,}/.exec(pathname)?.[0];
   const things: readonly Thing[] = [
@@ -56,7 +45,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     { group: "Do", name: "Keys", run: showKeys },
     { group: "Places", name: "Pieces", run: go("/") },
     { group: "Places", name: "Settings", run: go("/settings") },
-    ...pieces.map((one) => ({ group: "Pieces", name: one.piece.name, run: go(`/pieces/${one.id}`) }) as const),
+    ...pieces.map((one) => ({ group: "Pieces", name: one.name, run: go(`/pieces/${one.id}`) }) as const),
   ];
   // Picked out here and not by the list itself: its own filter marks nothing when a piece arrives after the letters, and Enter is lost.
   const found = meant(things, typed);

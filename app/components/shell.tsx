@@ -82,8 +82,8 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
   );
 }
 
-function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
-  const { history, step } = useAppContext();
+/** Name and places, and what stands beside them. */
+function Header({ children }: { children?: ReactNode }) {
   return (
     <header className="border-b-2 border-ink bg-sheet print:hidden">
       <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-4 py-1 sm:gap-x-6">
@@ -97,26 +97,64 @@ function Header({ open }: { open: (what: "palette" | "shortcuts") => void }) {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex sm:gap-1">
-          <ToolButton
-            icon={Undo2}
-            label={history.undo ? `Take back ${history.undo}` : "Take back"}
-            title={history.undo ? `Take back ${history.undo}` : "Nothing to take back"}
-            disabled={!history.undo}
-            onClick={() => step("undo")}
-          />
-          <ToolButton
-            icon={Redo2}
-            label={history.redo ? `Do again ${history.redo}` : "Do again"}
-            title={history.redo ? `Do again: ${history.redo}` : "Nothing to do again"}
-            disabled={!history.redo}
-            onClick={() => step("redo")}
-          />
-          <ToolButton icon={Search} className="max-sm:hidden" label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
-          <ToolButton icon={Keyboard} className="max-sm:hidden" label="Keys" title="Keys (?)" onClick={() => open("shortcuts")} />
-        </div>
+        {children}
       </div>
     </header>
+  );
+}
+
+/** The frame without what is loaded: shown while the notebook opens, and when it does not. */
+export function Frame({ children }: { children: ReactNode }) {
+  return (
+    <>
+      <Header />
+      <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+        {children}
+      </main>
+    </>
+  );
+}
+
+function Tools({ open }: { open: (what: "palette" | "shortcuts") => void }) {
+  const { history, step } = useAppContext();
+  return (
+    <div className="ml-auto flex sm:gap-1">
+      <ToolButton
+        icon={Undo2}
+        label={history.undo ? `Take back ${history.undo}` : "Take back"}
+        title={history.undo ? `Take back ${history.undo}` : "Nothing to take back"}
+        disabled={!history.undo}
+        onClick={() => step("undo")}
+      />
+      <ToolButton
+        icon={Redo2}
+        label={history.redo ? `Do again ${history.redo}` : "Do again"}
+        title={history.redo ? `Do again: ${history.redo}` : "Nothing to do again"}
+        disabled={!history.redo}
+        onClick={() => step("redo")}
+      />
+      <ToolButton icon={Search} className="max-sm:hidden" label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
+      <ToolButton icon={Keyboard} className="max-sm:hidden" label="Keys" title="Keys (?)" onClick={() => open("shortcuts")} />
+    </div>
+  );
+}
+
+/** What the whole house has to say: that another tab is newer, that the browser keeps nothing. */
+function Notices() {
+  const { tooOld, trouble } = useAppContext();
+  return (
+    <>
+      {tooOld && (
+        <p role="alert" className="mb-3 rounded-lg bg-warn-tint p-3">
+          A newer Nook Coat is open in another tab. Reload this page to go on here.
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="mb-3 rounded-lg bg-stop-tint p-3 text-stop">
+          Your notebook does not open in this browser: {trouble}. Settings are shown as they usually are.
+        </p>
+      )}
+    </>
   );
 }
 
@@ -132,8 +170,11 @@ export function Shell({ children }: { children: ReactNode }) {
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">
         Skip to the page
       </a>
-      <Header open={setShowing} />
+      <Header>
+        <Tools open={setShowing} />
+      </Header>
       <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+        <Notices />
         {children}
       </main>
       <p role="status" aria-live="polite" className="sr-only" data-voice>

@@ -4,6 +4,8 @@ import type { PlanRecord } from "#core/formats/stores/plans";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import { writeBundle } from "#core/formats/write-bundle";
+import { coatEvents } from "#core/logbook/coat-events";
+import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
 import { runCommand } from "~/store/command";
@@ -34,42 +36,43 @@ interface Made {
 
 /** Begun some days ago and worked at in the usual hours: what would be done by now is done. */
 async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece, now: number): Promise<Made> {
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const zone = timeZoneHere();
   const dates = dueInDays === undefined ? {} : { dates: { due: dayLater(dateOf(now, zone), dueInDays) } };
   const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
   if (begunDaysAgo === null) return { record, plan: null, progress: [] };
-  const { planOneOfMany } = await import("~/workers/planner.client");
-  const view = await planOneOfMany(piece, { candidateId: null, school: "", edits: [] });
-  const worked = view.work && dateWork(view.work, usualHours(zone), now - begunDaysAgo * DAY_MS);
-  if (!view.shown || !worked) return { record, plan: null, progress: [] };
+  const { planView } = await import("~/workers/planner.client");
+  const view = await planView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [] });
+  const { shown, work } = view;
+  const worked = work && dateWork(work, usualHours(zone), now - begunDaysAgo * DAY_MS);
+  if (!shown || !worked) return { record, plan: null, progress: [] };
   const plan: PlanRecord = {
     id: planId(`${id}plan`),
     pieceId: id,
     rev: 1,
-    school: view.shown.school,
-    candidateId: view.shown.id,
+    school: shown.school,
+    candidateId: shown.id,
     edits: [],
     pinned: [],
     engineVersion: ENGINE_VERSION,
+    made: view.made,
+    madeFor: view.madeFor,
   };
   const endOf = (task: string) => Math.max(...worked.items.filter((item) => item.task.id === task).map((item) => item.to));
   const tasks = [...new Set(worked.items.map((item) => item.task.id))];
   const ended = tasks.filter((task) => endOf(task) <= now).sort((a, b) => endOf(a) - endOf(b));
   const finished = ended.length > 0 || lastMinutesAgo === undefined ? ended : tasks.slice(0, 1);
-  const progress = finished.map((task, index): ProgressRecord => {
-    const { stepId, coat, half } = worked.items.find((item) => item.task.id === task)!.task;
+  const events = finished.flatMap((task, index) => {
     const at = lastMinutesAgo !== undefined && index === finished.length - 1 ? now - lastMinutesAgo * MIN_MS : endOf(task);
-    return {
-      id: progressId(`${id}done${String(index).padStart(3, "0")}`),
-      rev: 1,
-      planId: plan.id,
-      stepId,
-      coat,
-      ...(half ? { half } : {}),
-      kind: "done",
-      at: new Date(at).toISOString(),
-    };
+    return coatEvents(shown, worked.items.find((item) => item.task.id === task)!.task).map((event) => ({ ...event, at: new Date(at).toISOString() }));
   });
+  const progress = events.map((event, index): ProgressRecord => ({
+    ...event,
+    id: progressId(`${id}done${String(index).padStart(3, "0")}`),
+    rev: 1,
+    pieceId: id,
+    planId: plan.id,
+    kind: "done",
+  }));
   return { record: { ...record, planId: plan.id }, plan, progress };
 }
 
@@ -100,8 +103,8 @@ export async function hasTernPoint(db: Database): Promise<boolean> {
 
 /** Takes every Tern Point piece out again, with plans and work, in one go. */
 export function closeTernPoint(db: Database): Promise<void> {
-  return runCommand(db, "removing the Tern Point notebook", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
-    for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removePiece(id);
+  return runCommand(db, "removing the Tern Point notebook", "everything", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
+    for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
     for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
   });
 }

@@ -9,43 +9,30 @@ const MOST_COMMANDS = 200;
 export interface HistoryState {
   readonly undo: string | null;
   readonly redo: string | null;
+  /** What to say of the last step, and which step it was. */
+  readonly said: { readonly step: number; readonly text: string } | null;
 }
 
 let past: readonly Command[] = [];
 let future: readonly Command[] = [];
-let state: HistoryState = { undo: null, redo: null };
-const watchers = new Set<() => void>();
-
-function changed(): void {
-  state = { undo: past.at(-1)?.label ?? null, redo: future.at(-1)?.label ?? null };
-  for (const watcher of watchers) watcher();
-}
+let said: HistoryState["said"] = null;
 
 onCommand((command) => {
   past = [...past, command].slice(-MOST_COMMANDS);
   future = [];
-  changed();
 });
 
+/** What can be taken back and done again. */
 export function historyState(): HistoryState {
-  return state;
+  return { undo: past.at(-1)?.label ?? null, redo: future.at(-1)?.label ?? null, said };
 }
 
-export function watchHistory(watcher: () => void): () => void {
-  watchers.add(watcher);
-  return () => watchers.delete(watcher);
-}
-
-/**
- * Takes back what was done last, or does it again.
- *
- * @returns what to say of it; null when there is nothing
- */
-export async function step(direction: "undo" | "redo"): Promise<string | null> {
+/** Takes back what was done last, or does it again; nothing where there is nothing. */
+export async function step(direction: "undo" | "redo"): Promise<void> {
   await allWritten();
   const from = direction === "undo" ? past : future;
   const command = from.at(-1);
-  if (!command) return null;
+  if (!command) return;
   const reversed = await takeBack(await database(), command);
   if (direction === "undo") {
     past = past.slice(0, -1);
@@ -54,8 +41,9 @@ export async function step(direction: "undo" | "redo"): Promise<string | null> {
     future = future.slice(0, -1);
     if (reversed) past = [...past, reversed];
   }
-  changed();
   announceChange();
-  if (!reversed) return `This could not be taken back: something else has changed ${command.label} since`;
-  return direction === "undo" ? `Taken back: ${command.label}` : `Done again: ${command.label}`;
+  const text = reversed
+    ? `${direction === "undo" ? "Taken back" : "Done again"}: ${command.label}`
+    : `This could not be taken back: something else has changed ${command.label} since`;
+  said = { step: (said?.step ?? 0) + 1, text };
 }

@@ -9,7 +9,7 @@ const CHANNEL = "nook-coat-changes";
 export function database(): Promise<Database> {
   opened ??= openStore(() => {
     opened = null;
-    window.dispatchEvent(new Event("notebook-newer"));
+    window.dispatchEvent(new Event("database-newer"));
   });
   return opened;
 }

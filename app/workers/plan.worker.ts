@@ -11,7 +11,7 @@ import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
 const cache = new PlanCache(CATALOGUE);
 
 function viewOf({ piece, keeping, progress }: PlanOf, whole: boolean): PlannedView {
-  const view = planOnBody(piece, keeping, progress, CATALOGUE, whole ? cache.plan : cache.first);
+  const view = planOnBody(piece, keeping, progress, CATALOGUE, cache.plan);
   return { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null, whole };
 }
 

@@ -77,3 +77,14 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
     wetMicrons: joi.number().min(0),
   });
 }
+
+/** One coat of one zone, to be recorded. */
+export function coatEventSchema(joi: JoiRoot): Joi.Schema {
+  return joi.object({
+    zone: zoneSchema(joi).required(),
+    stepId: joi.string().max(120).required(),
+    act: actSchema(joi).required(),
+    coat: joi.number().integer().min(1).max(40).required(),
+    half: joi.string().valid("first", "second"),
+  });
+}

@@ -1,6 +1,7 @@
 import { useId, useState } from "react";
 import type { Change } from "#core/coating/model/change";
 import { MAX_AREA_MM2, MAX_LENGTH_MM } from "#core/piece/form";
+import type { Piece } from "#core/piece/piece";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { SurfaceName } from "#core/catalogue/object-kind";
 import type { ZoneId } from "#core/catalogue/vocabulary";
@@ -28,7 +29,7 @@ const MEASURE_NAMES: Record<string, string> = {
 const LEAST_MM = 0.5;
 const MM2_PER_CM2 = 100;
 
-export type SaveChanges = (changes: readonly Change[], seen: PieceRecord) => void;
+export type SaveChanges = (changes: readonly Change[], seen?: Piece) => void;
 
 function shown(name: string, value: number, unit: LengthUnit): string {
   if (name === "areaMm2") return String(Math.round(value / MM2_PER_CM2));
@@ -68,7 +69,7 @@ function Measure({ dimension: { name, at }, value, unit, record, change, preview
   };
   const commit = () => {
     if (draft && !wrong && draft.text !== shown(name, value, unit))
-      change([{ op: "setPiece", path: `form.${name}`, value: Math.round(typed * 100) / 100 }], draft.seen);
+      change([{ op: "setPiece", path: `form.${name}`, value: Math.round(typed * 100) / 100 }], draft.seen.piece);
     if (!wrong) leave();
   };
   return (

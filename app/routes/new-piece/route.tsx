@@ -1,27 +1,73 @@
-import { useId, useState } from "react";
+import { joiResolver } from "@hookform/resolvers/joi";
+import Joi from "joi";
+import { Checkbox, RadioGroup } from "radix-ui";
+import { useId } from "react";
 import type { ReactNode } from "react";
-import { Form, redirect } from "react-router";
+import { Controller, useForm, useWatch } from "react-hook-form";
+import { redirect, useSubmit } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pieceFrom } from "#core/piece/new-piece";
 import type { ThreeFacts } from "#core/piece/new-piece";
+import { perform } from "~/actions/perform";
 import { Texture } from "~/components/coat-section/textures";
+import { Chips } from "~/components/fields";
 import { TechniqueGlyph } from "~/components/glyphs";
+import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
-import { addPiece } from "~/store/pieces";
 import type { Route } from "./+types/route";
 
-export async function clientAction({ request }: Route.ClientActionArgs) {
-  const form = await request.formData();
-  const [material] = form.getAll("material").map(String);
-  const uses = form.getAll("use").map(String);
-  const techniques = form.getAll("technique").map(String);
-  const missing = { material: material === undefined, use: uses.length === 0 };
-  if (missing.material || missing.use) return { missing };
-  const { database } = await import("~/store/open.client");
-  const piece = pieceFrom({ material, uses, techniques } as unknown as ThreeFacts, CATALOGUE);
-  const record = await addPiece(await database(), piece);
-  return redirect(`/pieces/${record.id}`);
+interface NewPieceAsk extends ThreeFacts {
+  readonly intent: "new";
 }
+
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const [{ database }, { addPiece }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
+  const known = (ids: Iterable<string>) => [...ids];
+  return perform<NewPieceAsk, Response>(
+    request,
+    {
+      new: (joi) => ({
+        material: joi
+          .string()
+          .valid(...known(CATALOGUE.materials.keys()))
+          .required(),
+        uses: joi
+          .array()
+          .items(joi.string().valid(...known(CATALOGUE.uses.keys())))
+          .min(1)
+          .unique()
+          .required(),
+        techniques: joi
+          .array()
+          .items(joi.string().valid(...known(CATALOGUE.techniques.keys())))
+          .unique()
+          .required(),
+      }),
+    },
+    {
+      new: async ({ material, uses, techniques }) => {
+        const record = await addPiece(await database(), pieceFrom({ material, uses, techniques }, CATALOGUE));
+        return redirect(`/pieces/${record.id}`);
+      },
+    },
+  );
+}
+
+export function ErrorBoundary() {
+  return <RoomError />;
+}
+
+interface FactsForm {
+  readonly material: string;
+  readonly uses: readonly string[];
+  readonly techniques: readonly string[];
+}
+
+const FACTS_FORM = Joi.object<FactsForm>({
+  material: Joi.string().required().messages({ "string.empty": "Pick what it is made of." }),
+  uses: Joi.array().items(Joi.string()).min(1).required().messages({ "array.min": "Pick at least one use." }),
+  techniques: Joi.array().items(Joi.string()).required(),
+});
 
 function Missing({ text }: { text: string }) {
   return (
@@ -55,57 +101,81 @@ function Fact({ number, legend, children }: { number: number; legend: string; ch
   );
 }
 
-export default function NewPiece({ actionData }: Route.ComponentProps) {
+/** Adds a choice to those made, or takes it out. */
+function toggled(chosen: readonly string[], id: string): string[] {
+  return chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
+}
+
+export default function NewPiece() {
   const menu = useMenu();
-  const [material, setMaterial] = useState<string | null>(null);
+  const submit = useSubmit();
+  const { control, handleSubmit, formState } = useForm<FactsForm>({
+    resolver: joiResolver(FACTS_FORM),
+    defaultValues: { material: "", uses: [], techniques: [] },
+  });
+  const material = useWatch({ control, name: "material" });
+  const make = handleSubmit((facts) => void submit({ intent: "new", ...facts } as never, { method: "post", encType: "application/json" }));
+  const { errors, isSubmitting } = formState;
   return (
-    <Form method="post" className="grid gap-5" noValidate>
+    <form className="grid gap-5" noValidate onSubmit={(event) => void make(event)}>
       <title>New piece – Nook Coat</title>
       <h1 className="text-3xl">A new piece, from three facts</h1>
       <div className="grid items-start gap-5 lg:grid-cols-3">
         <Fact number={1} legend="What is it made of?">
-          <div className="grid grid-cols-2 gap-2">
-            {menu.materials.map((one) => (
-              <label key={one.id} className="chip justify-start leading-tight" title={one.means}>
-                <input type="radio" name="material" value={one.id} checked={material === one.id} onChange={() => setMaterial(one.id)} className="sr-only" />
-                <Cut colour={one.colour} texture={one.texture} />
-                {one.name}
-              </label>
-            ))}
-          </div>
+          <Controller
+            control={control}
+            name="material"
+            render={({ field }) => (
+              <RadioGroup.Root ref={field.ref} value={field.value} onValueChange={field.onChange} aria-label="Material" className="grid grid-cols-2 gap-2">
+                {menu.materials.map((one) => (
+                  <RadioGroup.Item key={one.id} value={one.id} className="chip justify-start text-left leading-tight" title={one.means}>
+                    <Cut colour={one.colour} texture={one.texture} />
+                    {one.name}
+                  </RadioGroup.Item>
+                ))}
+              </RadioGroup.Root>
+            )}
+          />
           <p className="mt-2 min-h-6 text-soft">{menu.materials.find((one) => one.id === material)?.means ?? "Tap one to see what is meant."}</p>
-          {actionData?.missing.material && <Missing text="Pick what it is made of." />}
+          {errors.material?.message && <Missing text={errors.material.message} />}
         </Fact>
         <Fact number={2} legend="What is it for?">
-          <div className="flex flex-wrap gap-2">
-            {menu.uses.map((one) => (
-              <label key={one.id} className="chip">
-                <input type="checkbox" name="use" value={one.id} className="accent-ready" />
-                {one.name}
-              </label>
-            ))}
-          </div>
-          {actionData?.missing.use && <Missing text="Pick at least one use." />}
+          <Controller
+            control={control}
+            name="uses"
+            render={({ field }) => <Chips label="Uses" choices={menu.uses} chosen={field.value} onChange={field.onChange} />}
+          />
+          {errors.uses?.message && <Missing text={errors.uses.message} />}
         </Fact>
         <Fact number={3} legend="How will you decorate it?">
-          <div className="grid grid-cols-2 gap-2">
-            {menu.techniques.map((one) => (
-              <label key={one.id} className="chip justify-start leading-tight">
-                <input type="checkbox" name="technique" value={one.id} className="sr-only" />
-                <TechniqueGlyph id={one.id} />
-                {one.name}
-              </label>
-            ))}
-          </div>
+          <Controller
+            control={control}
+            name="techniques"
+            render={({ field }) => (
+              <div role="group" aria-label="Decoration" className="grid grid-cols-2 gap-2">
+                {menu.techniques.map((one) => (
+                  <Checkbox.Root
+                    key={one.id}
+                    checked={field.value.includes(one.id)}
+                    onCheckedChange={() => field.onChange(toggled(field.value, one.id))}
+                    className="chip justify-start text-left leading-tight"
+                  >
+                    <TechniqueGlyph id={one.id} />
+                    {one.name}
+                  </Checkbox.Root>
+                ))}
+              </div>
+            )}
+          />
           <p className="mt-3 text-soft">None is fine too: a plain, well-coated piece.</p>
         </Fact>
       </div>
       <div className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
-        <button type="submit" className="button button-act text-lg">
+        <button type="submit" className="button button-act text-lg" disabled={isSubmitting}>
           Make the coat plan
         </button>
         <span className="ml-4 text-soft max-sm:hidden">Sizes, colours and the rest come after, where they matter.</span>
       </div>
-    </Form>
+    </form>
   );
 }

@@ -1,7 +1,12 @@
 import { data, Link } from "react-router";
+import { RoomError } from "~/components/room-error";
 
 export function loader() {
   return data(null, { status: 404 });
+}
+
+export function ErrorBoundary() {
+  return <RoomError />;
 }
 
 export default function NotFound() {

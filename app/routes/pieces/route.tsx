@@ -1,46 +1,56 @@
-import { Link, useFetcher } from "react-router";
+import { Link } from "react-router";
 import { Plus } from "lucide-react";
 import { format } from "date-fns";
+import type { Menu } from "#core/catalogue/menu";
+import { perform } from "~/actions/perform";
+import { useAsk } from "~/actions/use-ask";
+import { Awaited } from "~/components/awaited";
 import { MiniSection } from "~/components/coat-section/mini-section";
+import { RoomError } from "~/components/room-error";
 import { Silhouette } from "~/components/shape/silhouette";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { sayClock, stepTitle } from "~/components/words";
-import { allPieces } from "~/store/pieces";
-import type { Menu } from "#core/catalogue/menu";
+import { keptPieces, planOf } from "~/piece/kept-piece";
+import type { KeptPiece } from "~/piece/kept-piece";
+import { useNow } from "~/components/use-now";
+import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
-import { useOverviews } from "./use-overviews";
-import type { Overview } from "./use-overviews";
-import type { KeptPiece } from "~/components/use-kept-plan";
+import { overviewOf } from "./overview";
+import type { Overview } from "./overview";
+
+interface Listed {
+  readonly kept: KeptPiece;
+  readonly view: Promise<PlannedView>;
+}
+
+interface PiecesAsk {
+  readonly intent: "open-demo";
+}
 
 export async function clientLoader() {
-  const { database } = await import("~/store/open.client");
+  const [{ database }, { seedOnce }, { planView }] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/demo/seed.client"),
+    import("~/workers/planner.client"),
+  ]);
   const db = await database();
-  const { seedOnce } = await import("~/demo/seed.client");
   await seedOnce(db);
-  const [records, plans, progress] = await Promise.all([allPieces(db), db.getAll("plans"), db.getAll("progress")]);
-  const kept = records
-    .sort((a, b) => a.piece.name.localeCompare(b.piece.name))
-    .map((record): KeptPiece => {
-      const plan = plans.find((one) => one.id === record.planId) ?? null;
-      return { record, plan, progress: plan ? progress.filter((one) => one.planId === plan.id) : [] };
-    });
-  return { kept };
+  const all = await keptPieces(db);
+  const listed = all.map((kept): Listed => ({ kept, view: planView(kept.record.id, planOf(kept)) }));
+  return { listed, whole: Promise.all(listed.map((one) => one.view)) };
 }
 clientLoader.hydrate = true as const;
 
-export async function clientAction() {
-  const { database } = await import("~/store/open.client");
-  const { openTernPoint } = await import("~/demo/seed.client");
-  await openTernPoint(await database());
-  return null;
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const [{ database }, { openTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  return perform<PiecesAsk, null>(request, { "open-demo": () => ({}) }, { "open-demo": async () => (await openTernPoint(await database()), null) });
 }
 
-export function HydrateFallback() {
-  return <p>Opening your notebook…</p>;
+export function ErrorBoundary() {
+  return <RoomError />;
 }
 
-function Standing({ overview, menu }: { overview: Overview | undefined; menu: Menu }) {
-  if (!overview) return <span className="text-soft">…</span>;
+function Standing({ overview, menu }: { overview: Overview; menu: Menu }) {
   if (overview.refused) return <span className="font-semibold text-stop">Cannot be planned as it stands</span>;
   if (overview.finished) return <span className="font-semibold text-ready">All coats on, hardening</span>;
   if (!overview.next) return null;
@@ -58,10 +68,12 @@ function Standing({ overview, menu }: { overview: Overview | undefined; menu: Me
   );
 }
 
-function Card({ kept: { record }, overview, menu }: { kept: KeptPiece; overview: Overview | undefined; menu: Menu }) {
+function Card({ listed: { kept, view }, now, menu }: { listed: Listed; now: number; menu: Menu }) {
+  const { record } = kept;
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
   const due = record.dates?.due;
+  const needed = due && <span className="block text-soft">needed {format(`${due}T12:00`, "EEE d MMM")}</span>;
   return (
     <li>
       <Link to={`/pieces/${record.id}`} className="sheet flex h-full flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
@@ -75,27 +87,35 @@ function Card({ kept: { record }, overview, menu }: { kept: KeptPiece; overview:
             </span>
           </span>
         </span>
-        <span className="mt-auto flex items-end justify-between gap-3">
-          <span className="min-w-0">
-            <span className="block">
-              <Standing overview={overview} menu={menu} />
-            </span>
-            {due && <span className="block text-soft">needed {format(`${due}T12:00`, "EEE d MMM")}</span>}
-          </span>
-          {overview && overview.groups.length > 0 && (
-            <MiniSection groups={overview.groups} menu={menu} material={piece.material} states={overview.states} label={`Coats of ${piece.name}`} />
-          )}
-        </span>
+        <Awaited of={view} waiting={<span className="mt-auto text-soft">Working out the coats…{needed}</span>}>
+          {(planned) => {
+            const overview = overviewOf(planned, now);
+            return (
+              <span className="mt-auto flex items-end justify-between gap-3">
+                <span className="min-w-0">
+                  <span className="block">
+                    <Standing overview={overview} menu={menu} />
+                  </span>
+                  {needed}
+                </span>
+                {overview.groups.length > 0 && (
+                  <MiniSection groups={overview.groups} menu={menu} material={piece.material} states={overview.states} label={`Coats of ${piece.name}`} />
+                )}
+              </span>
+            );
+          }}
+        </Awaited>
       </Link>
     </li>
   );
 }
 
 /** What can be done now over all pieces, and when the next wait ends. */
-function Now({ kept, overviews, menu }: { kept: readonly KeptPiece[]; overviews: ReadonlyMap<string, Overview>; menu: Menu }) {
-  const begun = kept.flatMap((one) => {
-    const overview = overviews.get(one.record.id);
-    return overview?.states && overview.next ? [{ record: one.record, next: overview.next }] : [];
+function Now({ listed, views, now, menu }: { listed: readonly Listed[]; views: readonly PlannedView[]; now: number; menu: Menu }) {
+  const begun = views.flatMap((view, at) => {
+    const overview = overviewOf(view, now);
+    const record = listed[at]?.kept.record;
+    return record && overview.states && overview.next ? [{ record, next: overview.next }] : [];
   });
   const ready = begun.filter(({ next }) => next.state.state === "ready");
   const [waiting] = begun.filter(({ next }) => next.state.state === "waiting").sort((a, b) => a.next.state.until! - b.next.state.until!);
@@ -120,7 +140,7 @@ function Now({ kept, overviews, menu }: { kept: readonly KeptPiece[]; overviews:
 }
 
 function Empty() {
-  const fetcher = useFetcher();
+  const ask = useAsk<PiecesAsk>("/?index");
   return (
     <section className="note mt-6 max-w-prose p-6">
       <h2 className="text-2xl">What have you got in your hand?</h2>
@@ -139,39 +159,41 @@ function Empty() {
           Bring it in here.
         </Link>
       </p>
-      <fetcher.Form method="post" className="mt-3">
-        <button type="submit" className="button">
+      <div className="mt-3">
+        <button type="button" className="button" onClick={() => ask({ intent: "open-demo" })}>
           Open the Tern Point notebook
         </button>
         <p className="mt-1 text-soft">Made-up pieces in all stages, to look around in. They can be removed in one go.</p>
-      </fetcher.Form>
+      </div>
     </section>
   );
 }
 
 export default function Pieces({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
-  const { kept } = loaderData;
-  const overviews = useOverviews(kept);
+  const now = useNow();
+  const { listed, whole } = loaderData;
   return (
     <>
       <title>Pieces – Nook Coat</title>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Pieces</h1>
-        {kept.length > 0 && (
+        {listed.length > 0 && (
           <Link to="/pieces/new" className="button button-act">
             <Plus aria-hidden size={20} /> New piece
           </Link>
         )}
       </div>
-      {kept.length === 0 ? (
+      {listed.length === 0 ? (
         <Empty />
       ) : (
         <>
-          <Now kept={kept} overviews={overviews} menu={menu} />
+          <Awaited of={whole} waiting={<p className="mt-3 text-soft">Looking what can be done now…</p>}>
+            {(views) => <Now listed={listed} views={views} now={now} menu={menu} />}
+          </Awaited>
           <ul className="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-            {kept.map((one) => (
-              <Card key={one.record.id} kept={one} overview={overviews.get(one.record.id)} menu={menu} />
+            {listed.map((one) => (
+              <Card key={one.kept.record.id} listed={one} now={now} menu={menu} />
             ))}
           </ul>
         </>

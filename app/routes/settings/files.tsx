@@ -1,43 +1,8 @@
 import { AlertDialog } from "radix-ui";
-import { useRef, useState } from "react";
-import { useRevalidator } from "react-router";
+import { useEffect, useRef } from "react";
+import { useFetcher } from "react-router";
 import { Download, Trash2, Upload } from "lucide-react";
-import { CATALOGUE } from "#core/catalogue/catalogue";
-import type { Problem } from "#core/formats/problem";
-import type { Imported } from "~/store/bundles";
-
-type Outcome = { kind: "imported"; counts: Imported } | { kind: "problem"; problem: Problem } | { kind: "failed"; message: string } | { kind: "wiped" };
-
-async function saveFile(): Promise<void> {
-  const [{ database }, { exportAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
-  const bundle = await exportAll(await database());
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([`${JSON.stringify(bundle, null, 2)}\n`], { type: "application/json" }));
-  link.download = `nook-coat-${new Date().toISOString().slice(0, 10)}.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
-
-async function bringIn(text: string): Promise<Outcome> {
-  const [{ database }, { importBundle }, { readBundle }] = await Promise.all([
-    import("~/store/open.client"),
-    import("~/store/bundles"),
-    import("#core/formats/bundle"),
-  ]);
-  const bundle = readBundle(text, CATALOGUE);
-  if (!bundle.ok) return { kind: "problem", problem: bundle.problem };
-  try {
-    return { kind: "imported", counts: await importBundle(await database(), bundle.value) };
-  } catch (error) {
-    return { kind: "failed", message: error instanceof Error ? error.message : "the browser could not write" };
-  }
-}
-
-async function wipe(): Promise<Outcome> {
-  const [{ database }, { wipeAll }] = await Promise.all([import("~/store/open.client"), import("~/store/bundles")]);
-  await wipeAll(await database());
-  return { kind: "wiped" };
-}
+import type { FilesAsk, Outcome } from "./files-commands.client";
 
 function Said({ outcome }: { outcome: Outcome }) {
   const tone = outcome.kind === "problem" || outcome.kind === "failed" ? "bg-stop-tint text-stop" : "bg-note-tint text-ink";
@@ -50,6 +15,7 @@ function Said({ outcome }: { outcome: Outcome }) {
           {outcome.counts.beside > 0 && `, ${outcome.counts.beside} put beside your own, which had changed since`}.
         </p>
       )}
+      {outcome.kind === "file" && <p>Saved as {outcome.name}, in the place your browser saves files to.</p>}
       {outcome.kind === "wiped" && <p>The notebook is empty now. Taking it back (Ctrl Z) brings everything again.</p>}
       {outcome.kind === "problem" && (
         <>
@@ -71,12 +37,24 @@ function Said({ outcome }: { outcome: Outcome }) {
   );
 }
 
+/** Hands a file to the browser. */
+function download({ name, text }: { readonly name: string; readonly text: string }): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([text], { type: "application/json" }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
 /** Saving, bringing in, emptying. */
 export function Files({ pieces }: { pieces: number }) {
   const picker = useRef<HTMLInputElement>(null);
-  const { revalidate } = useRevalidator();
-  const [outcome, setOutcome] = useState<Outcome | null>(null);
-  const after = (work: Promise<Outcome>) => void work.then((said) => (setOutcome(said), revalidate()));
+  const fetcher = useFetcher<Outcome>({ key: "files" });
+  const ask = (asked: FilesAsk) => void fetcher.submit(asked as never, { method: "post", action: "/settings", encType: "application/json" });
+  const outcome = fetcher.data ?? null;
+  useEffect(() => {
+    if (outcome?.kind === "file") download(outcome);
+  }, [outcome]);
   return (
     <>
       <p className="mb-2">
@@ -84,7 +62,7 @@ export function Files({ pieces }: { pieces: number }) {
         safe, and carries it to another; a file brought in is added, and overwrites nothing.
       </p>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button button-act" onClick={() => void saveFile()}>
+        <button type="button" className="button button-act" onClick={() => ask({ intent: "export" })}>
           <Download aria-hidden size={20} /> Save the notebook
         </button>
         <input
@@ -97,7 +75,7 @@ export function Files({ pieces }: { pieces: number }) {
           onChange={(event) => {
             const [file] = event.target.files ?? [];
             event.target.value = "";
-            if (file) after(file.text().then(bringIn));
+            if (file) void file.text().then((text) => ask({ intent: "import", text }));
           }}
         />
         <button type="button" className="button" onClick={() => picker.current?.click()}>
@@ -120,10 +98,10 @@ export function Files({ pieces }: { pieces: number }) {
                 go from this browser. Save them to a file first if you may want them again.
               </AlertDialog.Description>
               <div className="mt-4 flex flex-wrap gap-2">
-                <button type="button" className="button" onClick={() => void saveFile()}>
+                <button type="button" className="button" onClick={() => ask({ intent: "export" })}>
                   Save to a file first
                 </button>
-                <AlertDialog.Action className="button button-act" onClick={() => after(wipe())}>
+                <AlertDialog.Action className="button button-act" onClick={() => ask({ intent: "wipe" })}>
                   Empty it
                 </AlertDialog.Action>
                 <AlertDialog.Cancel className="button">Leave it</AlertDialog.Cancel>
@@ -132,7 +110,8 @@ export function Files({ pieces }: { pieces: number }) {
           </AlertDialog.Portal>
         </AlertDialog.Root>
       </div>
-      {outcome && <Said outcome={outcome} />}
+      {fetcher.state === "submitting" && <p role="status">One moment…</p>}
+      {outcome && fetcher.state !== "submitting" && <Said outcome={outcome} />}
     </>
   );
 }

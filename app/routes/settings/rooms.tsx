@@ -1,4 +1,6 @@
-import { useState } from "react";
+import { joiResolver } from "@hookform/resolvers/joi";
+import Joi from "joi";
+import { Controller, useForm } from "react-hook-form";
 import { Plus, Trash2 } from "lucide-react";
 import { ROOM_TEMPERATURE_C } from "#core/piece/piece";
 import type { Room } from "#core/piece/piece";
@@ -21,25 +23,40 @@ const DAMP = [
   { id: "0.85", name: "wet (85 %)" },
 ];
 
-function wrongWith(name: string, temperatureC: number): string | null {
-  const { least, most } = ROOM_TEMPERATURE_C;
-  if (name.trim() === "") return "give it a name";
-  return temperatureC >= least && temperatureC <= most ? null : `a temperature between −${-least} and ${most} °C`;
+interface RoomForm {
+  readonly name: string;
+  readonly temperature: string;
+  readonly damp: string;
+  readonly air: string;
 }
+
+const { least, most } = ROOM_TEMPERATURE_C;
+/** A form is the one place where what is typed is converted: a decimal comma is a point. */
+const ROOM_FORM = Joi.object<RoomForm>({
+  name: Joi.string().trim().min(1).max(60).required().messages({ "string.empty": "give it a name" }),
+  temperature: Joi.string()
+    .required()
+    .custom((text: string, helpers) => {
+      const value = Number(text.trim().replace(",", ".") || NaN);
+      return value >= least && value <= most ? text : helpers.error("any.invalid");
+    })
+    .messages({ "any.invalid": `a temperature between −${-least} and ${most} °C`, "string.empty": `a temperature between −${-least} and ${most} °C` }),
+  damp: Joi.string().required(),
+  air: Joi.string().required(),
+});
 
 /** Where the user works: the air of a room sets how long everything dries. */
 export function Rooms({ add, remove }: { add: (name: string, room: Room) => void; remove: (id: string) => void }) {
   const { rooms } = useAppContext();
-  const [draft, setDraft] = useState({ name: "", temperature: "20", damp: "0.55", air: "still" });
-  const temperatureC = Number(draft.temperature.trim().replace(",", ".") || NaN);
-  const wrong = wrongWith(draft.name, temperatureC);
-  const [tried, setTried] = useState(false);
-  const submit = () => {
-    setTried(wrong !== null);
-    if (wrong) return;
-    add(draft.name.trim().slice(0, 60), { temperatureC, relativeHumidity: Number(draft.damp), airflow: draft.air as Room["airflow"] });
-    setDraft({ ...draft, name: "" });
-  };
+  const { register, control, handleSubmit, resetField, formState } = useForm<RoomForm>({
+    resolver: joiResolver(ROOM_FORM),
+    defaultValues: { name: "", temperature: "20", damp: "0.55", air: "still" },
+  });
+  const submit = handleSubmit(({ name, temperature, damp, air }) => {
+    add(name.trim(), { temperatureC: Number(temperature.trim().replace(",", ".")), relativeHumidity: Number(damp), airflow: air as Room["airflow"] });
+    resetField("name");
+  });
+  const wrong = formState.errors.name?.message ?? formState.errors.temperature?.message;
   return (
     <>
       {rooms.length > 0 && (
@@ -55,34 +72,31 @@ export function Rooms({ add, remove }: { add: (name: string, room: Room) => void
           ))}
         </ul>
       )}
-      <form
-        className="grid gap-2 sm:grid-cols-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-      >
+      <form className="grid gap-2 sm:grid-cols-2" noValidate onSubmit={(event) => void submit(event)}>
         <label>
           <span className="block">Name of a room</span>
-          <input className="field" maxLength={60} value={draft.name} onChange={(event) => setDraft({ ...draft, name: event.target.value })} />
+          <input className="field" maxLength={60} aria-invalid={formState.errors.name !== undefined} {...register("name")} />
         </label>
         <label>
           <span className="block">Temperature, °C</span>
-          <input
-            className="field"
-            inputMode="decimal"
-            value={draft.temperature}
-            onChange={(event) => setDraft({ ...draft, temperature: event.target.value })}
-          />
+          <input className="field" inputMode="decimal" aria-invalid={formState.errors.temperature !== undefined} {...register("temperature")} />
         </label>
-        <Choice label="Its air is" value={draft.damp} choices={DAMP} onChange={(damp) => setDraft({ ...draft, damp })} />
-        <Choice label="It has" value={draft.air} choices={AIR} onChange={(air) => setDraft({ ...draft, air })} />
+        <Controller
+          control={control}
+          name="damp"
+          render={({ field }) => <Choice label="Its air is" value={field.value} choices={DAMP} onChange={field.onChange} />}
+        />
+        <Controller
+          control={control}
+          name="air"
+          render={({ field }) => <Choice label="It has" value={field.value} choices={AIR} onChange={field.onChange} />}
+        />
         <p>
           <button type="submit" className="button">
             <Plus aria-hidden size={18} /> Add the room
           </button>
         </p>
-        {tried && wrong && (
+        {wrong && (
           <p role="alert" className="self-center font-semibold text-stop">
             {wrong}
           </p>

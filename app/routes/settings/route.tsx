@@ -1,16 +1,24 @@
-import { useState, useSyncExternalStore } from "react";
+import { useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
-import { useFetcher } from "react-router";
+import { useForm } from "react-hook-form";
 import { Trash2 } from "lucide-react";
 import { roomId } from "#core/catalogue/ids";
+import { hoursSchema } from "#core/formats/hours-schema";
+import { recordIdSchema } from "#core/formats/stores/definition";
+import { roomFields } from "#core/formats/stores/rooms";
+import { settingsFields } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
+import { perform } from "~/actions/perform";
+import { useAsk } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
-import { addRoom, removeRoom, saveHours, saveSettings } from "~/store/preferences";
+import { Radios, Tick } from "~/components/fields";
+import { RoomError } from "~/components/room-error";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
 import { Files } from "./files";
+import type { FilesAsk, Outcome } from "./files-commands.client";
 import { Hours } from "./hours";
 import { Rooms } from "./rooms";
 
@@ -19,7 +27,9 @@ type Ask =
   | { readonly intent: "hours"; readonly hours: FreeHours }
   | { readonly intent: "add-room"; readonly name: string; readonly room: Room }
   | { readonly intent: "remove-room"; readonly id: string }
-  | { readonly intent: "open-demo" | "close-demo" };
+  | { readonly intent: "open-demo" }
+  | { readonly intent: "close-demo" }
+  | FilesAsk;
 
 export async function clientLoader() {
   const [{ database }, { hasTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
@@ -29,35 +39,44 @@ export async function clientLoader() {
 }
 clientLoader.hydrate = true as const;
 
-export function HydrateFallback() {
-  return <p>Opening your notebook…</p>;
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const [{ database }, demo, preferences, files] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/demo/seed.client"),
+    import("~/store/preferences"),
+    import("./files-commands.client"),
+  ]);
+  const db = await database();
+  const quiet = async (work: Promise<unknown>) => (await work, null);
+  return perform<Ask, Outcome | null>(
+    request,
+    {
+      settings: (joi) => ({ change: joi.object(settingsFields(joi)).required() }),
+      hours: (joi) => ({ hours: hoursSchema(joi).required() }),
+      "add-room": (joi) => roomFields(joi),
+      "remove-room": (joi) => ({ id: recordIdSchema(joi).required() }),
+      "open-demo": () => ({}),
+      "close-demo": () => ({}),
+      export: () => ({}),
+      import: (joi) => ({ text: joi.string().allow("").required() }),
+      wipe: () => ({}),
+    },
+    {
+      settings: ({ change }) => quiet(preferences.saveSettings(db, change)),
+      hours: ({ hours }) => quiet(preferences.saveHours(db, hours)),
+      "add-room": ({ name, room }) => quiet(preferences.addRoom(db, name, room)),
+      "remove-room": ({ id }) => quiet(preferences.removeRoom(db, roomId(id))),
+      "open-demo": () => quiet(demo.openTernPoint(db)),
+      "close-demo": () => quiet(demo.closeTernPoint(db)),
+      export: () => files.asFile(new Date()),
+      import: ({ text }) => files.bringIn(text),
+      wipe: () => files.wipe(),
+    },
+  );
 }
 
-export async function clientAction({ request }: Route.ClientActionArgs) {
-  const ask = (await request.json()) as Ask;
-  const [{ database }, { openTernPoint, closeTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
-  const db = await database();
-  switch (ask.intent) {
-    case "settings":
-      await saveSettings(db, ask.change);
-      break;
-    case "hours":
-      await saveHours(db, ask.hours);
-      break;
-    case "add-room":
-      await addRoom(db, ask.name, ask.room);
-      break;
-    case "remove-room":
-      await removeRoom(db, roomId(ask.id));
-      break;
-    case "open-demo":
-      await openTernPoint(db);
-      break;
-    case "close-demo":
-      await closeTernPoint(db);
-      break;
-  }
-  return null;
+export function ErrorBoundary() {
+  return <RoomError />;
 }
 
 function Box({ id, title, children }: { id?: string; title: string; children: ReactNode }) {
@@ -69,50 +88,20 @@ function Box({ id, title, children }: { id?: string; title: string; children: Re
   );
 }
 
-function Radios({
-  legend,
-  name,
-  value,
-  choices,
-  onChange,
-}: {
-  legend: string;
-  name: string;
-  value: string;
-  choices: readonly { readonly id: string; readonly name: string }[];
-  onChange: (id: string) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1">{legend}</legend>
-      <div className="flex flex-wrap gap-2">
-        {choices.map((one) => (
-          <label key={one.id} className="chip">
-            <input type="radio" name={name} className="accent-ready" checked={value === one.id} onChange={() => onChange(one.id)} />
-            {one.name}
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
+interface Signing {
+  readonly signature: string;
 }
 
-/** The name the user signs with: saved when the user leaves the field. */
+/** The name the user signs with: saved when they leave the field. */
 function Signature({ value, save }: { value: string; save: (signature: string) => void }) {
-  const [draft, setDraft] = useState<string | null>(null);
+  const { register } = useForm<Signing>({ values: { signature: value }, resetOptions: { keepDirtyValues: true } });
+  const leave = (text: string) => {
+    if (text.trim() !== value) save(text.trim());
+  };
   return (
     <label className="block">
       <span className="block">How you sign</span>
-      <input
-        className="field"
-        maxLength={80}
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={() => {
-          if (draft !== null && draft.trim() !== value) save(draft.trim());
-          setDraft(null);
-        }}
-      />
+      <input className="field" maxLength={80} {...register("signature", { onBlur: (event: { target: { value: string } }) => leave(event.target.value) })} />
     </label>
   );
 }
@@ -141,8 +130,7 @@ function Device() {
 
 export default function Settings({ loaderData }: Route.ComponentProps) {
   const { settings, saveSettings: set, hours } = useAppContext();
-  const fetcher = useFetcher();
-  const send = (ask: Ask) => void fetcher.submit(ask as never, { method: "post", encType: "application/json" });
+  const send = useAsk<Ask>("/settings");
   return (
     <>
       <title>Settings – Nook Coat</title>
@@ -153,7 +141,6 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
             <div className="grid gap-3">
               <Radios
                 legend="Lengths in"
-                name="units"
                 value={settings.units}
                 choices={[
                   { id: "mm", name: "millimetres" },
@@ -168,7 +155,6 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
             <div className="grid gap-3">
               <Radios
                 legend="Pages"
-                name="theme"
                 value={settings.theme}
                 choices={[
                   { id: "system", name: "as the device" },
@@ -177,10 +163,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
                 ]}
                 onChange={(theme) => set({ theme: theme as SettingsRecord["theme"] })}
               />
-              <label className="chip w-fit">
-                <input type="checkbox" className="accent-ready" checked={settings.sounds} onChange={() => set({ sounds: !settings.sounds })} />
-                Sound two soft notes when a wait has ended
-              </label>
+              <Tick name="Sound two soft notes when a wait has ended" on={settings.sounds} onChange={(sounds) => set({ sounds })} />
             </div>
           </Box>
           <Box id="rooms" title="Your rooms">

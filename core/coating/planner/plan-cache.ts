@@ -4,8 +4,10 @@ import type { LaidStep } from "../model/laid-step";
 import type { PlanSet } from "../model/plan";
 import { planPiece } from "./plan-piece";
 
-/** Plan sets kept ready: a notebook's worth of pieces being looked at. */
-const MOST_KEPT = 24;
+/** Plan sets kept ready: as many as a full list of pieces shows. */
+const MOST_KEPT = 32;
+/** Stands for the piece's name in a set that is kept: a character nobody types. */
+const NAME = "\uE000";
 
 /** Plan sets by all that decides them: the piece without its name, and what is on it. Following another way, editing a step or renaming asks for no search. */
 export class PlanCache {
@@ -16,38 +18,35 @@ export class PlanCache {
     private readonly most = MOST_KEPT,
   ) {}
 
-  /** The whole plan set of a piece with what is on it. */
+  /**
+   * The whole plan set of a piece.
+   *
+   * @param body what is on it
+   */
   readonly plan = (piece: Piece, body: readonly LaidStep[]): PlanSet => {
-    const key = cacheKey(piece, body);
-    const known = this.known.get(key);
+    const nameless = { ...piece, name: NAME };
+    const key = JSON.stringify([nameless, body]);
+    const set = this.known.get(key) ?? planPiece(nameless, this.catalogue, { body });
     // The one asked for last is let go last.
     this.known.delete(key);
-    const set = known ?? planPiece(piece, this.catalogue, { body });
     this.known.set(key, set);
     if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!);
-    return renamed(set, piece);
+    return named(set, piece);
   };
-
-  /** The plan set as soon as its first candidate is known. */
-  readonly first = (piece: Piece, body: readonly LaidStep[]): PlanSet => this.plan(piece, body);
 }
 
-function cacheKey({ name: _name, ...facts }: Piece, body: readonly LaidStep[]): string {
-  return JSON.stringify([facts, body]);
-}
-
-/** The same set for a piece of another name: wherever its name is said, the new one is. */
-function renamed(set: PlanSet, piece: Piece): PlanSet {
-  const was = set.piece.name;
-  if (was === piece.name) return set;
-  const said = (text: string) => text.replaceAll(was, piece.name);
+/** The set for a piece of a name: wherever the name is said, it stands. */
+function named(set: PlanSet, piece: Piece): PlanSet {
+  const said = (text: string) => {
+    const whole = text.replaceAll(NAME, piece.name);
+    return whole.charAt(0).toUpperCase() + whole.slice(1);
+  };
+  const told = <T extends { readonly message: string; readonly why: string }>(one: T): T =>
+    one.message.includes(NAME) || one.why.includes(NAME) ? { ...one, message: said(one.message), why: said(one.why) } : one;
   return {
     ...set,
     piece,
-    candidates: set.candidates.map((candidate) => ({
-      ...candidate,
-      findings: candidate.findings.map((one) => ({ ...one, message: said(one.message), why: said(one.why) })),
-    })),
-    refusal: set.refusal && { ...set.refusal, message: said(set.refusal.message), why: said(set.refusal.why) },
+    candidates: set.candidates.map((candidate) => ({ ...candidate, findings: candidate.findings.map(told) })),
+    refusal: set.refusal && told(set.refusal),
   };
 }

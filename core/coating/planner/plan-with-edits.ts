@@ -4,7 +4,7 @@ import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import { applyChanges } from "../model/apply-changes";
 import { changesBetween } from "../model/changes-between";
-import { fingerprint } from "../model/fingerprint";
+import { factsKey } from "./facts-key";
 import { ENGINE_VERSION } from "./engine-version";
 import { makeCandidate } from "./candidate";
 import type { Change } from "../model/change";
@@ -65,11 +65,6 @@ export function remade(candidate: Candidate, zones: readonly ZoneSteps<StepChoic
 
 function choicesOf(candidate: Candidate): readonly ZoneSteps<StepChoice>[] {
   return candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
-}
-
-/** Names the facts a plan is made from; the piece's name is none of them. */
-export function factsKey({ name: _name, ...facts }: Piece): string {
-  return fingerprint(JSON.stringify(facts));
 }
 
 /** The steps an older engine gave for the same facts, where this one would give others. */

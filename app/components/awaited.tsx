@@ -1,0 +1,24 @@
+import { Suspense, use, useDeferredValue } from "react";
+import type { ReactNode } from "react";
+
+interface Props<T> {
+  readonly of: Promise<T>;
+  /** Shown until the first answer. */
+  readonly waiting: ReactNode;
+  /** @param busy a newer answer is on its way; the one shown is the last */
+  readonly children: (value: T, busy: boolean) => ReactNode;
+}
+
+function Answer<T>({ of, children }: Pick<Props<T>, "of" | "children">) {
+  const shown = useDeferredValue(of);
+  return <>{children(use(shown), shown !== of)}</>;
+}
+
+/** What a loader promised: a visible wait at first, and then the last answer stays up until the next is there. */
+export function Awaited<T>({ of, waiting, children }: Props<T>) {
+  return (
+    <Suspense fallback={waiting}>
+      <Answer of={of}>{children}</Answer>
+    </Suspense>
+  );
+}

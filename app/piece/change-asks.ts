@@ -1,0 +1,25 @@
+import { changeSchema, coatEventSchema, zoneStepsSchema } from "#core/formats/change-schema";
+import type { JoiRoot } from "#core/formats/stores/definition";
+
+/** Changes as a list. */
+export function changesField(joi: JoiRoot) {
+  return joi.array().items(changeSchema(joi)).max(400).required();
+}
+
+/** The plan that is followed, as a screen shows it. */
+export function followedField(joi: JoiRoot) {
+  return joi
+    .object({
+      candidateId: joi.string().max(40).required(),
+      school: joi.string().allow("").max(400).required(),
+      basis: joi.string().isoDate().allow(null).required(),
+      made: zoneStepsSchema(joi).required(),
+      madeFor: joi.string().max(40).required(),
+    })
+    .required();
+}
+
+/** Coats to be noted. */
+export function coatsField(joi: JoiRoot) {
+  return joi.array().items(coatEventSchema(joi)).min(1).max(200).required();
+}

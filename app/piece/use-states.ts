@@ -1,0 +1,51 @@
+import { useEffect, useMemo, useRef } from "react";
+import { useNow } from "~/components/use-now";
+import type { StepId } from "#core/catalogue/ids";
+import { coatStates } from "#core/logbook/coat-states";
+import type { StepState } from "#core/logbook/coat-states";
+import { useAppContext } from "~/components/app-context";
+import type { PlannedView } from "~/workers/plan-worker-api";
+
+/** Two soft notes; browsers that may not sound stay silent. */
+function chime(): void {
+  try {
+    const audio = new AudioContext();
+    for (const [index, frequency] of [523, 659].entries()) {
+      const note = audio.createOscillator();
+      const loud = audio.createGain();
+      note.frequency.value = frequency;
+      loud.gain.setValueAtTime(0.12, audio.currentTime + index * 0.25);
+      loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + index * 0.25 + 0.6);
+      note.connect(loud).connect(audio.destination);
+      note.start(audio.currentTime + index * 0.25);
+      note.stop(audio.currentTime + index * 0.25 + 0.6);
+    }
+  } catch {
+    // No sound here.
+  }
+}
+
+export interface Standing {
+  readonly states: ReadonlyMap<StepId, StepState>;
+  /** Something has been done already. */
+  readonly begun: boolean;
+  readonly done: ReadonlyMap<string, number>;
+  readonly now: number;
+}
+
+/** Where the work stands; says aloud, and sounds if the user wants it, when a wait has ended. */
+export function useStates(view: PlannedView): Standing {
+  const now = useNow();
+  const { settings, announce } = useAppContext();
+  const { done } = view;
+  const states = useMemo(() => (view.shown && view.work ? coatStates(view.shown, view.work, done, now) : new Map<StepId, StepState>()), [view, done, now]);
+  const before = useRef<ReadonlyMap<StepId, StepState>>(new Map());
+  useEffect(() => {
+    const ended = [...states].some(([id, state]) => state.state === "ready" && before.current.get(id)?.state === "waiting");
+    before.current = states;
+    if (!ended) return;
+    announce("A wait has ended: the next coat may go on");
+    if (settings.sounds) chime();
+  }, [states, announce, settings.sounds]);
+  return { states, begun: done.size > 0, done, now };
+}

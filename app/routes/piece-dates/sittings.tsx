@@ -1,0 +1,82 @@
+import { format } from "date-fns";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
+import type { DatedTask, Dates } from "#core/schedule/date-work";
+import type { DatedPlan } from "#core/schedule/dates-of";
+import type { Menu } from "#core/catalogue/menu";
+import { sayDuration } from "#core/units/duration";
+import { coatWords, sayClock, sayDay, stepTitle, zoneNames } from "~/components/words";
+
+function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
+  const days = new Map<string, DatedTask[]>();
+  for (const item of items) {
+    const day = format(item.from, "yyyy-MM-dd");
+    days.set(day, [...(days.get(day) ?? []), item]);
+  }
+  return [...days.values()];
+}
+
+/** What one dated stretch of work says. */
+function Line({ item, shown, menu }: { item: DatedTask; shown: Candidate; menu: Menu }) {
+  const step = shown.zones.flatMap((zone) => zone.steps).find((one): one is Step => one.id === item.task.stepId);
+  // The plan may be a moment newer than its dates.
+  if (!step) return null;
+  const detail = [item.part ? `part ${item.part}` : "", coatWords(item.task.coat, item.task.half, step.coats)].filter(Boolean).join(", ");
+  return (
+    <li className="grid grid-cols-[auto_1fr] gap-x-3">
+      <span className="text-soft">{`${format(item.from, "HH:mm")}–${format(item.to, "HH:mm")}`}</span>
+      <span>
+        {stepTitle(step, menu, false)}
+        {detail && <span className="text-soft">, {detail}</span>}
+        {step.group === undefined && <span className="text-soft"> · {zoneNames(item.task.zones).toLowerCase()}</span>}
+        {item.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}
+      </span>
+    </li>
+  );
+}
+
+/** The sittings that follow from free hours, day by day. */
+export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Candidate; menu: Menu; now: number }) {
+  const days = byDay(dates.items);
+  if (days.length === 0) return <p>All the work is done; it only has to harden.</p>;
+  return (
+    <ol className="grid gap-3">
+      {days.map((items, index) => {
+        const [first, last] = [items[0]!, items[items.length - 1]!];
+        const following = days[index + 1]?.[0];
+        const apart = following ? (following.from - last.to) / 60_000 : 0;
+        return (
+          <li key={first.from}>
+            <h4 className="font-display text-lg first-letter:uppercase">
+              {sayDay(first.from, now)}
+              <span className="ml-2 font-text text-base text-soft">{format(first.from, "d MMMM")}</span>
+            </h4>
+            <ol className="mt-1 grid gap-1">
+              {items.map((item) => (
+                <Line key={`${item.task.id}-${item.from}`} item={item} shown={shown} menu={menu} />
+              ))}
+            </ol>
+            {apart > 0 && <p className="mt-1 border-l-4 border-dotted border-line pl-3 text-soft">then leave it alone for {sayDuration(apart)}</p>}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** By when to begin at the latest. */
+export function Latest({ dates, now }: { dates: DatedPlan; now: number }) {
+  if (!dates.latest) return null;
+  const { handle, cured } = dates.latest;
+  const said =
+    cured !== null
+      ? `Begin by ${sayClock(cured, now)} at the latest, and it is fully hard in time.`
+      : handle !== null
+        ? `It cannot be fully hard by then. Begin by ${sayClock(handle, now)} at the latest, and it can be handed over with care; say that it is still hardening.`
+        : "It cannot be ready by then with your free hours. Take a plan that is ready sooner, a later date, or more hours.";
+  return (
+    <p role="status" className={`rounded-lg border-l-8 p-3 ${cured !== null ? "border-ready bg-note-tint" : "border-act bg-warn-tint"}`}>
+      {said}
+    </p>
+  );
+}

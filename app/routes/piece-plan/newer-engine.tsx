@@ -1,0 +1,47 @@
+import type { Menu } from "#core/catalogue/menu";
+import type { Change } from "#core/coating/model/change";
+import type { Step } from "#core/coating/model/step";
+import { stepTitle } from "~/components/words";
+import type { PlannedView } from "~/workers/plan-worker-api";
+import type { PlanActions } from "./plan-actions";
+
+/** One change as it would be noticed; settings of one step are said once. */
+function said(changes: readonly Change[], view: PlannedView, menu: Menu): readonly string[] {
+  const steps = new Map(view.newer!.made.concat(view.made).flatMap((zone) => zone.steps.map((step) => [step.id, step as Step] as const)));
+  const title = (id: string) => {
+    const step = steps.get(id as never);
+    return step ? stepTitle({ ...step, coats: step.coats ?? 1 }, menu, false) : id;
+  };
+  const lines = changes.flatMap((change): readonly string[] => {
+    if (change.op === "add") return [`new: ${stepTitle({ ...change.step, coats: change.step.coats ?? 1 } as Step, menu)}`];
+    if (change.op === "remove") return [`no longer: ${title(change.stepId)}`];
+    if (change.op === "set")
+      return [change.field === "coats" ? `${title(change.stepId)}: ${String(change.value)} coats` : `another ${change.field}: ${title(change.stepId)}`];
+    return [];
+  });
+  return [...new Set(lines)];
+}
+
+/** A plan kept by an older Nook Coat: what this one would do otherwise, and whose way is taken. Until then the kept plan stands. */
+export function NewerEngine({ view, menu, settle }: { view: PlannedView; menu: Menu; settle: PlanActions["settleEngine"] }) {
+  return (
+    <section aria-label="Planned anew" className="mb-3 rounded-lg border-l-8 border-ready bg-note-tint p-3">
+      <p>
+        <strong>Nook Coat has learnt since you chose this plan.</strong> It would now do this otherwise; your plan stays as it was until you say so.
+      </p>
+      <ul className="list-disc pl-6">
+        {said(view.newer!.changes, view, menu).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <p className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={() => settle("newer")}>
+          Take the new one
+        </button>
+        <button type="button" className="button" onClick={() => settle("kept")}>
+          Keep mine
+        </button>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,26 @@
+import type { StepId } from "#core/catalogue/ids";
+import type { Change } from "#core/coating/model/change";
+import type { CoatEvent } from "#core/logbook/progress";
+import type { Intents } from "~/actions/perform";
+import { changesField, coatsField, followedField } from "~/piece/change-asks";
+import type { Followed } from "~/store/plans";
+
+/** What the plan's screen may ask of its action. */
+export type PlanAsk =
+  | { readonly intent: "edit"; readonly followed: Followed; readonly edits: readonly Change[] }
+  | { readonly intent: "pin"; readonly followed: Followed; readonly stepId: StepId; readonly kept: boolean }
+  | { readonly intent: "plain" }
+  | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "repair"; readonly followed: Followed; readonly pinned: readonly StepId[] }
+  | { readonly intent: "engine"; readonly take: "newer" | "kept" };
+
+export const PLAN_INTENTS: Intents<PlanAsk> = {
+  edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi) }),
+  pin: (joi) => ({ followed: followedField(joi), stepId: joi.string().max(120).required(), kept: joi.boolean().required() }),
+  plain: () => ({}),
+  done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: joi.string().isoDate().required() }),
+  undone: (joi) => ({ coats: coatsField(joi), at: joi.string().isoDate().required() }),
+  repair: (joi) => ({ followed: followedField(joi), pinned: joi.array().items(joi.string().max(120)).max(200).required() }),
+  engine: (joi) => ({ take: joi.string().valid("newer", "kept").required() }),
+};

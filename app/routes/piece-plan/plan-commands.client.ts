@@ -1,0 +1,47 @@
+import { pieceId } from "#core/catalogue/ids";
+import { changesBetween } from "#core/coating/model/changes-between";
+import type { Repair } from "#core/coating/planner/repair";
+import { keptPiece, planOf } from "~/piece/kept-piece";
+import { noteRepair } from "~/store/repairs.client";
+import { database } from "~/store/open.client";
+import { clearEdits, editPlan, pinStep, settleEngine } from "~/store/plans";
+import { markDone, markUndone } from "~/store/progress";
+import { planView, repair } from "~/workers/planner.client";
+import type { PlanAsk } from "./plan-ask";
+
+type Of<I extends PlanAsk["intent"]> = Extract<PlanAsk, { readonly intent: I }>;
+
+/** What each ask of the plan's screen does to a piece. */
+export function planCommands(of: string) {
+  const id = pieceId(of);
+  /** The plan as it stands now, not as the screen showed it. */
+  const current = async () => {
+    const kept = await keptPiece(of);
+    return { kept, view: await planView(of, planOf(kept)) };
+  };
+  return {
+    edit: async ({ followed, edits }: Of<"edit">) => void (await editPlan(await database(), id, followed, edits)),
+    pin: async ({ followed, stepId, kept }: Of<"pin">) => pinStep(await database(), id, followed, stepId, kept),
+    plain: async () => {
+      const { plan } = await keptPiece(of);
+      if (plan) await clearEdits(await database(), id, plan.id);
+    },
+    done: async ({ followed, coats, at }: Of<"done">) => void (await markDone(await database(), id, followed, coats, at)),
+    undone: async ({ coats, at }: Of<"undone">) => {
+      const { plan } = await keptPiece(of);
+      if (plan) await markUndone(await database(), id, plan.id, coats, at);
+    },
+    repair: async ({ followed, pinned }: Of<"repair">) => {
+      const made: Repair | null = await repair(planOf(await keptPiece(of)), pinned);
+      if (!made) return;
+      noteRepair(of, made.done ? { done: true, changes: made.changes.length } : made);
+      if (made.done && made.changes.length > 0) await editPlan(await database(), id, followed, made.changes);
+    },
+    engine: async ({ take }: Of<"engine">) => {
+      const { kept, view } = await current();
+      if (!kept.plan || !view.newer) return;
+      const edits = take === "kept" ? changesBetween(view.newer.made, view.made) : [];
+      await settleEngine(await database(), id, kept.plan.id, view.newer.made, edits);
+    },
+  };
+}

@@ -1,0 +1,137 @@
+import { useState } from "react";
+import type { Refusal } from "#core/coating/model/plan";
+import type { ZoneId } from "#core/catalogue/vocabulary";
+import { stepId } from "#core/catalogue/ids";
+import { perform } from "~/actions/perform";
+import { Awaited } from "~/components/awaited";
+import { RoomError } from "~/components/room-error";
+import { useMenu } from "~/components/use-menu";
+import { keptPiece, planOf } from "~/piece/kept-piece";
+import { useRecord } from "~/piece/use-record";
+import type { PlannedView } from "~/workers/plan-worker-api";
+import type { Route } from "./+types/route";
+import { FactsPanel } from "./facts-panel";
+import { OnItAlready } from "./on-it-already";
+import { PLAN_INTENTS } from "./plan-ask";
+import type { PlanAsk } from "./plan-ask";
+import { PlanPart } from "./plan-part";
+import { usePlanActions } from "./plan-actions";
+import type { Apply } from "./plan-actions";
+
+export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
+  const [kept, planner, { datesOfPiece }, { repairOf }] = await Promise.all([
+    keptPiece(params.id),
+    import("~/workers/planner.client"),
+    import("~/piece/dates.client"),
+    import("~/store/repairs.client"),
+  ]);
+  const of = planOf(kept);
+  const step = new URL(request.url).searchParams.get("step");
+  return {
+    kept,
+    step: step === null ? null : stepId(step),
+    repair: repairOf(params.id),
+    view: planner.firstView(params.id, of),
+    dates: datesOfPiece(kept),
+    explanation: planner.explanationOf(params.id, of, step === null ? null : stepId(step), Date.now()),
+  };
+}
+clientLoader.hydrate = true as const;
+
+type PlanLoaded = Route.ComponentProps["loaderData"];
+
+export async function clientAction({ request, params }: Route.ClientActionArgs) {
+  const { planCommands } = await import("./plan-commands.client");
+  const { edit, pin, plain, done, undone, repair, engine } = planCommands(params.id);
+  await perform<PlanAsk, unknown>(request, PLAN_INTENTS, { edit, pin, plain, done, undone, repair, engine });
+  return null;
+}
+
+/** The plan: what is known of the piece on the left, what follows from it on the right. */
+export default function PlanRoom({ loaderData }: Route.ComponentProps) {
+  const [lit, light] = useState<ZoneId | null>(null);
+  const waiting = (
+    <Halves facts={<FactsSide view={null} lit={lit} light={light} />} busy>
+      <p role="status">Working out the coats…</p>
+    </Halves>
+  );
+  return (
+    <Awaited of={loaderData.view} waiting={waiting}>
+      {(view, busy) => (
+        <Halves facts={<FactsSide view={view} lit={lit} light={light} />} busy={busy}>
+          <p className="sr-only" role="status">
+            {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
+          </p>
+          <Planned view={view} loaded={loaderData} light={light} />
+        </Halves>
+      )}
+    </Awaited>
+  );
+}
+
+export function ErrorBoundary() {
+  return <RoomError />;
+}
+
+function Halves({ facts, busy, children }: { facts: React.ReactNode; busy: boolean; children: React.ReactNode }) {
+  return (
+    <div className="spread">
+      <aside aria-label="What you know of it" className="order-2 lg:order-1">
+        {facts}
+      </aside>
+      <div className="order-1 min-w-0 lg:order-2" aria-busy={busy}>
+        {children}
+      </div>
+    </div>
+  );
+}
+
+function FactsSide({ view, lit, light }: { view: PlannedView | null; lit: ZoneId | null; light: (zone: ZoneId | null) => void }) {
+  const menu = useMenu();
+  const { record, save } = useRecord();
+  return <FactsPanel record={record} menu={menu} assumed={view?.set.assumed ?? []} save={save} lit={lit} light={light} />;
+}
+
+function Planned({ view, loaded, light }: { view: PlannedView; loaded: PlanLoaded; light: (zone: ZoneId | null) => void }) {
+  const { record, save } = useRecord();
+  const { kept, step, repair, dates, explanation } = loaded;
+  const actions = usePlanActions(kept.record.id, view, save);
+  const { refusal } = view.set;
+  return (
+    <>
+      {refusal && <Refused refusal={refusal} apply={actions.apply} />}
+      {view.onIt && <OnItAlready candidate={view.onIt} material={record.piece.material} />}
+      {view.shown && (
+        <PlanPart
+          record={record}
+          view={view}
+          shown={view.shown}
+          plan={kept.plan}
+          chosen={step}
+          repair={repair}
+          dates={dates}
+          explanation={explanation}
+          actions={actions}
+          light={light}
+        />
+      )}
+    </>
+  );
+}
+
+function Refused({ refusal, apply }: { refusal: Refusal; apply: Apply }) {
+  const { nearest } = refusal;
+  return (
+    <section className="rounded-xl border-l-8 border-stop bg-stop-tint p-4">
+      <h2 className="text-2xl">{refusal.message}</h2>
+      <p className="mt-2">{`${refusal.why.charAt(0).toUpperCase()}${refusal.why.slice(1)}.`}</p>
+      {nearest && (
+        <p className="mt-3">
+          <button type="button" className="button button-act" onClick={() => apply(nearest.changes)}>
+            Nearest that works: {nearest.text}
+          </button>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,203 @@
+import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
+import type { Explanation, Substitute } from "#core/coating/explain/explain-step";
+import type { Step } from "#core/coating/model/step";
+import { tradesOf } from "#core/coating/facts/trade-offs";
+import type { Difference } from "#core/coating/facts/trade-offs";
+import type { StepState } from "#core/logbook/coat-states";
+import type { Task } from "#core/schedule/task";
+import type { Menu } from "#core/catalogue/menu";
+import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
+import { Awaited } from "~/components/awaited";
+import { ColourChip } from "~/components/colour-chip";
+import { ToolButton } from "~/components/tool-button";
+import { nameIn } from "~/components/use-menu";
+import { coatWords, sayClock, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import type { PlanActions } from "./plan-actions";
+import { Figures, OwnChanges } from "./steps";
+
+interface Props {
+  readonly step: Step;
+  readonly number: number | undefined;
+  readonly tasks: readonly Task[];
+  readonly done: ReadonlyMap<string, number>;
+  readonly state: StepState | undefined;
+  readonly menu: Menu;
+  readonly actions: PlanActions;
+  /** The user keeps it, whatever is made right around it. */
+  readonly kept: boolean;
+  readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
+  readonly select: (step: Step["id"]) => void;
+  readonly explanation: Promise<Explanation | null>;
+  /** Beside a narrow section its parts stand one under another. */
+  readonly narrow: boolean;
+}
+
+/** Measures a change of one step tells on, in words; days are said, not only that it takes more of them. */
+function bringsWords({ durability = 0, readyDays = 0, products = 0, cost = 0 }: Difference): readonly string[] {
+  return tradesOf({ durability, readyDays, products, cost }).map((trade) =>
+    trade === "later" || trade === "sooner" ? `${sayDuration(Math.abs(readyDays) * MIN_PER_DAY)} ${trade}` : TRADE_WORDS[trade],
+  );
+}
+
+/** What a substitute brings, in a few words. */
+function bringing(one: Substitute, step: Step): string {
+  const said = [
+    ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
+    ...bringsWords(one.by),
+    ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
+  ];
+  return said.length > 0 ? said.join("; ") : "much the same";
+}
+
+function Alternatives({ explanation, step, menu, actions }: { explanation: Explanation | null; step: Step; menu: Menu; actions: PlanActions }) {
+  if (!explanation) return <p className="text-soft">Trying what else would do…</p>;
+  const { leftOut, substitutes } = explanation;
+  return (
+    <div className="grid gap-3">
+      <div>
+        <h4 className="font-text font-semibold">If you leave it out</h4>
+        {leftOut.faults.length > 0 ? (
+          <ul>
+            {leftOut.faults.map((fault) => (
+              <li key={`${fault.code}-${fault.zone}`}>
+                {fault.message}: {fault.why}.
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <p>
+            {leftOut.unserved.length > 0 ? `What it is there for is lost: ${leftOut.unserved.join("; ")}.` : "Nothing else in the plan needs it."}
+            {bringsWords(leftOut.by).length > 0 && ` The piece is then ${bringsWords(leftOut.by).join(", ")}.`}
+          </p>
+        )}
+      </div>
+      {substitutes.length > 0 && (
+        <div>
+          <h4 className="font-text font-semibold">What else would do</h4>
+          <ul className="grid gap-1">
+            {substitutes.map((one) => (
+              <li key={one.product} className="flex flex-wrap items-baseline gap-x-2">
+                <button
+                  type="button"
+                  className="chip min-h-[36px]"
+                  aria-label={`Use ${nameIn(menu.products, one.product)} instead`}
+                  onClick={() => actions.apply(one.change)}
+                >
+                  {nameIn(menu.products, one.product)}
+                </button>
+                <span className="text-soft">{bringing(one, step)}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const STANDING: Record<StepState["state"], (state: StepState) => string> = {
+  done: () => "Done.",
+  wet: (state) => `Wet: do not touch it until about ${sayClock(state.until ?? 0)}.`,
+  ready: () => "It may be done now.",
+  waiting: (state) =>
+    `Leave it alone until about ${sayClock(state.until ?? 0)}${state.untilCareful && state.untilCareful - (state.until ?? 0) > 600_000 ? `; ${sayClock(state.untilCareful)} is safer` : ""}.`,
+  "to-come": () => "Other work comes first.",
+};
+
+/** Marks the next coat as done, or takes the last one back. */
+function Doing({
+  tasks,
+  done,
+  actions,
+  title,
+  ready,
+}: {
+  tasks: readonly Task[];
+  done: ReadonlyMap<string, number>;
+  actions: PlanActions;
+  title: string;
+  ready: boolean;
+}) {
+  const next = tasks.find((task) => !done.has(task.id));
+  const last = [...tasks].reverse().find((task) => done.has(task.id));
+  const coats = Math.max(...tasks.map((task) => task.coat));
+  const several = new Set(tasks.map((task) => task.stepId)).size > 1;
+  const which = next ? [coatWords(next.coat, next.half, coats), several ? zoneNames(next.zones).toLowerCase() : ""].filter(Boolean).join(", ") : "";
+  return (
+    <>
+      {next && (
+        <button
+          type="button"
+          className={`button ${ready ? "button-act" : ""}`}
+          data-do="done"
+          aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
+          onClick={() => actions.markDone(next)}
+        >
+          <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
+        </button>
+      )}
+      {last && (
+        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(last)}>
+          <RotateCcw aria-hidden size={18} /> Not done
+        </button>
+      )}
+    </>
+  );
+}
+
+/** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
+export function StepPanel({ step, number, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
+  const title = stepTitle(step, menu);
+  return (
+    <section aria-label={`Step ${number}: ${title}`} className={`note p-4 ${narrow ? "" : "mt-3"}`} data-panel>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div>
+          <h3 className="text-xl">
+            <span className="mr-2 text-soft">{number}</span>
+            {title} {step.colour && <ColourChip colour={step.colour} sheen={step.sheen} />}
+          </h3>
+          {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {tasks.length > 0 && <Doing tasks={tasks} done={done} actions={actions} title={title} ready={state?.state === "ready"} />}
+          {!step.done && step.role !== "cure" && (
+            <button
+              type="button"
+              className={`button ${kept ? "bg-note-tint" : ""}`}
+              aria-pressed={kept}
+              aria-label="Keep this step as it is"
+              onClick={() => actions.pin(step.id, !kept)}
+            >
+              <Pin aria-hidden size={18} /> {kept ? "Kept" : "Keep"}
+            </button>
+          )}
+          <ToolButton
+            icon={ArrowLeft}
+            label="The step before"
+            disabled={!neighbours.before}
+            onClick={() => neighbours.before && select(neighbours.before.id)}
+          />
+          <ToolButton icon={ArrowRight} label="The step after" disabled={!neighbours.after} onClick={() => neighbours.after && select(neighbours.after.id)} />
+        </div>
+      </div>
+      <div className={`mt-3 grid gap-4 ${narrow ? "" : "md:grid-cols-2"}`}>
+        <div className="grid content-start gap-1">
+          {step.waitBefore && <p className="font-semibold text-ready">{waitText(step.waitBefore)}, then begin.</p>}
+          {step.because.map(({ requirement, text }) => (
+            <p key={requirement}>Because {text}.</p>
+          ))}
+          {step.checks.map((check) => (
+            <p key={check}>
+              <Check aria-hidden size={18} className="inline text-ready" /> {check}
+            </p>
+          ))}
+          <Figures step={step} />
+          <OwnChanges step={step} title={title} apply={actions.apply} />
+        </div>
+        <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>
+          {(answer) => <Alternatives explanation={answer?.stepId === step.id ? answer : null} step={step} menu={menu} actions={actions} />}
+        </Awaited>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,166 @@
+import { alikeZones } from "#core/coating/explain/alike-zones";
+import { partsOfWork, stepNumbers } from "#core/coating/explain/parts-of-work";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Step } from "#core/coating/model/step";
+import type { Menu } from "#core/catalogue/menu";
+import { serves } from "#core/catalogue/tool";
+import { sayDuration } from "#core/units/duration";
+import { sayVolume } from "#core/units/volume";
+import { CoatSection } from "~/components/coat-section/section";
+import { ColourChip } from "~/components/colour-chip";
+import { PaperPage } from "~/components/paper-page";
+import { Awaited } from "~/components/awaited";
+import { RoomError } from "~/components/room-error";
+import type { Piece } from "#core/piece/piece";
+import type { DatesView } from "~/piece/dates.client";
+import { keptPiece, planOf } from "~/piece/kept-piece";
+import { readyText } from "~/piece/ready-text";
+import { nameIn, useMenu } from "~/components/use-menu";
+import { stepTitle, waitText, zoneName, zoneNames } from "~/components/words";
+import type { Route } from "./+types/route";
+
+export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+  const [kept, { planView }, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client"), import("~/piece/dates.client")]);
+  return { kept, planned: Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]) };
+}
+clientLoader.hydrate = true as const;
+
+/** One box to tick for each coat. */
+function Ticks({ count }: { count: number }) {
+  return (
+    <svg width={count * 22} height="20" aria-hidden className="inline align-text-bottom">
+      {Array.from({ length: count }, (_unused, index) => (
+        <rect key={index} x={index * 22 + 1} y="2" width="16" height="16" fill="none" stroke="var(--ink)" strokeWidth="1.4" rx="2" />
+      ))}
+    </svg>
+  );
+}
+
+function Row({ step, number, menu }: { step: Step; number: number | undefined; menu: Menu }) {
+  return (
+    <tr className="break-inside-avoid border-t border-line align-top">
+      <td className="py-1.5 pr-2 text-soft">{number}</td>
+      <td className="whitespace-nowrap py-1.5 pr-3">
+        <Ticks count={step.coats} />
+      </td>
+      <td className="py-1.5 pr-3">
+        {step.waitBefore && <span className="block font-semibold">{waitText(step.waitBefore)}</span>}
+        {stepTitle(step, menu)} {step.colour && <ColourChip colour={step.colour} sheen={step.sheen} size={16} />}
+        {step.checks.map((check) => (
+          <span key={check} className="block text-soft">
+            {check}
+          </span>
+        ))}
+      </td>
+      <td className="whitespace-nowrap py-1.5 text-right">
+        {step.jarMl !== null && sayVolume(step.jarMl)}
+        <span className="block text-soft">{step.handsOnMin >= 1 && sayDuration(step.handsOnMin)}</span>
+      </td>
+    </tr>
+  );
+}
+
+/** What to have on the table before beginning: products with how much of each, then the rest. */
+function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
+  const steps = shown.zones.flatMap((zone) => zone.steps);
+  const aids = [
+    ...new Set(
+      steps.filter((step) => !shown.totals.products.includes(step.product) && step.role !== "cure" && step.role !== "unmask").map((step) => step.product),
+    ),
+  ];
+  const tools = menu.tools.filter((tool) => steps.some((step) => serves(tool, step))).map((tool) => tool.name);
+  return (
+    <section>
+      <h2 className="text-lg">Have ready</h2>
+      <ul className="columns-2 gap-6 sm:columns-auto">
+        {shown.totals.products.map((id) => (
+          <li key={id}>
+            {nameIn(menu.products, id)}
+            {shown.totals.jarMlByProduct[id] !== undefined && <span className="text-soft">, {sayVolume(shown.totals.jarMlByProduct[id])}</span>}
+          </li>
+        ))}
+      </ul>
+      {tools.length > 0 && <p>Tools: {tools.join("; ")}.</p>}
+      {aids.length > 0 && <p className="text-soft">Also, to: {aids.map((id) => nameIn(menu.products, id).toLowerCase()).join(", ")}.</p>}
+    </section>
+  );
+}
+
+/** The plan for the table: section, steps with boxes to tick, waits, amounts, cautions. */
+export default function BenchSheet({ loaderData }: Route.ComponentProps) {
+  const { kept, planned } = loaderData;
+  return (
+    <PaperPage title={`Bench sheet: ${kept.record.piece.name}`}>
+      <Awaited of={planned} waiting={<p role="status">Working out the coats…</p>}>
+        {([view, dated], busy) => (
+          <div aria-busy={busy}>{view.shown ? <Sheet piece={kept.record.piece} shown={view.shown} dated={dated} /> : <p>This piece has no plan yet.</p>}</div>
+        )}
+      </Awaited>
+    </PaperPage>
+  );
+}
+
+export function ErrorBoundary() {
+  return <RoomError />;
+}
+
+function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: Candidate; dated: DatesView }) {
+  const menu = useMenu();
+  const groups = alikeZones(shown.zones);
+  const parts = partsOfWork(groups, shown.order);
+  const numbers = stepNumbers(parts, groups);
+  const cautions = shown.findings.filter((one) => one.severity !== "note");
+  return (
+    <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0">
+      <h1 className="text-2xl">{piece.name}</h1>
+      <p>
+        {nameIn(menu.materials, piece.material)}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
+        {(piece.count ?? 1) > 1 && `; ${piece.count} of them, amounts for all`}. {shown.title}: {shown.school}.
+      </p>
+      {dates?.usual && (
+        <p>
+          Ready for gentle hands {readyText(dates, "handle", now)}; fully hard {readyText(dates, "cured", now)}.
+        </p>
+      )}
+      <div className={`my-3 grid items-start gap-5 ${groups.length + shown.bare.length > 1 ? "" : "sm:grid-cols-[19rem_1fr] print:grid-cols-[8cm_1fr]"}`}>
+        <CoatSection groups={groups} menu={menu} material={piece.material} bare={shown.bare.map(zoneName)} numbers={numbers} />
+        <Needed shown={shown} menu={menu} />
+      </div>
+      {parts.map((part) => (
+        <section key={part.key} className="mt-3">
+          <h2 className="text-lg">
+            {part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
+          </h2>
+          <table className="w-full border-collapse">
+            <thead className="sr-only">
+              <tr>
+                <th scope="col">Step</th>
+                <th scope="col">Done</th>
+                <th scope="col">What</th>
+                <th scope="col">How much, how long</th>
+              </tr>
+            </thead>
+            <tbody>
+              {part.steps.map((step) => (
+                <Row key={step.id} step={step} number={numbers.get(step.id)} menu={menu} />
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      {cautions.length > 0 && (
+        <section className="mt-4 break-inside-avoid border-2 border-ink p-3">
+          <h2 className="text-lg">Take care</h2>
+          <ul className="list-disc pl-5">
+            {cautions.map((one) => (
+              <li key={`${one.code}-${one.zone}-${one.stepId}`}>
+                {one.message}. {one.fix.text}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className="mt-3 text-soft">Times and amounts are typical. Your product's label wins; nothing here replaces it, local rules or a professional.</p>
+    </article>
+  );
+}
