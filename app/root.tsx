@@ -1,4 +1,4 @@
-import { Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
 import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
@@ -14,7 +14,7 @@ import type { Route } from "./+types/root";
 import "./styles/app.css";
 
 export function loader() {
-  return { menu: menuOf(CATALOGUE), demo: process.env.NOOK_COAT_DEMO === "1" };
+  return { menu: menuOf(CATALOGUE) };
 }
 
 /** The catalogue does not change while a page is open: it is asked for once. */
@@ -50,9 +50,8 @@ export const links: Route.LinksFunction = () => [
 ];
 
 export function Layout({ children }: { children: ReactNode }) {
-  const demo = (useRouteLoaderData("root") as { demo?: boolean } | undefined)?.demo;
   return (
-    <html lang="en" data-demo={demo ? "" : undefined} suppressHydrationWarning>
+    <html lang="en" suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />

@@ -1,4 +1,4 @@
-import { Suspense, use, useDeferredValue } from "react";
+import { Suspense, use, useDeferredValue, useEffect, useState } from "react";
 import type { ReactNode } from "react";
 
 interface Props<T> {
@@ -21,4 +21,20 @@ export function Awaited<T>({ of, waiting, children }: Props<T>) {
       <Answer of={of}>{children}</Answer>
     </Suspense>
   );
+}
+
+/** The last answer of what a loader promised, without waiting for it; null before the first. What goes wrong is told by whoever waits. */
+export function useLast<T>(promise: Promise<T>): T | null {
+  const [last, setLast] = useState<T | null>(null);
+  useEffect(() => {
+    let current = true;
+    promise.then(
+      (value) => current && setLast(value),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [promise]);
+  return last;
 }

@@ -110,9 +110,9 @@ export function closeTernPoint(db: Database): Promise<void> {
 }
 
 /** A database that has never been used is shown with Tern Point in it, where the server says so; once, and never over anything. */
-export async function seedOnce(db: Database): Promise<void> {
+export async function seedOnce(db: Database, wanted: () => Promise<boolean>): Promise<void> {
   const known = remembered();
-  if (known || document.documentElement.dataset.demo === undefined) return;
-  if ((await db.count("pieces")) > 0 || (await db.count("settings")) > 0) return;
+  if (known || (await db.count("pieces")) > 0 || (await db.count("settings")) > 0) return;
+  if (!(await wanted())) return;
   await openTernPoint(db);
 }

@@ -1,7 +1,7 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { openStep } from "#core/logbook/open-step";
-import { standingPlan, planOnBody, waysOn } from "#core/logbook/plan-on-body";
+import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
@@ -27,7 +27,10 @@ const api: PlanWorkerApi = {
   ways: (of) => {
     const { set, basis } = waysOn(of.piece, of.progress, CATALOGUE, cache.plan);
     const view = viewOf(of, true);
-    return { candidates: set.candidates, basis, yours: view.shown && standingPlan(of.piece, view.shown, view.done, CATALOGUE) };
+    const yours = view.shown && standingPlan(of.piece, view.shown, view.done, CATALOGUE);
+    // A way that goes on just as the plan that is followed is that plan.
+    const candidates = yours ? set.candidates.filter((one) => one.id === yours.id || stillToDo(one) !== stillToDo(yours)) : set.candidates;
+    return { candidates, basis, yours };
   },
   dates: (of, wanted) => {
     const { work, done } = viewOf(of, true);

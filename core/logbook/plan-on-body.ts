@@ -129,9 +129,20 @@ export function standingPlan(piece: Piece, shown: Candidate, done: ReadonlyMap<s
       const choice = choiceOf(step);
       const laid = step.done ? 0 : coatsDone(step.id);
       if (laid === 0) return [choice];
-      const onIt: StepChoice = { ...choice, done: true, coats: Math.min(laid, step.coats) };
+      const ends = [...done].flatMap(([task, end]) => (task.startsWith(`${step.id}:`) ? [end] : []));
+      const onIt: StepChoice = { ...choice, done: true, coats: Math.min(laid, step.coats), laidAt: new Date(Math.max(...ends)).toISOString() };
       return laid >= step.coats ? [onIt] : [onIt, { ...choice, id: stepId(`${step.id}.more`), coats: step.coats - laid }];
     }),
   }));
   return remade(shown, zones, piece, catalogue);
+}
+
+/** What of a plan is still to do, as one text: two plans of the same text go on alike. */
+export function stillToDo({ zones }: Candidate): string {
+  return JSON.stringify(
+    zones.map(({ zone, steps }) => [
+      zone,
+      steps.filter((step) => !step.done).map((step) => [step.role, step.product, step.coats, step.colour, step.technique, step.sheen, step.heat]),
+    ]),
+  );
 }

@@ -78,12 +78,23 @@ export async function planReady(page: Page): Promise<void> {
 /** A new piece from its three facts, to its plan. */
 export async function plan(page: Page, facts: { material: string; uses: readonly string[]; techniques?: readonly string[] }): Promise<void> {
   await open(page, "/pieces/new");
-  await page.getByRole("radio", { name: facts.material }).check({ force: true });
+  await page.getByRole("radio", { name: facts.material }).click();
   for (const use of facts.uses) await page.getByLabel(use, { exact: true }).check();
-  for (const technique of facts.techniques ?? []) await page.getByRole("checkbox", { name: technique, exact: true }).check({ force: true });
+  for (const technique of facts.techniques ?? []) await page.getByRole("checkbox", { name: technique, exact: true }).click();
   await page.getByRole("button", { name: "Make the coat plan" }).click();
   await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
   await planReady(page);
+}
+
+/** Picks one from a list that opens. */
+export async function choose(page: Page, label: string, name: string | RegExp): Promise<void> {
+  await page.getByRole("combobox", { name: new RegExp(`^${label}`) }).click();
+  await page.getByRole("option", typeof name === "string" ? { name, exact: true } : { name }).click();
+}
+
+/** Goes to another room of the same piece. */
+export async function toRoom(page: Page, name: "Plan" | "Dates" | "Other ways" | "Bench sheet" | "Care card"): Promise<void> {
+  await page.getByRole("navigation", { name: "This piece" }).getByRole("link", { name }).click();
 }
 
 /** A server of a test's own, so that it can be taken away. */

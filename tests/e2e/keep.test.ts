@@ -1,7 +1,7 @@
 /** What is kept: over a reload, in a file, against bad files; and all of it by keyboard. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planReady, URL_BASE, watchEveryPage } from "./bench";
+import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -23,8 +23,9 @@ describe("files", () => {
   test("save, empty, bring in: the same notebook again, plan and all", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Glazed ceramic", uses: ["To drink from"], techniques: ["Dots"] });
-    await page.getByRole("tab", { name: /ways to do it/ }).click();
-    await page.locator("fieldset").getByText("With a bake at 180 °C", { exact: true }).click();
+    await toRoom(page, "Other ways");
+    await page.getByRole("radio", { name: /With a bake at 180 °C/ }).click();
+    await toRoom(page, "Plan");
     await page.getByRole("heading", { name: "With a bake at 180 °C" }).waitFor();
     const address = page.url();
     const before = await saved(page);
@@ -48,7 +49,7 @@ describe("files", () => {
     for (const [text, said] of [
       [before.slice(0, 200), /damaged, or is not a Nook Coat file/],
       ['{"hello":1}', /not a Nook Coat bundle/],
-      [before.replace('"version": 1', '"version": 7'), /version 7.*version 1/],
+      [before.replace('"version": 2', '"version": 7'), /version 7.*version 2/],
       [JSON.stringify(document), /pieces\.0\.piece\.form\.heightMm/],
     ] as const) {
       await open(page, "/settings");
@@ -103,7 +104,7 @@ describe("by keyboard only", () => {
           on !== null &&
           on !== document.body &&
           on.id !== "page" &&
-          [on.textContent, on.getAttribute("aria-label"), on.value].some((said) => said?.includes(wanted))
+          [on.textContent, on.getAttribute("aria-label"), on.value, on.closest("label")?.textContent].some((said) => said?.includes(wanted))
         );
       }, text);
     await press(focused("Plan your first piece"));
@@ -113,7 +114,7 @@ describe("by keyboard only", () => {
     await page.keyboard.press("Space");
     await press(focused("handled"));
     await page.keyboard.press("Space");
-    await press(focused("dots"));
+    await press(focused("Dots"));
     await page.keyboard.press("Space");
     await press(focused("Make the coat plan"));
     await page.keyboard.press("Enter");

@@ -1,7 +1,7 @@
-/** The database as a app context: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
+/** The notebook at work: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
 import { describe, expect, test } from "@jest/globals";
 import { extractText } from "unpdf";
-import { allowComplaints, axeClean, newNotebook, open, ownServer, plan, planReady, watchEveryPage } from "./bench";
+import { allowComplaints, axeClean, choose, newNotebook, open, ownServer, plan, planReady, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -12,10 +12,10 @@ describe("from three facts to a dated, printed plan", () => {
     const { page } = await newNotebook({ timezoneId: "Europe/London" });
     await page.clock.setFixedTime(new Date("2026-11-24T12:00:00Z"));
     await plan(page, DOTTED_PEBBLE);
-    await page.getByRole("tab", { name: "Dates" }).click();
+    await toRoom(page, "Dates");
     await page.getByLabel("Start on").fill("2026-11-25");
     await page.getByText("25 November").waitFor();
-    const first = page.getByRole("tabpanel").locator("ol > li").first();
+    const first = page.getByRole("region", { name: "Dates" }).locator("ol > li").first();
     expect(await first.innerText()).toMatch(/Tomorrow|tomorrow/);
     expect(await first.innerText()).toMatch(/19:00–19:\d\d/);
     await page.getByLabel("Needed on").fill("2027-03-01");
@@ -26,10 +26,9 @@ describe("from three facts to a dated, printed plan", () => {
     await page.getByText(/It cannot be ready by then with your free hours/).waitFor();
     await axeClean(page);
     await page.reload();
-    await planReady(page);
-    await page.getByRole("tab", { name: "Dates" }).click();
+    await page.getByText("25 November").waitFor();
     expect(await page.getByLabel("Start on").inputValue()).toBe("2026-11-25");
-    await page.getByRole("link", { name: "Bench sheet" }).click();
+    await toRoom(page, "Bench sheet");
     await page.getByRole("heading", { name: "Have ready" }).waitFor();
     await axeClean(page);
     const sheet = await extractText(new Uint8Array(await page.pdf()), { mergePages: true });
@@ -37,9 +36,8 @@ describe("from three facts to a dated, printed plan", () => {
     expect(sheet.text).toMatch(/Wait 1–\d days/);
     expect(sheet.text).toMatch(/dotting tools/);
     expect(sheet.text).not.toMatch(/squeeze bottle/);
-    expect(sheet.text).not.toMatch(/Settings|Back to the plan/);
-    await page.getByRole("link", { name: "Back to the plan" }).click();
-    await page.getByRole("link", { name: "Care card" }).click();
+    expect(sheet.text).not.toMatch(/Settings|Other ways/);
+    await toRoom(page, "Care card");
     await page.getByText(/fully hard from/).waitFor();
     await axeClean(page);
     const card = await extractText(new Uint8Array(await page.pdf()), { mergePages: true });
@@ -57,7 +55,7 @@ describe("from three facts to a dated, printed plan", () => {
     }
     await page.goto(address);
     await planReady(page);
-    await page.getByRole("tab", { name: "Dates" }).click();
+    await toRoom(page, "Dates");
     await page.getByText("You have no free hour in the settings").waitFor();
   });
 });
@@ -66,7 +64,7 @@ describe("taking back", () => {
   test("a change, a plan, a removal: each is taken back and done again, by button and by key", async () => {
     const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
-    await page.getByLabel("How many").selectOption("12");
+    await choose(page, "How many", "12");
     await page.getByText("; 12 of them").waitFor();
     await page.locator("#page").focus();
     await page.keyboard.press("Control+z");
@@ -87,8 +85,8 @@ describe("choosing", () => {
   test("two ways side by side: what differs is marked in words", async () => {
     const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
-    await page.getByRole("tab", { name: /ways to do it/ }).click();
-    await page.getByLabel("Compare yours with").selectOption({ label: "With an isolation coat" });
+    await toRoom(page, "Other ways");
+    await choose(page, "Compare yours with", "With an isolation coat");
     const only = page.locator("td", { hasText: "only here" });
     await only.first().waitFor();
     expect(await only.allInnerTexts()).toEqual([expect.stringContaining("Isolate: two coats of acrylic varnish")]);
@@ -123,7 +121,7 @@ describe("choosing", () => {
       .first()
       .waitFor();
     await page.getByRole("button", { name: "a satin finish" }).click();
-    expect(await page.evaluate(() => document.activeElement?.closest("label")?.textContent)).toContain("Finish");
+    expect(await page.evaluate(() => document.activeElement?.closest("[data-fact]")?.textContent)).toContain("Finish");
   });
 });
 
@@ -146,6 +144,7 @@ describe("everywhere", () => {
     await page.waitForFunction(() => document.documentElement.dataset.theme === "dim");
     await axeClean(page);
     await page.reload();
+    await page.getByRole("button", { name: "Find or do" }).waitFor();
     expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe("dim");
     await page.keyboard.press("Control+k");
     await page.getByPlaceholder("A piece, a place, a thing to do").fill("pebble with");
@@ -168,11 +167,11 @@ describe("everywhere", () => {
     await page.getByText(/^Loft: 13 °C/).waitFor();
     await page.goto(address);
     await planReady(page);
-    await page.getByLabel("Where you work").selectOption({ label: "Loft" });
+    await choose(page, "Where you work", "Loft");
     await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
     await page.reload();
     await planReady(page);
-    expect(await page.getByLabel("Where you work").evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.text)).toBe("Loft");
+    expect(await page.getByRole("combobox", { name: /^Where you work/ }).innerText()).toBe("Loft");
   });
 });
 
@@ -187,7 +186,7 @@ describe("without its server", () => {
     await server.stop();
     await page.reload();
     await page.getByRole("link", { name: "Plan your first piece" }).click();
-    await page.getByRole("radio", { name: "Terracotta" }).check({ force: true });
+    await page.getByRole("radio", { name: "Terracotta" }).click();
     await page.getByLabel("A planter with wet soil", { exact: true }).check();
     await page.getByRole("button", { name: "Make the coat plan" }).click();
     await planReady(page);

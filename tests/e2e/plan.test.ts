@@ -1,7 +1,7 @@
 /** From three facts to a plan that is kept, sharpened, mended and followed. */
 import { describe, expect, test } from "@jest/globals";
 import { spawnSync } from "node:child_process";
-import { axeClean, contentOf, newNotebook, open, ownServer, plan, planReady, secondTab, stepTitles, URL_BASE, watchEveryPage } from "./bench";
+import { axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, secondTab, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -52,7 +52,7 @@ describe("new piece to plan", () => {
     await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
     const poured = page.getByText(/^Pour out/).first();
     const before = await poured.innerText();
-    await page.getByLabel("Unit").selectOption("in");
+    await choose(page, "Unit", "inches");
     await page.getByLabel("Across the top").fill("16");
     await page.getByLabel("Height").fill("15");
     await page.getByLabel("Height").blur();
@@ -78,7 +78,7 @@ describe("new piece to plan", () => {
     await page.locator("ol li").getByText("Soak in fresh water, changed twice").first().waitFor();
     const wait = page.getByText(/Wait .* until it takes the next coat/).first();
     const usual = await wait.innerText();
-    await page.getByLabel("Where you work").selectOption("cold");
+    await choose(page, "Where you work", /^A cold shed/);
     await page.waitForFunction((was) => !document.body.innerText.includes(was), usual);
     expect(await wait.innerText()).not.toBe(usual);
   });
@@ -88,8 +88,9 @@ describe("choosing and changing", () => {
   test("another way to do it is followed and kept over a reload", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["On show indoors"], techniques: ["Dots"] });
-    await page.getByRole("tab", { name: /ways to do it/ }).click();
-    await page.locator("fieldset").getByText("With an isolation coat", { exact: true }).click();
+    await toRoom(page, "Other ways");
+    await page.getByRole("radio", { name: /With an isolation coat/ }).click();
+    await toRoom(page, "Plan");
     await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
     await page.reload();
     await page.getByRole("heading", { name: "With an isolation coat" }).waitFor();
@@ -118,7 +119,7 @@ describe("choosing and changing", () => {
   test("what cannot be planned says why, and the nearest that works is one click away", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
-    await page.getByLabel("Decorate with").selectOption("poster-paint");
+    await choose(page, "Decorate with", "Poster paint");
     await page.getByText("Poster paint on the top never sets: it dusts off on hands").waitFor();
     await axeClean(page);
     await page.getByRole("button", { name: "Nearest that works: leave out poster paint" }).click();
@@ -168,7 +169,7 @@ describe("the kiln, and a page over plain http", () => {
       expect(await page.evaluate(() => window.isSecureContext)).toBe(false);
       await page.goto(`${server.url}/pieces/new`);
       await page.waitForLoadState("networkidle");
-      await page.getByRole("radio", { name: "Smooth pebble" }).check({ force: true });
+      await page.getByRole("radio", { name: "Smooth pebble" }).click();
       await page.getByLabel("On show indoors", { exact: true }).check();
       await page.getByRole("button", { name: "Make the coat plan" }).click();
       await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
@@ -251,15 +252,15 @@ describe("what the user keeps, and what is on it already", () => {
   test("ways tell what they win; what is on it already is not done again", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
-    await page.getByRole("tab", { name: /ways to do it/ }).click();
+    await toRoom(page, "Other ways");
     await page
       .getByText(/^Against yours: /)
       .first()
       .waitFor();
-    await page.getByRole("tab", { name: "Steps" }).click();
+    await toRoom(page, "Plan");
     await page.getByRole("button", { name: "It already has a coat on" }).click();
-    await page.getByLabel("What it is").selectOption({ label: "Primer" });
-    await page.getByLabel("Of what").selectOption({ label: "Gesso" });
+    await choose(page, "What it is", "Primer");
+    await choose(page, "Of what", "Gesso");
     await page.getByRole("button", { name: "Put it down" }).click();
     await page.getByText("Top: gesso, 1 coat").waitFor();
     await page

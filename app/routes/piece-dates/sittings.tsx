@@ -47,10 +47,10 @@ export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Can
         const apart = following ? (following.from - last.to) / 60_000 : 0;
         return (
           <li key={first.from}>
-            <h4 className="font-display text-lg first-letter:uppercase">
+            <h2 className="font-display text-lg first-letter:uppercase">
               {sayDay(first.from, now)}
               <span className="ml-2 font-text text-base text-soft">{format(first.from, "d MMMM")}</span>
-            </h4>
+            </h2>
             <ol className="mt-1 grid gap-1">
               {items.map((item) => (
                 <Line key={`${item.task.id}-${item.from}`} item={item} shown={shown} menu={menu} />

@@ -2,8 +2,9 @@ import { useState } from "react";
 import type { Refusal } from "#core/coating/model/plan";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { stepId } from "#core/catalogue/ids";
+import type { Assumption } from "#core/piece/piece";
 import { perform } from "~/actions/perform";
-import { Awaited } from "~/components/awaited";
+import { Awaited, useLast } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
 import { keptPiece, planOf } from "~/piece/kept-piece";
@@ -38,6 +39,8 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
 }
 clientLoader.hydrate = true as const;
 
+const NONE_ASSUMED: readonly Assumption[] = [];
+
 type PlanLoaded = Route.ComponentProps["loaderData"];
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
@@ -49,47 +52,33 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
 
 /** The plan: what is known of the piece on the left, what follows from it on the right. */
 export default function PlanRoom({ loaderData }: Route.ComponentProps) {
+  const menu = useMenu();
+  const { record, save } = useRecord();
   const [lit, light] = useState<ZoneId | null>(null);
-  const waiting = (
-    <Halves facts={<FactsSide view={null} lit={lit} light={light} />} busy>
-      <p role="status">Working out the coats…</p>
-    </Halves>
-  );
-  return (
-    <Awaited of={loaderData.view} waiting={waiting}>
-      {(view, busy) => (
-        <Halves facts={<FactsSide view={view} lit={lit} light={light} />} busy={busy}>
-          <p className="sr-only" role="status">
-            {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
-          </p>
-          <Planned view={view} loaded={loaderData} light={light} />
-        </Halves>
-      )}
-    </Awaited>
-  );
-}
-
-export function ErrorBoundary() {
-  return <RoomError />;
-}
-
-function Halves({ facts, busy, children }: { facts: React.ReactNode; busy: boolean; children: React.ReactNode }) {
+  const assumed = useLast(loaderData.view)?.set.assumed ?? NONE_ASSUMED;
   return (
     <div className="spread">
       <aside aria-label="What you know of it" className="order-2 lg:order-1">
-        {facts}
+        <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
       </aside>
-      <div className="order-1 min-w-0 lg:order-2" aria-busy={busy}>
-        {children}
+      <div className="order-1 min-w-0 lg:order-2">
+        <Awaited of={loaderData.view} waiting={<p role="status">Working out the coats…</p>}>
+          {(view, busy) => (
+            <div aria-busy={busy}>
+              <p className="sr-only" role="status">
+                {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
+              </p>
+              <Planned view={view} loaded={loaderData} light={light} />
+            </div>
+          )}
+        </Awaited>
       </div>
     </div>
   );
 }
 
-function FactsSide({ view, lit, light }: { view: PlannedView | null; lit: ZoneId | null; light: (zone: ZoneId | null) => void }) {
-  const menu = useMenu();
-  const { record, save } = useRecord();
-  return <FactsPanel record={record} menu={menu} assumed={view?.set.assumed ?? []} save={save} lit={lit} light={light} />;
+export function ErrorBoundary() {
+  return <RoomError />;
 }
 
 function Planned({ view, loaded, light }: { view: PlannedView; loaded: PlanLoaded; light: (zone: ZoneId | null) => void }) {

@@ -27,19 +27,27 @@ interface PiecesAsk {
   readonly intent: "open-demo";
 }
 
-export async function clientLoader() {
+export function loader() {
+  return { demo: process.env.NOOK_COAT_DEMO === "1" };
+}
+
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
   const [{ database }, { seedOnce }, { planView }] = await Promise.all([
     import("~/store/open.client"),
     import("~/demo/seed.client"),
     import("~/workers/planner.client"),
   ]);
   const db = await database();
-  await seedOnce(db);
+  await seedOnce(db, async () => (await serverLoader()).demo);
   const all = await keptPieces(db);
   const listed = all.map((kept): Listed => ({ kept, view: planView(kept.record.id, planOf(kept)) }));
   return { listed, whole: Promise.all(listed.map((one) => one.view)) };
 }
 clientLoader.hydrate = true as const;
+
+export function HydrateFallback() {
+  return <p>Opening your notebook…</p>;
+}
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const [{ database }, { openTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
