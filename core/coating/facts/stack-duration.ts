@@ -19,6 +19,8 @@ export class StackDuration {
   /** Typical minutes out of `needs`; −1 where not looked up yet. */
   private readonly typical: Float64Array;
   private readonly recoats: readonly { readonly typical: number; readonly cautious: number }[];
+  /** When each step of the run being worked out ends, minutes; filled anew each time. */
+  private readonly ends: Float64Array;
   private readonly bodyMin: number;
   private readonly films: readonly boolean[];
   private readonly cures: readonly boolean[];
@@ -31,6 +33,7 @@ export class StackDuration {
     this.needs = new Array<PairNeed | undefined>(facts.length ** 2).fill(undefined);
     this.typical = new Float64Array(facts.length ** 2).fill(-1);
     this.recoats = facts.map((fact) => ({ typical: betweenCoatsMin(fact, stack, "typical"), cautious: betweenCoatsMin(fact, stack, "cautious") }));
+    this.ends = new Float64Array(facts.length);
     this.bodyMin = conditionDryMin(stack);
     this.films = facts.map(isFilm);
     this.cures = facts.map((fact) => fact.step.role === "cure");
@@ -57,21 +60,29 @@ export class StackDuration {
    * @param coats coats of each of them
    */
   minutes(chosen: readonly number[], coats: readonly number[]): number {
-    const ends: number[] = [];
+    const { ends } = this;
+    const size = this.facts.length;
     let begun = false;
+    let last = 0;
     for (let order = 0; order < chosen.length; order += 1) {
       const upper = chosen[order]!;
-      let start = order > 0 ? ends[order - 1]! : 0;
+      let start = last;
       if (!this.cures[upper]) {
-        for (let below = 0; below < order; below += 1) start = Math.max(start, ends[below]! + this.typicalMin(upper, chosen[below]!));
+        const row = upper * size;
+        for (let below = 0; below < order; below += 1) {
+          const known = this.typical[row + chosen[below]!]!;
+          const end = ends[below]! + (known >= 0 ? known : this.typicalMin(upper, chosen[below]!));
+          if (end > start) start = end;
+        }
         if (!begun && this.films[upper]) {
           begun = true;
           start = Math.max(start, this.bodyMin);
         }
       }
-      ends.push(start + (coats[order]! - 1) * this.recoats[upper]!.typical);
+      last = start + (coats[order]! - 1) * this.recoats[upper]!.typical;
+      ends[order] = last;
     }
-    return ends.at(-1) ?? 0;
+    return last;
   }
 
   /** The waits before each of these steps, as `fillWaits` gives them. */

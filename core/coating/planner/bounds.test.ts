@@ -9,7 +9,7 @@ import { pieceFrom } from "../../piece/new-piece";
 import type { Piece } from "../../piece/piece";
 import { pieceFacts } from "../facts/facts";
 import { MEASURES } from "./cost";
-import type { CostState } from "./cost";
+import type { CostState } from "./incremental-cost";
 import { searchesFor } from "./plan-piece";
 import type { Asked, PinnedStep } from "./plan-piece";
 import { SuffixBounds } from "./suffix-bounds";
@@ -65,7 +65,7 @@ describe("what is reckoned of a stack before it is judged", () => {
         const judged = search.judge(alternatives);
         if (judged.stop !== null) return;
         sound += 1;
-        expect(least.span.wear).toBeLessThanOrEqual(judged.span.wear + 1e-6);
+        expect(least.span.shortfall).toBeLessThanOrEqual(judged.span.shortfall + 1e-6);
         expect(least.handsOnMin).toBeLessThanOrEqual(judged.extra.handsOnMin + 1e-6);
         expect(least.coats).toBeLessThanOrEqual(judged.extra.coats);
         expect(least.span.chainMin).toBeLessThanOrEqual(judged.span.chainMin + 1e-6);
@@ -78,7 +78,7 @@ describe("what is reckoned of a stack before it is judged", () => {
 });
 
 describe("what later zones add, remembered", () => {
-  const state = (own: Partial<CostState> = {}): CostState => ({ under: 0, rest: 600, cureDays: 7, wear: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
+  const state = (own: Partial<CostState> = {}): CostState => ({ under: 0, rest: 600, cureDays: 7, shortfall: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
   const suffixBounds = new SuffixBounds(MEASURES.balanced);
   suffixBounds.add(state(), "", 1, 5);
 
@@ -93,7 +93,7 @@ describe("what later zones add, remembered", () => {
       ["buy:outdoor-varnish", 0.6],
     ] as const);
     expect(suffixBounds.least(state({ once: jars }), "", 1)).toBeCloseTo(4.4);
-    expect(suffixBounds.least(state({ rest: 600 + 1440, wear: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.wear);
+    expect(suffixBounds.least(state({ rest: 600 + 1440, shortfall: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.shortfall);
   });
 
   test("says nothing where more faults are allowed or the zones agreed on something else", () => {

@@ -1,6 +1,7 @@
-import type { ProductId } from "../../catalogue/ids";
 import type { StackFacts } from "../facts/facts";
-import { IncrementalCost, NO_SPAN } from "./cost";
+import { NO_SPAN } from "./cost";
+import { IncrementalCost, weighedOnTop } from "./incremental-cost";
+import type { SharedThing } from "./shared-thing";
 import type { TrieNode } from "./trie-node";
 import { SuffixBounds } from "./suffix-bounds";
 import type { Cost, Span } from "./cost";
@@ -24,8 +25,8 @@ export interface Sought {
   readonly mostFaults: number;
   /** Stacks that may be judged anew before the search gives up. */
   readonly most: number;
-  /** Products that cost nothing here, and with them acts and harsh things: another zone may have them already. */
-  readonly free?: ReadonlySet<ProductId>;
+  /** Indexes of shared things that cost nothing here: another zone may have them already. */
+  readonly free?: ReadonlySet<number>;
   /** Weighted cost that nobody would notice: a long search may end with a plan that is dearer by no more than this. */
   readonly unnoticed: number;
   /** The first plan will do. */
@@ -80,7 +81,9 @@ class BranchAndBound {
   /** The least the decisions from here on add, for each zone. */
   private readonly rests: readonly (readonly number[])[];
   private readonly zonesRest: readonly number[];
-  private readonly soleBuys: ReadonlySet<ProductId>;
+  /** For each zone what adds up of each alternative, weighted. */
+  private readonly plain: readonly Float64Array[];
+  private readonly soleBuys: ReadonlySet<number>;
   private readonly chosen: (RatedAlternative | undefined)[][];
   /** What the coats that colours want add in each zone, weighted. */
   private readonly more: number[];
@@ -108,27 +111,23 @@ class BranchAndBound {
     this.judged = searches.map(() => null);
     this.suffixBounds = searches.map(() => new SuffixBounds(sought.weights));
     const { weights } = sought;
-    this.cost = new IncrementalCost(weights, searches.length);
-    this.open = searches.map((search, zone) =>
-      search.domains.map((alternatives, variable) => {
-        const key = zone === 0 ? sought.forced?.get(search.variables[variable]!.name) : undefined;
-        const left = [...(key === undefined ? alternatives : alternatives.filter((alternative) => alternative.key === key))].sort(
-          (x, y) => this.cost.alone(x) - this.cost.alone(y),
-        );
-        const { free } = sought;
-        if (!free) return left;
-        return left.map((alternative) => ({
-          ...alternative,
-          part: { ...alternative.part, toBuy: alternative.part.toBuy.filter((id) => !free.has(id)), acts: [], harsh: [], unpriced: [] },
-        }));
-      }),
-    );
+    this.cost = new IncrementalCost(weights, searches.length, sought.free);
+    this.plain = searches.map((search) => search.rated(weights).plain);
+    this.open = searches.map((search, zone) => {
+      const { sorted } = search.rated(weights);
+      const { forced } = sought;
+      if (zone > 0 || !forced) return sorted;
+      return sorted.map((alternatives, variable) => {
+        const key = forced.get(search.variables[variable]!.name);
+        return key === undefined ? alternatives : alternatives.filter((alternative) => alternative.key === key);
+      });
+    });
     this.orders = searches.map((search) => search.order);
     this.soleBuys = this.findSoleBuys();
     this.rests = this.orders.map((order, zone) => {
       const rest = new Array<number>(order.length + 1).fill(0);
       for (let depth = order.length - 1; depth >= 0; depth -= 1)
-        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((alternative) => this.leastOf(alternative)));
+        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((alternative) => this.leastOf(zone, alternative)));
       return rest;
     });
     const zonesRest = new Array<number>(searches.length + 1).fill(0);
@@ -142,16 +141,25 @@ class BranchAndBound {
   }
 
   /** Products only one decision of all can bring: whoever takes them pays for them. */
-  private findSoleBuys(): ReadonlySet<ProductId> {
-    const variables = this.open.flatMap((zone) => zone.map((alternatives) => new Set(alternatives.flatMap((alternative) => alternative.part.toBuy))));
-    const counts = new Map<ProductId, number>();
-    for (const variable of variables) for (const id of variable) counts.set(id, (counts.get(id) ?? 0) + 1);
-    return new Set([...counts].filter(([, count]) => count === 1).map(([id]) => id));
+  private findSoleBuys(): ReadonlySet<number> {
+    const counts = new Map<number, number>();
+    for (const zone of this.open)
+      for (const alternatives of zone) {
+        const bought = new Set(alternatives.flatMap((alternative) => alternative.part.shared.flatMap((thing) => (this.isBought(thing) ? [thing.index] : []))));
+        for (const index of bought) counts.set(index, (counts.get(index) ?? 0) + 1);
+      }
+    return new Set([...counts].filter(([, count]) => count === 1).map(([index]) => index));
+  }
+
+  private isBought({ kind, index }: SharedThing): boolean {
+    return kind === "buy" && !this.sought.free?.has(index);
   }
 
   /** The least an alternative adds, whatever else is chosen. */
-  private leastOf(alternative: RatedAlternative): number {
-    return this.cost.plain(alternative.part) + this.sought.weights.products * alternative.part.toBuy.filter((id) => this.soleBuys.has(id)).length;
+  private leastOf(zone: number, alternative: RatedAlternative): number {
+    let buys = 0;
+    for (const thing of alternative.part.shared) if (this.soleBuys.has(thing.index) && this.isBought(thing)) buys += 1;
+    return this.plain[zone]![alternative.number]! + this.sought.weights.products * buys;
   }
 
   run(): { readonly found: Joined | null; readonly proved: boolean } {
@@ -171,7 +179,9 @@ class BranchAndBound {
   }
 
   private judgedNow(): number {
-    return this.searches.reduce((sum, search) => sum + search.judgedCount, 0);
+    let sum = 0;
+    for (const search of this.searches) sum += search.judgedCount;
+    return sum;
   }
 
   private enough(): boolean {
@@ -209,28 +219,34 @@ class BranchAndBound {
 
   private choose(zone: number, variable: number, alternative: RatedAlternative): void {
     this.chosen[zone]![variable] = alternative;
-    this.cost.put(alternative.part);
+    this.cost.putWeighed(alternative.part, this.plain[zone]![alternative.number]!);
     this.searches[zone]!.nogoods.choose(alternative.number);
   }
 
   private leave(zone: number, variable: number, alternative: RatedAlternative): void {
     const search = this.searches[zone]!;
     this.chosen[zone]![variable] = undefined;
-    this.cost.take(alternative.part);
+    this.cost.takeWeighed(alternative.part, this.plain[zone]![alternative.number]!);
     search.nogoods.leave(alternative.number);
   }
 
   /** The least of what is chosen in a zone comes to. */
   private reckon(zone: number, node: TrieNode): void {
-    const boundOf = this.searches[zone]!.boundAt(node, this.chosen[zone]!);
-    const least = this.leasts[zone]?.span ?? NO_SPAN;
-    this.more[zone] = this.cost.onTop(boundOf);
-    this.cost.setSpan(zone, {
-      underside: boundOf.span.underside,
-      chainMin: Math.max(boundOf.span.chainMin, least.chainMin),
-      cureDays: Math.max(boundOf.span.cureDays, least.cureDays),
-      wear: Math.max(boundOf.span.wear, least.wear),
-    });
+    const bound = this.searches[zone]!.boundAt(node, this.chosen[zone]!);
+    const least = this.leasts[zone]?.span;
+    const { span } = bound;
+    this.more[zone] = weighedOnTop(this.sought.weights, bound);
+    this.cost.setSpan(
+      zone,
+      least
+        ? {
+            underside: span.underside,
+            chainMin: Math.max(span.chainMin, least.chainMin),
+            cureDays: Math.max(span.cureDays, least.cureDays),
+            shortfall: Math.max(span.shortfall, least.shortfall),
+          }
+        : span,
+    );
   }
 
   private variable(zone: number, depth: number, node: TrieNode): void {
@@ -244,13 +260,14 @@ class BranchAndBound {
       this.cost.setSpan(zone, before);
       this.more[zone] = more;
     };
+    const plain = this.plain[zone]!;
     const { forAll, name } = search.variables[variable]!;
     const agreed = forAll ? this.shared.get(name) : undefined;
     const rest = this.rests[zone]![depth + 1]! + this.zonesRest[zone + 1]! + this.more[zone]! + this.cost.total();
     for (const alternative of this.open[zone]![variable]!) {
       if (agreed !== undefined && alternative.key !== agreed) continue;
       if (this.enough()) break;
-      if (this.hopeless(rest + this.cost.plain(alternative.part))) continue;
+      if (this.hopeless(rest + plain[alternative.number]!)) continue;
       this.choose(zone, variable, alternative);
       if (!this.ruledOut(search) && this.canWin(zone, depth + 1)) {
         const further = node.after(alternative.number);

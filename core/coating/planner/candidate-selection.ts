@@ -63,8 +63,11 @@ class Selection {
   }
 
   /** Takes a plan that is new, no worse in likely faults, and of which `worth` is true beside those shown. */
-  consider(found: Found | null, most: number, worth: (candidate: Candidate, found: Found) => boolean): void {
-    if (!found || this.candidates.length >= most || this.seen.has(signature(found)) || faultsIn(found.joined.judged) > this.least) return;
+  consider(search: () => Found | null, most: number, worth: (candidate: Candidate, found: Found) => boolean): void {
+    // No place is left: nothing need be looked for.
+    if (this.candidates.length >= most) return;
+    const found = search();
+    if (!found || this.seen.has(signature(found)) || faultsIn(found.joined.judged) > this.least) return;
     this.seen.add(signature(found));
     const candidate = found.make();
     if (worth(candidate, found)) this.show(found, candidate);
@@ -150,8 +153,8 @@ export function selectCandidates(routes: readonly RouteSearch[], catalogue: Cata
   if (!first) return [];
   const shown = new Selection(first);
   const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
-  for (const measure of measures) shown.consider(bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
-  for (const route of routes) if (route.route !== first.route) shown.consider(route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
+  for (const measure of measures) shown.consider(() => bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
+  for (const route of routes) if (route.route !== first.route) shown.consider(() => route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
   const home = routes.find((route) => route.route === first.route)!;
   const harshness = shown.candidates[0]!.scores.harshness;
   for (const school of practiceVariants(home.searches[0]!, (variable, alternative) => shown.has(variable, alternative))) {
@@ -159,7 +162,7 @@ export function selectCandidates(routes: readonly RouteSearch[], catalogue: Cata
     if (shown.has(school.variable, school.alternative)) continue;
     /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
     const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.variable) || one.scores.harshness <= harshness;
-    shown.consider(home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
+    shown.consider(() => home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
   }
   return titled(shown.candidates, catalogue);
 }

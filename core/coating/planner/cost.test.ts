@@ -1,8 +1,9 @@
 import { describe, expect, test } from "@jest/globals";
 import { productId } from "../../catalogue/ids";
 import { Nogoods } from "./nogoods";
-import { IncrementalCost, MEASURES, NOTHING_COUNTS } from "./cost";
-import { NOTHING } from "./domains";
+import { MEASURES, NOTHING_COUNTS } from "./cost";
+import { IncrementalCost } from "./incremental-cost";
+import { NOTHING } from "./cost";
 
 const gesso = productId("gesso");
 
@@ -28,11 +29,11 @@ describe("the ledger of a plan in the making", () => {
   });
 
   test("zones go side by side, but what it stands on comes first; the slowest cure and the worst wear are the plan's", () => {
-    const cost = new IncrementalCost({ ...NOTHING_COUNTS, days: 1, cureDays: 1, wear: 1 }, 3);
+    const cost = new IncrementalCost({ ...NOTHING_COUNTS, days: 1, cureDays: 1, shortfall: 1 }, 3);
     const day = 24 * 60;
-    cost.setSpan(0, { underside: false, chainMin: 3 * day, cureDays: 7, wear: 1 });
-    cost.setSpan(1, { underside: false, chainMin: 2 * day, cureDays: 21, wear: 0 });
-    cost.setSpan(2, { underside: true, chainMin: day, cureDays: 1, wear: 0.5 });
+    cost.setSpan(0, { underside: false, chainMin: 3 * day, cureDays: 7, shortfall: 1 });
+    cost.setSpan(1, { underside: false, chainMin: 2 * day, cureDays: 21, shortfall: 0 });
+    cost.setSpan(2, { underside: true, chainMin: day, cureDays: 1, shortfall: 0.5 });
     expect(cost.total()).toBe(3 + 1 + 21 + 1);
   });
 

@@ -11,7 +11,12 @@ import { assemble, soleStack } from "./assemble";
 import type { Assembled } from "./assemble";
 import type { ZoneContext } from "./context";
 import { harshnessOf } from "../facts/harshness";
-import type { Part, Span } from "./cost";
+import { NOTHING } from "./cost";
+import type { Cost, Part, Span } from "./cost";
+import { weighedAlone, weighedPlain } from "./incremental-cost";
+import { sharedThing } from "./shared-thing";
+import type { SharedThing } from "./shared-thing";
+
 import type { Alternative, DecisionVariable } from "./draft";
 import { pinnedVariables } from "./pinned";
 import { ShortfallBound } from "./shortfall-bound";
@@ -27,7 +32,16 @@ export interface RatedAlternative extends Alternative {
   /** Products it lays, owned or not. */
   readonly lays: ReadonlySet<ProductId>;
   /** Its span when nothing else is chosen: what to try first where time counts. */
-  readonly alone: Omit<Span, "wear">;
+  readonly alone: Omit<Span, "shortfall">;
+}
+
+/** What a zone's alternatives weigh by one measure. */
+export interface Rated {
+  /** By alternative number: what adds up of it, and what it comes to by itself. */
+  readonly plain: Float64Array;
+  readonly alone: Float64Array;
+  /** The domains, what is cheapest by itself first. */
+  readonly sorted: readonly (readonly RatedAlternative[])[];
 }
 
 /** What chosen steps come to before the rest is chosen: the zone's span, and what comes on top of the alternatives' own minutes, coats and wear. */
@@ -35,32 +49,23 @@ export interface StackBound {
   readonly span: Span;
   readonly handsOnMin: number;
   readonly coats: number;
-  readonly wear: number;
+  readonly shortfall: number;
 }
-
-/** A part that brings nothing. */
-export const NOTHING: Part = {
-  handsOnMin: 0,
-  strain: 0,
-  steps: 0,
-  coats: 0,
-  wear: 0,
-  faults: 0,
-  money: 0,
-  order: 0,
-  acts: [],
-  toBuy: [],
-  unpriced: [],
-  harsh: [],
-};
 
 /** Ground and colour are what coats are counted of; marks are set once. */
 function countsAsCoat(fact: StepFact): boolean {
   return !fact.step.done && !fact.step.marks && (isColour(fact) || has(fact, "ground"));
 }
 
-function ascending(places: readonly number[]): readonly number[] {
-  return [...places].sort((a, b) => a - b);
+function ascending(places: number[]): readonly number[] {
+  // Few, and nearly sorted.
+  for (let at = 1; at < places.length; at += 1) {
+    const place = places[at]!;
+    let before = at - 1;
+    for (; before >= 0 && places[before]! > place; before -= 1) places[before + 1] = places[before]!;
+    places[before + 1] = place;
+  }
+  return places;
 }
 
 const SEALING = "sealing";
@@ -95,6 +100,8 @@ export class ZoneDomains {
   private readonly cures: readonly number[];
   private readonly coatCount: CoatCount;
   private readonly shortfallBound: ShortfallBound;
+  private readonly ratings = new WeakMap<object, Rated>();
+  private readonly seals = new Map<RatedAlternative, Seal>();
   private readonly sealing: number;
   /** What the zone falls short by without a seal. */
   private readonly unsealed: number;
@@ -140,7 +147,7 @@ export class ZoneDomains {
           ...alternative,
           places: own,
           lays: new Set(steps.flatMap((fact) => fact.product?.id ?? [])),
-          alone: this.spanOf(ascending(own)),
+          alone: this.spanOf(ascending([...own])),
           part: this.leastOf(variable, alternative, order, steps),
         };
       }),
@@ -152,20 +159,42 @@ export class ZoneDomains {
    * is chosen, which taking decisions in working order sees to.
    */
   protected boundOf(chosen: readonly (RatedAlternative | undefined)[]): StackBound {
-    const sorted = ascending(chosen.flatMap((alternative) => alternative?.places ?? []));
+    const places: number[] = [];
+    let own = 0;
+    for (const alternative of chosen) {
+      if (!alternative) continue;
+      for (const place of alternative.places) places.push(place);
+      own += alternative.part.shortfall;
+    }
+    const sorted = ascending(places);
     const { coats, handsOnMin, more } = this.coatCount.of(sorted);
-    const own = chosen.reduce((sum, alternative) => sum + (alternative?.part.wear ?? 0), 0);
-    const wear = Math.max(own, this.shortfallBound.of(sorted, this.sealOf(chosen)));
-    return { span: { ...this.spanOf(sorted, coats), wear }, handsOnMin, coats: more, wear: wear - own };
+    const shortfall = Math.max(own, this.shortfallBound.of(sorted, this.sealOf(chosen)));
+    const { chainMin, cureDays } = this.spanOf(sorted, coats);
+    return { span: { underside: this.underside, chainMin, cureDays, shortfall }, handsOnMin, coats: more, shortfall: shortfall - own };
+  }
+
+  /** What its alternatives weigh by a measure, worked out once. */
+  rated(weights: Record<keyof Cost, number>): Rated {
+    let known = this.ratings.get(weights);
+    if (!known) {
+      const all = this.domains.flat();
+      const plain = Float64Array.from(all, (one) => weighedPlain(weights, one.part));
+      const alone = Float64Array.from(all, (one) => weighedAlone(weights, one));
+      const sorted = this.domains.map((domain) => [...domain].sort((a, b) => alone[a.number]! - alone[b.number]!));
+      this.ratings.set(weights, (known = { plain, alone, sorted }));
+    }
+    return known;
   }
 
   private sealOf(chosen: readonly (RatedAlternative | undefined)[]): Seal {
     const alternative = chosen[this.sealing];
     if (!alternative) return this.sealing < 0 ? "none" : "undecided";
-    return sealIn(alternative.places.map((place) => this.facts[place]!)) ?? "none";
+    let seal = this.seals.get(alternative);
+    if (seal === undefined) this.seals.set(alternative, (seal = sealIn(alternative.places.map((place) => this.facts[place]!)) ?? "none"));
+    return seal;
   }
 
-  private spanOf(sorted: readonly number[], coats = this.coatCount.of(sorted).coats): Omit<Span, "wear"> {
+  private spanOf(sorted: readonly number[], coats = this.coatCount.of(sorted).coats): Omit<Span, "shortfall"> {
     let cureDays = 0;
     for (const place of sorted) cureDays = Math.max(cureDays, this.cures[place]!);
     return { underside: this.underside, chainMin: this.duration.minutes(sorted, coats), cureDays };
@@ -195,9 +224,9 @@ export class ZoneDomains {
     return { stack: { ...this.context, steps, others: [] }, variableOf };
   }
 
-  /** Products any of its alternatives would have the user buy. */
-  get mayBuy(): ReadonlySet<ProductId> {
-    return new Set(this.domains.flatMap((alternatives) => alternatives.flatMap((alternative) => alternative.part.toBuy)));
+  /** Everything that counts once of all its alternatives. */
+  get mayShare(): readonly SharedThing[] {
+    return this.domains.flatMap((alternatives) => alternatives.flatMap((alternative) => alternative.part.shared));
   }
 
   get underside(): boolean {
@@ -227,20 +256,23 @@ export class ZoneDomains {
     const films = facts.flatMap((fact) => fact.product ?? []);
     const usual = films.reduce((sum, product) => sum + product.usual.rank + (product.usual.on.includes(surface) ? 0 : 2), 0);
     const buy = films.filter((product) => product.own === undefined).map((product): ProductId => product.id);
+    const unpriced = films.filter((product) => (product.own?.pricePerMl ?? null) === null).map((product): ProductId => product.id);
     return {
       ...NOTHING,
       ...this.sumsOf(facts),
       strain: (alternative.strain ?? 0) + usual,
       steps: facts.length,
-      wear: variable.name === SEALING ? this.shortfallUnder(sealIn(facts)) : 0,
+      shortfall: variable.name === SEALING ? this.shortfallUnder(sealIn(facts)) : 0,
       order,
-      acts: facts.flatMap((fact) => (fact.step.group === undefined ? [] : [[fact.step.group, this.minutes(fact)] as const])),
-      toBuy: [...new Set(buy)],
-      unpriced: [...new Set(films.filter((product) => (product.own?.pricePerMl ?? null) === null).map((product): ProductId => product.id))],
-      harsh: facts.flatMap((fact) => {
-        const weight = harshnessOf(fact.product, fact.aid);
-        return weight > 0 ? [[fact.step.product as string, weight] as const] : [];
-      }),
+      shared: [
+        ...facts.flatMap((fact) => (fact.step.group === undefined ? [] : [sharedThing("act", fact.step.group, this.minutes(fact))])),
+        ...[...new Set(buy)].map((id) => sharedThing("buy", id, 1)),
+        ...[...new Set(unpriced)].map((id) => sharedThing("unpriced", id, 1)),
+        ...facts.flatMap((fact) => {
+          const weight = harshnessOf(fact.product, fact.aid);
+          return weight > 0 ? [sharedThing("harsh", fact.step.product, weight)] : [];
+        }),
+      ],
     };
   }
 

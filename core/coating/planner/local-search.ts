@@ -1,8 +1,9 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { Nogoods } from "./nogoods";
-import { IncrementalCost, NO_SPAN } from "./cost";
+import { NO_SPAN } from "./cost";
+import { IncrementalCost, weighedOnTop } from "./incremental-cost";
 import type { Joined, Sought } from "./branch-and-bound";
-import type { RatedAlternative } from "./domains";
+import type { Rated, RatedAlternative } from "./domains";
 import { faultsIn, putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
@@ -41,8 +42,9 @@ class LocalSearch {
   /** Decisions that are free. */
   private readonly places: readonly Place[];
   /** For each product where it can be laid, each time in the cheapest alternative. */
-  private readonly coatCount: ReadonlyMap<ProductId, readonly Turn[]>;
-  private readonly alones = new Map<RatedAlternative, number>();
+  private readonly laying: ReadonlyMap<ProductId, readonly Turn[]>;
+  /** For each zone what its alternatives weigh by themselves, and what adds up of each. */
+  private readonly rated: readonly Rated[];
   private faults: number;
   private total: number;
 
@@ -54,6 +56,7 @@ class LocalSearch {
     this.judged = start.judged;
     this.alternatives = start.judged.map((judged) => [...judged.alternatives]);
     this.cost = new IncrementalCost(sought.weights, searches.length);
+    this.rated = searches.map((search) => search.rated(sought.weights));
     for (const [zone, judged] of this.judged.entries()) putZone(this.cost, zone, judged);
     this.faults = faultsIn(this.judged);
     this.total = this.cost.total();
@@ -63,27 +66,25 @@ class LocalSearch {
         return alternatives.length < 2 || (zone === 0 && sought.forced?.has(name)) ? [] : [{ zone, variable, name, forAll: forAll ?? false, alternatives }];
       }),
     );
-    const coatCount = new Map<ProductId, Turn[]>();
+    const laying = new Map<ProductId, Turn[]>();
     for (const place of this.places)
       if (!place.forAll)
-        for (const [product, alternative] of this.cheapestLaying(place.alternatives))
-          coatCount.set(product, [...(coatCount.get(product) ?? []), { ...place, alternative }]);
-    this.coatCount = coatCount;
+        for (const [product, alternative] of this.cheapestLaying(place.zone, place.alternatives))
+          laying.set(product, [...(laying.get(product) ?? []), { ...place, alternative }]);
+    this.laying = laying;
   }
 
   /** What an alternative comes to by itself. */
-  private alone(alternative: RatedAlternative): number {
-    let known = this.alones.get(alternative);
-    if (known === undefined) this.alones.set(alternative, (known = this.cost.alone(alternative)));
-    return known;
+  private alone(zone: number, alternative: RatedAlternative): number {
+    return this.rated[zone]!.alone[alternative.number]!;
   }
 
-  private cheapestLaying(alternatives: readonly RatedAlternative[]): ReadonlyMap<ProductId, RatedAlternative> {
+  private cheapestLaying(zone: number, alternatives: readonly RatedAlternative[]): ReadonlyMap<ProductId, RatedAlternative> {
     const cheapest = new Map<ProductId, RatedAlternative>();
     for (const alternative of alternatives)
       for (const product of alternative.lays) {
         const known = cheapest.get(product);
-        if (!known || this.alone(alternative) < this.alone(known)) cheapest.set(product, alternative);
+        if (!known || this.alone(zone, alternative) < this.alone(zone, known)) cheapest.set(product, alternative);
       }
     return cheapest;
   }
@@ -121,8 +122,9 @@ class LocalSearch {
   private singly(): void {
     for (const place of this.places)
       for (const alternative of place.alternatives) {
-        if (!place.forAll) this.attempt([{ ...place, alternative }]);
-        else if (place.zone === 0) this.attempt(this.inAllZones(place.name, alternative.key));
+        if (!place.forAll) {
+          if (!this.isDearer(place, alternative)) this.attempt([{ ...place, alternative }]);
+        } else if (place.zone === 0) this.attempt(this.inAllZones(place.name, alternative.key));
       }
   }
 
@@ -135,7 +137,7 @@ class LocalSearch {
 
   /** Each product wherever it could go in a zone, and in the stead of each that is in use, in all zones: a jar is bought once. */
   private everywhere(): void {
-    for (const [product, turns] of this.coatCount) {
+    for (const [product, turns] of this.laying) {
       if (turns.length < 2) continue;
       for (const zone of this.searches.keys()) this.attempt(turns.filter((turn) => turn.zone === zone));
       const others = new Set(turns.flatMap((turn) => [...this.alternativeAt(turn).lays]));
@@ -152,7 +154,7 @@ class LocalSearch {
       const bases = this.inAllZones("base", base);
       const [paint] = bases[0]!.alternative.lays;
       const now = new Set(bases.flatMap((place) => [...this.alternativeAt(place).lays]));
-      const turns = (paint && this.coatCount.get(paint)) ?? [];
+      const turns = (paint && this.laying.get(paint)) ?? [];
       const marks = turns.filter((turn) => turn.name !== "base" && turn.name !== "ground" && [...this.alternativeAt(turn).lays].some((one) => now.has(one)));
       // Under what is no paint a ground may be needed still.
       for (const ground of grounds) this.attempt([...marks, ...bases, ...ground.filter((turn) => bases.some((other) => other.zone === turn.zone))]);
@@ -160,25 +162,27 @@ class LocalSearch {
   }
 
   private swap({ zone, variable }: Place, from: RatedAlternative, to: RatedAlternative): void {
-    this.cost.take(from.part);
-    this.cost.put(to.part);
+    const { plain } = this.rated[zone]!;
+    this.cost.takeWeighed(from.part, plain[from.number]!);
+    this.cost.putWeighed(to.part, plain[to.number]!);
     const { nogoods } = this.searches[zone]!;
     nogoods.leave(from.number);
     nogoods.choose(to.number);
     this.alternatives[zone]![variable] = to;
   }
 
-  /** Dearer by itself than what stands there, by more than sharing and waiting could make up for: not worth the look. */
-  private isDearer(turn: Turn): boolean {
+  /** Already there, or dearer by itself than what stands there by more than sharing and waiting could make up for: not worth the look. */
+  private isDearer(place: Place, alternative: RatedAlternative): boolean {
     const { unnoticed, weights } = this.sought;
-    return this.alone(turn.alternative) - this.alone(this.alternativeAt(turn)) >= unnoticed + weights.faults * this.faults;
+    const here = this.alternativeAt(place);
+    return here === alternative || this.alone(place.zone, alternative) - this.alone(place.zone, here) >= unnoticed + weights.faults * this.faults;
   }
 
   /** Takes the change if the plan is sound with it and costs less. */
   private attempt(turns: readonly Turn[]): void {
     const fresh = turns.filter((turn) => this.alternativeAt(turn) !== turn.alternative);
     if (fresh.length === 0) return;
-    if (fresh.length === 1 && this.isDearer(fresh[0]!)) return;
+    if (fresh.length === 1 && this.isDearer(fresh[0]!, fresh[0]!.alternative)) return;
     const zones = [...new Set(fresh.map((turn) => turn.zone))];
     for (const turn of fresh) this.swap(turn, this.alternativeAt(turn), turn.alternative);
     for (const zone of zones) this.cost.take(this.judged[zone]!.extra);
@@ -208,7 +212,7 @@ class LocalSearch {
       if (this.cost.total() + more >= this.total - EPSILON) return false;
       const least = this.searches[zone]!.leastOfStack(this.alternatives[zone]!);
       this.cost.setSpan(zone, least.span);
-      more += this.cost.onTop(least);
+      more += weighedOnTop(this.sought.weights, least);
     }
     return this.cost.total() + more < this.total - EPSILON;
   }

@@ -1,7 +1,8 @@
 import type { Route } from "../../catalogue/vocabulary";
 import type { StackFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
-import { IncrementalCost, MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
+import { MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
+import { IncrementalCost } from "./incremental-cost";
 import type { Cost, MeasureName, Span } from "./cost";
 import type { DecisionVariable } from "./draft";
 import { localSearch } from "./local-search";
@@ -46,8 +47,8 @@ interface Piecewide {
 
 /** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
 function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
-  if (measure === "gentle") return judged.every((one) => one.alternatives.every((alternative) => alternative.part.harsh.length === 0));
-  return measure === "durable" && judged.every((one) => one.span.wear === 0);
+  if (measure === "gentle") return judged.every((one) => one.alternatives.every((alternative) => alternative.part.shared.every((thing) => thing.kind !== "harsh")));
+  return measure === "durable" && judged.every((one) => one.span.shortfall === 0);
 }
 
 /** A plan to start from: what it costs is not asked yet. */
@@ -149,7 +150,8 @@ export class RouteSearch {
 
   /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */
   private alone(search: ZoneSearch, weights: Partial<Record<keyof Cost, number>>, mostFaults: number): Joined | null {
-    const free = new Set(this.searches.flatMap((other) => (other === search ? [] : [...other.mayBuy])));
+    const elsewhere = new Set(this.searches.flatMap((other) => (other === search ? [] : other.mayShare.map((thing) => thing.index))));
+    const free = new Set(search.mayShare.flatMap((thing) => (thing.kind !== "buy" || elsewhere.has(thing.index) ? [thing.index] : [])));
     const sought = { weights: { ...NOTHING, ...weights }, unnoticed: 0, most: MOST.measure, mostFaults, free, soundTogether: () => true };
     const { found, proved } = branchAndBound([search], sought);
     return proved ? found : null;
@@ -160,7 +162,7 @@ export class RouteSearch {
     this.spans ??= this.searches.map((search, index): Span => {
       if (index === 0) return NO_SPAN;
       const least = (weights: Partial<Record<keyof Cost, number>>) => this.alone(search, weights, mostFaults)?.judged[0]?.span ?? NO_SPAN;
-      return { underside: search.underside, chainMin: least({ days: 1 }).chainMin, cureDays: least({ cureDays: 1 }).cureDays, wear: least({ wear: 1 }).wear };
+      return { underside: search.underside, chainMin: least({ days: 1 }).chainMin, cureDays: least({ cureDays: 1 }).cureDays, shortfall: least({ shortfall: 1 }).shortfall };
     });
     return this.spans;
   }
@@ -172,11 +174,11 @@ export class RouteSearch {
   private leasts(measure: MeasureName, mostFaults: number): readonly (ZoneLeast | null)[] {
     const known = this.leastsOf.get(measure);
     if (known) return known;
-    const { handsOnMin, products, strain, steps, coats, wearInAll, money, order } = MEASURES[measure];
+    const { handsOnMin, products, strain, steps, coats, shortfallInAll, money, order } = MEASURES[measure];
     const spans = this.leastSpans(mostFaults);
     const leasts = this.searches.map((search, index): ZoneLeast | null => {
       if (index === 0) return null;
-      const plain = this.alone(search, { handsOnMin, products, strain, steps, coats, wearInAll, money, order }, mostFaults);
+      const plain = this.alone(search, { handsOnMin, products, strain, steps, coats, shortfallInAll, money, order }, mostFaults);
       return plain && { total: plain.total, span: spans[index]! };
     });
     this.leastsOf.set(measure, leasts);

@@ -12,6 +12,9 @@ const shortOf = (grades: readonly number[]): number => BEST_GRADE - durabilityBy
 /** Grades a zone falls short of the best at the least, while its stack is still being chosen: more colours only make it worse. */
 export class ShortfallBound {
   private readonly wears: readonly Wear[];
+  /** Of the colours chosen, by wear; filled anew each time. */
+  private readonly weakest: number[];
+  private readonly sealShorts = new Map<StepFact, number>();
   private readonly grades: readonly (readonly number[] | null)[];
   /** Clear films that are no seal, with their places: without a seal one that comes after every colour may be the last. */
   private readonly clears: readonly (readonly [place: number, short: number])[];
@@ -27,6 +30,7 @@ export class ShortfallBound {
   ) {
     const { wears } = context.zone;
     this.wears = wears.length > 0 ? wears : ["wipe"];
+    this.weakest = this.wears.map(() => Infinity);
     this.grades = facts.map((fact) => (isFilm(fact) && isColour(fact) ? this.wears.map((wear) => this.atBest(fact, wear)) : null));
     this.clears = facts.flatMap((fact, place) => (!seals.has(place) && isFilm(fact) && isClear(fact) ? [[place, this.ofSeal(fact)] as const] : []));
   }
@@ -39,8 +43,12 @@ export class ShortfallBound {
 
   /** What a seal falls short by: nothing under it makes it better. */
   ofSeal(seal: StepFact): number {
-    if (!isClear(seal)) return 0;
-    return shortOf(this.wears.map((wear) => seal.product!.resists[wear] ?? 0));
+    let short = this.sealShorts.get(seal);
+    if (short === undefined) {
+      short = isClear(seal) ? shortOf(this.wears.map((wear) => seal.product!.resists[wear] ?? 0)) : 0;
+      this.sealShorts.set(seal, short);
+    }
+    return short;
   }
 
   /**
@@ -63,10 +71,17 @@ export class ShortfallBound {
   /** @param places of the steps chosen, ascending */
   of(places: readonly number[], seal: Seal): number {
     if (seal === "undecided") return 0;
-    const colours = places.flatMap((place) => (this.grades[place] ? [this.grades[place]] : []));
-    if (colours.length === 0) return seal === "none" ? 0 : this.ofSeal(seal);
-    const weakest = this.wears.map((_wear, at) => Math.min(...colours.map((grades) => grades[at]!)));
-    if (seal === "none") return Math.min(shortOf(weakest), this.clearAfter(places.findLast((place) => this.grades[place] !== null)!));
+    let last = -1;
+    const { weakest } = this;
+    weakest.fill(Infinity);
+    for (const place of places) {
+      const grades = this.grades[place];
+      if (!grades) continue;
+      last = place;
+      for (let at = 0; at < grades.length; at += 1) weakest[at] = Math.min(weakest[at]!, grades[at]!);
+    }
+    if (last < 0) return seal === "none" ? 0 : this.ofSeal(seal);
+    if (seal === "none") return Math.min(shortOf(weakest), this.clearAfter(last));
     if (this.context.material.surface !== "slick" || !isClear(seal)) return this.ofSeal(seal);
     return shortOf(this.wears.map((wear, at) => Math.min(seal.product!.resists[wear] ?? 0, weakest[at]! + CLEAR_LIFTS_BY)));
   }

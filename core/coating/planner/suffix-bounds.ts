@@ -1,4 +1,5 @@
-import type { Cost, CostState } from "./cost";
+import type { Cost } from "./cost";
+import type { CostState } from "./incremental-cost";
 import { MIN_PER_DAY } from "../../units/duration";
 
 interface Entry {
@@ -38,8 +39,8 @@ export class SuffixBounds {
     const { weights } = this;
     const longer = Math.max(0, to.under - from.under) + Math.max(0, to.rest - from.rest);
     let saved =
-      (weights.days * longer) / MIN_PER_DAY + weights.cureDays * Math.max(0, to.cureDays - from.cureDays) + weights.wear * Math.max(0, to.wear - from.wear);
-    for (const [name, weight] of to.once) if (!from.once.has(name)) saved += weight;
+      (weights.days * longer) / MIN_PER_DAY + weights.cureDays * Math.max(0, to.cureDays - from.cureDays) + weights.shortfall * Math.max(0, to.shortfall - from.shortfall);
+    for (let index = 0; index < to.once.length; index += 1) if (from.once[index] === 0) saved += to.once[index]!;
     return saved;
   }
 }

@@ -12,11 +12,13 @@ import { Nogoods } from "./nogoods";
 import { TrieNode } from "./trie-node";
 import { warmEnoughFor } from "./context";
 import type { ZoneContext } from "./context";
-import type { IncrementalCost, Part } from "./cost";
+import type { Part } from "./cost";
+import type { IncrementalCost } from "./incremental-cost";
 import type { Draft, DecisionVariable } from "./draft";
 import { avoidableCodes, violationsOf } from "./violations";
 import type { Violation } from "./violations";
-import { NOTHING, ZoneDomains } from "./domains";
+import { ZoneDomains } from "./domains";
+import { NOTHING } from "./cost";
 import type { StackBound, RatedAlternative } from "./domains";
 
 /** Puts a whole judged stack on a plan's running cost. */
@@ -96,7 +98,7 @@ export class ZoneSearch extends ZoneDomains {
     const judged =
       stop === null
         ? this.measured(stack, alternatives, faults.length)
-        : { alternatives, stack, stop, extra: NOTHING, span: { underside: false, chainMin: 0, cureDays: 0, wear: 0 } };
+        : { alternatives, stack, stop, extra: NOTHING, span: { underside: false, chainMin: 0, cureDays: 0, shortfall: 0 } };
     node.judged = judged;
     return judged;
   }
@@ -104,7 +106,7 @@ export class ZoneSearch extends ZoneDomains {
   private measured(stack: StackFacts, alternatives: readonly RatedAlternative[], faults: number): Judged {
     const exact = this.sumsOf(stack.steps);
     const least = (pick: (part: Part) => number) => alternatives.reduce((sum, alternative) => sum + pick(alternative.part), 0);
-    const wear = BEST_GRADE - durabilityOf(stack);
+    const shortfall = BEST_GRADE - durabilityOf(stack);
     const chainMin = stack.steps
       .filter((fact) => fact.step.role !== "cure")
       .reduce((sum, fact) => sum + (fact.step.waitBefore?.min ?? 0) + withinMin(fact, stack, "typical"), 0);
@@ -116,11 +118,11 @@ export class ZoneSearch extends ZoneDomains {
         ...NOTHING,
         handsOnMin: exact.handsOnMin - least((part) => part.handsOnMin),
         coats: exact.coats - least((part) => part.coats),
-        wear: wear - least((part) => part.wear),
+        shortfall: shortfall - least((part) => part.shortfall),
         faults,
         money: this.money(stack),
       },
-      span: { underside: this.underside, chainMin, cureDays: cureDaysOf(stack), wear },
+      span: { underside: this.underside, chainMin, cureDays: cureDaysOf(stack), shortfall },
     };
   }
 
