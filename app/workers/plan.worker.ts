@@ -11,17 +11,16 @@ import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
 const cache = new PlanCache(CATALOGUE);
 
 function viewOf({ piece, keeping, progress }: PlanOf, whole: boolean): PlannedView {
-  const view = planOnBody(piece, keeping, progress, CATALOGUE, cache.plan);
+  const view = planOnBody(piece, keeping, progress, CATALOGUE, whole ? cache.plan : cache.first);
   return { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null, whole };
 }
 
 const api: PlanWorkerApi = {
   firstView: (of) => {
     const first = viewOf(of, false);
-    // What is followed may be another than the first.
     const { candidateId } = of.keeping;
-    const isShown = first.set.candidates.some((one) => one.id === candidateId) || (candidateId === null && first.set.candidates.length > 0);
-    return isShown ? first : viewOf(of, true);
+    // What is followed may be another than the first.
+    return candidateId === null || first.shown?.id === candidateId ? first : viewOf(of, true);
   },
   planView: (of) => viewOf(of, true),
   ways: (of) => {

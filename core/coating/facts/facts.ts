@@ -124,8 +124,13 @@ export function isWorkedWet(fact: StepFact): boolean {
   return isWaterborne(fact) && method !== "spray";
 }
 
-export function films(stack: StackFacts): readonly StepFact[] {
-  return stack.steps.filter(isFilm);
+const filmsOf = new WeakMap<readonly StepFact[], readonly StepFact[]>();
+
+/** The films of a stack, from the body up; looked up once, as every rule asks for them. */
+export function films({ steps }: StackFacts): readonly StepFact[] {
+  let found = filmsOf.get(steps);
+  if (!found) filmsOf.set(steps, (found = steps.filter(isFilm)));
+  return found;
 }
 
 export function withRole(stack: StackFacts, ...roles: Role[]): readonly StepFact[] {
@@ -133,20 +138,19 @@ export function withRole(stack: StackFacts, ...roles: Role[]): readonly StepFact
 }
 
 export function filmsBelow(stack: StackFacts, fact: StepFact): readonly StepFact[] {
-  return stack.steps.slice(0, fact.index).filter(isFilm);
+  const all = films(stack);
+  let below = 0;
+  while (below < all.length && all[below]!.index < fact.index) below += 1;
+  return all.slice(0, below);
 }
 
 export function filmBelow(stack: StackFacts, fact: StepFact): StepFact | null {
-  return filmsBelow(stack, fact).at(-1) ?? null;
+  return films(stack).findLast((film) => film.index < fact.index) ?? null;
 }
 
 /** The film that meets the world: what is stuck on top of it afterwards does not count. */
 export function lastFilm(stack: StackFacts): StepFact | null {
-  return (
-    films(stack)
-      .filter((fact) => fact.step.technique !== "crystals")
-      .at(-1) ?? null
-  );
+  return films(stack).findLast((fact) => fact.step.technique !== "crystals") ?? null;
 }
 
 /** Covers its zone, as against marks set here and there. */

@@ -10,6 +10,8 @@ interface PairNeed {
   readonly cautious: Demand;
 }
 
+const NOTHING_ASKED: Demand = { min: 0, until: "dry-to-recoat" };
+
 /**
  * Waits of stacks put together out of the same steps: what one asks of another is looked up once, so that the search may ask at every turn.
  * More steps and more coats never make a run shorter, so steps still to be chosen only add.
@@ -87,25 +89,33 @@ export class StackDuration {
 
   /** The waits before each of these steps, as `fillWaits` gives them. */
   waits(chosen: readonly number[], coats: readonly number[]): readonly (Wait | null)[] {
-    const passed = { typical: [] as number[], cautious: [] as number[] };
-    const films = chosen.map((place) => this.films[place]!);
-    const first = films.indexOf(true);
-    const longest = (order: number, column: Column): Demand => {
-      let best: Demand = { min: 0, until: "dry-to-recoat" };
+    const typical = this.demands(chosen, coats, "typical");
+    const cautious = this.demands(chosen, coats, "cautious", typical);
+    return typical.map((usual, order) => waitOf(usual, cautious[order]!));
+  }
+
+  /** The same without the careful end, which no choice hangs on. */
+  typicalWaits(chosen: readonly number[], coats: readonly number[]): readonly (Wait | null)[] {
+    return this.demands(chosen, coats, "typical").map((usual) => waitOf(usual, usual));
+  }
+
+  /** What each step asks of what lies beneath it, beyond what has passed by then. */
+  private demands(chosen: readonly number[], coats: readonly number[], column: Column, atLeast: readonly Demand[] = []): readonly Demand[] {
+    const first = chosen.findIndex((place) => this.films[place]);
+    const passed: number[] = [];
+    return chosen.map((upper, order) => {
+      let best: Demand = NOTHING_ASKED;
       let gone = 0;
       for (let below = order - 1; below >= 0; below -= 1) {
-        const asked = this.need(chosen[order]!, chosen[below]!)[column];
+        const lower = chosen[below]!;
+        const asked = this.need(upper, lower)[column];
         if (asked.min - gone > best.min) best = { min: asked.min - gone, until: asked.until };
-        gone += passed[column][below]! + (coats[below]! - 1) * this.recoats[chosen[below]!]![column];
+        gone += passed[below]! + (coats[below]! - 1) * this.recoats[lower]![column];
       }
       const body = order === first ? this.bodyMin : 0;
-      return body - gone > best.min ? { min: body - gone, until: "dry-body" } : best;
-    };
-    return chosen.map((_place, order) => {
-      const wait = waitOf(longest(order, "typical"), longest(order, "cautious"));
-      passed.typical.push(wait?.min ?? 0);
-      passed.cautious.push(wait?.cautiousMin ?? wait?.min ?? 0);
-      return wait;
+      if (body - gone > best.min) best = { min: body - gone, until: "dry-body" };
+      passed.push(Math.max(0, Math.ceil(best.min), Math.ceil(atLeast[order]?.min ?? 0)));
+      return best;
     });
   }
 }

@@ -1,6 +1,7 @@
 import type { StackFacts } from "../facts/facts";
 import { NO_SPAN } from "./cost";
 import { IncrementalCost, weighedOnTop } from "./incremental-cost";
+import { sharedThingsKnown } from "./shared-thing";
 import type { SharedThing } from "./shared-thing";
 import type { TrieNode } from "./trie-node";
 import { SuffixBounds } from "./suffix-bounds";
@@ -83,7 +84,7 @@ class BranchAndBound {
   private readonly zonesRest: readonly number[];
   /** For each zone what adds up of each alternative, weighted. */
   private readonly plain: readonly Float64Array[];
-  private readonly soleBuys: ReadonlySet<number>;
+  private readonly buyers: Int32Array;
   private readonly chosen: (RatedAlternative | undefined)[][];
   /** What the coats that colours want add in each zone, weighted. */
   private readonly more: number[];
@@ -123,11 +124,12 @@ class BranchAndBound {
       });
     });
     this.orders = searches.map((search) => search.order);
-    this.soleBuys = this.findSoleBuys();
+    this.buyers = this.countBuyers();
     this.rests = this.orders.map((order, zone) => {
       const rest = new Array<number>(order.length + 1).fill(0);
       for (let depth = order.length - 1; depth >= 0; depth -= 1)
-        rest[depth] = rest[depth + 1]! + Math.min(...this.open[zone]![order[depth]!]!.map((alternative) => this.leastOf(zone, alternative)));
+        rest[depth] =
+          rest[depth + 1]! + this.open[zone]![order[depth]!]!.reduce((least, alternative) => Math.min(least, this.leastOf(zone, alternative)), Infinity);
       return rest;
     });
     const zonesRest = new Array<number>(searches.length + 1).fill(0);
@@ -140,15 +142,22 @@ class BranchAndBound {
     this.judgedBefore = this.judgedNow();
   }
 
-  /** Products only one decision of all can bring: whoever takes them pays for them. */
-  private findSoleBuys(): ReadonlySet<number> {
-    const counts = new Map<number, number>();
+  /** How many decisions can bring each product: whoever takes what only one can bring pays for it. */
+  private countBuyers(): Int32Array {
+    const known = sharedThingsKnown();
+    const [variables, last] = [new Int32Array(known), new Int32Array(known)];
+    let at = 0;
     for (const zone of this.open)
       for (const alternatives of zone) {
-        const bought = new Set(alternatives.flatMap((alternative) => alternative.part.shared.flatMap((thing) => (this.isBought(thing) ? [thing.index] : []))));
-        for (const index of bought) counts.set(index, (counts.get(index) ?? 0) + 1);
+        at += 1;
+        for (const { part } of alternatives)
+          for (const thing of part.shared)
+            if (last[thing.index] !== at && this.isBought(thing)) {
+              last[thing.index] = at;
+              variables[thing.index]! += 1;
+            }
       }
-    return new Set([...counts].filter(([, count]) => count === 1).map(([index]) => index));
+    return variables;
   }
 
   private isBought({ kind, index }: SharedThing): boolean {
@@ -158,7 +167,7 @@ class BranchAndBound {
   /** The least an alternative adds, whatever else is chosen. */
   private leastOf(zone: number, alternative: RatedAlternative): number {
     let buys = 0;
-    for (const thing of alternative.part.shared) if (this.soleBuys.has(thing.index) && this.isBought(thing)) buys += 1;
+    for (const thing of alternative.part.shared) if (this.buyers[thing.index] === 1 && this.isBought(thing)) buys += 1;
     return this.plain[zone]![alternative.number]! + this.sought.weights.products * buys;
   }
 

@@ -38,7 +38,7 @@ function alternativesOf({ joined, variables }: Found): readonly string[] {
 }
 
 /** The best of all routes by a measure. */
-function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Found | null {
+export function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Found | null {
   const found = routes.flatMap((route) => route.best(measure) ?? []);
   return found.sort((a, b) => a.joined.total - b.joined.total)[0] ?? null;
 }
@@ -121,6 +121,11 @@ function titled(candidates: readonly Candidate[], catalogue: Catalogue): readonl
   });
 }
 
+/** The first candidate by itself, before any other is looked for. */
+export function firstCandidate(found: Found, catalogue: Catalogue): Candidate {
+  return titled([found.make()], catalogue)[0]!;
+}
+
 const ROUTE_TITLES: Record<Candidate["route"], string> = { air: "Without the oven", bake: "Set in the oven", kiln: "Fired in a kiln" };
 const GAIN_TITLES: Partial<Record<Trade, string>> = {
   "wears-longer": "Wears longer",
@@ -146,15 +151,26 @@ function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogu
  * measure by more than nobody would notice (none of these is worse than another in everything), then other routes and the schools, which differ
  * by more than a measure says: what the user is used to, what a mistake costs.
  *
+ * @param first the best all round
  * @returns nothing when no route has a plan
  */
-export function selectCandidates(routes: readonly RouteSearch[], catalogue: Catalogue): readonly Candidate[] {
-  const first = bestOf(routes, "balanced");
+export function selectCandidates(routes: readonly RouteSearch[], catalogue: Catalogue, first: Found | null): readonly Candidate[] {
   if (!first) return [];
   const shown = new Selection(first);
   const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
-  for (const measure of measures) shown.consider(() => bestOf(routes, measure), MOST_CANDIDATES - FOR_SCHOOLS, (candidate) => shown.gains(candidate));
-  for (const route of routes) if (route.route !== first.route) shown.consider(() => route.best("balanced"), MOST_CANDIDATES, (_one, found) => shown.isFresh(found));
+  for (const measure of measures)
+    shown.consider(
+      () => bestOf(routes, measure),
+      MOST_CANDIDATES - FOR_SCHOOLS,
+      (candidate) => shown.gains(candidate),
+    );
+  for (const route of routes)
+    if (route.route !== first.route)
+      shown.consider(
+        () => route.best("balanced"),
+        MOST_CANDIDATES,
+        (_one, found) => shown.isFresh(found),
+      );
   const home = routes.find((route) => route.route === first.route)!;
   const harshness = shown.candidates[0]!.scores.harshness;
   for (const school of practiceVariants(home.searches[0]!, (variable, alternative) => shown.has(variable, alternative))) {
@@ -162,7 +178,11 @@ export function selectCandidates(routes: readonly RouteSearch[], catalogue: Cata
     if (shown.has(school.variable, school.alternative)) continue;
     /** A school differs where practitioners differ; it does not drag harsher stuff into the rest of the plan. */
     const gentle = (one: Candidate) => ["sealing", "levelling", "heat"].includes(school.variable) || one.scores.harshness <= harshness;
-    shown.consider(() => home.following(school), MOST_CANDIDATES, (one, found) => gentle(one) && shown.isFresh(found));
+    shown.consider(
+      () => home.following(school),
+      MOST_CANDIDATES,
+      (one, found) => gentle(one) && shown.isFresh(found),
+    );
   }
   return titled(shown.candidates, catalogue);
 }

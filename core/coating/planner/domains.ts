@@ -1,6 +1,5 @@
 import type { ProductId, StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
-import { stepIdOf } from "../model/step-id";
 import type { Zone } from "../../piece/zones";
 import { cureDaysOf, handsOnMin } from "../facts/quantify";
 import { has, isColour, stepFact } from "../facts/facts";
@@ -72,6 +71,9 @@ const SEALING = "sealing";
 /** Decided before the rest: all zones have to agree on the heat; the seal says most of what a zone costs. */
 const FIRST = ["heat", SEALING];
 
+/** Steps of stacks that are only looked at go by their place; a plan's own ids are given when it is made. */
+export const PROVISIONAL = "#";
+
 /** Of what one alternative of sealing lays, the film that meets the world. */
 function sealIn(steps: readonly StepFact[]): StepFact | undefined {
   return steps.findLast((fact) => fact.product !== null);
@@ -117,7 +119,7 @@ export class ZoneDomains {
     );
     const ordered = drafts.sort((a, b) => a.draft.phase - b.draft.phase || a.at - b.at || a.order - b.order || a.index - b.index);
     const facts = ordered.map(({ draft: { phase: _phase, pinned: _pinned, ...draft } }, place) =>
-      stepFact({ checks: [], ...draft, id: stepId("draft"), origin: "engine" }, place, context.catalogue),
+      stepFact({ checks: [], ...draft, id: stepId(`${PROVISIONAL}${place}`), origin: "engine" }, place, context.catalogue),
     );
     const bare = soleStack(context, []);
     this.facts = facts;
@@ -211,15 +213,11 @@ export class ZoneDomains {
     for (const [variable, alternative] of alternatives.entries()) for (const place of alternative.places) owner.set(place, variable);
     const sorted = ascending([...owner.keys()]);
     const { coats } = this.coatCount.of(sorted);
-    const waits = this.duration.waits(sorted, coats);
-    const taken = new Set<string>();
-    let beneath: ProductId | null = null;
+    const waits = this.duration.typicalWaits(sorted, coats);
     const steps = sorted.map((place, index): StepFact => {
       const fact = this.facts[place]!;
-      const id = stepIdOf(this.context.zone.zone, fact.step, beneath, taken);
-      if (fact.product) beneath = fact.product.id;
-      variableOf.set(id, owner.get(place)!);
-      return { ...fact, index, step: { ...fact.step, id, coats: coats[index]!, waitBefore: waits[index]! } };
+      variableOf.set(fact.step.id, owner.get(place)!);
+      return { ...fact, index, step: { ...fact.step, coats: coats[index]!, waitBefore: waits[index]! } };
     });
     return { stack: { ...this.context, steps, others: [] }, variableOf };
   }

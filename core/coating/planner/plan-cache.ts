@@ -2,16 +2,22 @@ import type { Catalogue } from "../../catalogue/catalogue";
 import type { Piece } from "../../piece/piece";
 import type { LaidStep } from "../model/laid-step";
 import type { PlanSet } from "../model/plan";
-import { planPiece } from "./plan-piece";
+import { beginPlan } from "./plan-piece";
+import type { PlanBegun } from "./plan-piece";
 
 /** Plan sets kept ready: as many as a full list of pieces shows. */
 const MOST_KEPT = 32;
 /** Stands for the piece's name in a set that is kept: a character nobody types. */
 const NAME = "\uE000";
 
+interface Kept {
+  readonly begun: PlanBegun;
+  whole: PlanSet | null;
+}
+
 /** Plan sets by all that decides them: the piece without its name, and what is on it. Following another way, editing a step or renaming asks for no search. */
 export class PlanCache {
-  private readonly known = new Map<string, PlanSet>();
+  private readonly known = new Map<string, Kept>();
 
   constructor(
     private readonly catalogue: Catalogue,
@@ -24,15 +30,26 @@ export class PlanCache {
    * @param body what is on it
    */
   readonly plan = (piece: Piece, body: readonly LaidStep[]): PlanSet => {
+    const kept = this.begun(piece, body);
+    return named((kept.whole ??= kept.begun.whole()), piece);
+  };
+
+  /** The plan set as soon as its first candidate is known; the others may be missing. */
+  readonly first = (piece: Piece, body: readonly LaidStep[]): PlanSet => {
+    const kept = this.begun(piece, body);
+    return named(kept.whole ?? kept.begun.first ?? (kept.whole = kept.begun.whole()), piece);
+  };
+
+  private begun(piece: Piece, body: readonly LaidStep[]): Kept {
     const nameless = { ...piece, name: NAME };
     const key = JSON.stringify([nameless, body]);
-    const set = this.known.get(key) ?? planPiece(nameless, this.catalogue, { body });
+    const kept: Kept = this.known.get(key) ?? { begun: beginPlan(nameless, this.catalogue, { body }), whole: null };
     // The one asked for last is let go last.
     this.known.delete(key);
-    this.known.set(key, set);
+    this.known.set(key, kept);
     if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!);
-    return named(set, piece);
-  };
+    return kept;
+  }
 }
 
 /** The set for a piece of a name: wherever the name is said, it stands. */

@@ -1,3 +1,5 @@
+import { stepId } from "../../catalogue/ids";
+import type { ProductId } from "../../catalogue/ids";
 import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import { knowsShelf } from "../../catalogue/own-product";
@@ -19,10 +21,11 @@ import { stepIdOf } from "../model/step-id";
 import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
+import { PROVISIONAL } from "./domains";
 import { layersOf } from "./layers";
 import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
-import { selectCandidates } from "./candidate-selection";
+import { bestOf, firstCandidate, selectCandidates } from "./candidate-selection";
 import { coveredFindings, unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
 import { ZoneSearch } from "./zone-search";
 
@@ -97,12 +100,15 @@ function routesOf(facts: PieceFacts): readonly Route[] {
 
 /** A stack's choices in one of the zones it is for; its waits are worked out again with the whole plan. */
 function choicesIn({ zone, areaMm2 }: Zone, stack: StackFacts): ZoneSteps<StepChoice> {
-  const renamed = (id: string) => (id.startsWith(`${stack.zone.zone}.`) ? `${zone}${id.slice(stack.zone.zone.length)}` : id) as StepChoice["id"];
-  return {
-    zone,
-    areaMm2,
-    steps: stack.steps.map(({ step: { waitBefore, ...step } }) => ({ ...step, id: renamed(step.id), ...(waitBefore?.set === "hers" ? { waitBefore } : {}) })),
-  };
+  const taken = new Set<string>();
+  let beneath: ProductId | null = null;
+  const steps = stack.steps.map(({ product, step: { waitBefore, ...step } }): StepChoice => {
+    const renamed = step.id.startsWith(`${stack.zone.zone}.`) ? stepId(`${zone}${step.id.slice(stack.zone.zone.length)}`) : step.id;
+    const id = step.id.startsWith(PROVISIONAL) ? stepIdOf(zone, step, beneath, taken) : renamed;
+    if (product) beneath = product.id;
+    return { ...step, id, ...(waitBefore?.set === "hers" ? { waitBefore } : {}) };
+  });
+  return { zone, areaMm2, steps };
 }
 
 /** The stacks of every zone, in the order of the piece's columns. */
@@ -161,51 +167,80 @@ export function searchesFor(facts: PieceFacts, asked: Asked = {}): readonly Rout
   return routesOf(facts).map((route) => routeSearch(facts, route, asked));
 }
 
+/** A plan set in the making. */
+export interface PlanBegun {
+  /** The set with its first candidate only; null where there is none to show before all is known. */
+  readonly first: PlanSet | null;
+  /** Looks for the rest. */
+  readonly whole: () => PlanSet;
+}
+
 /**
  * Plans a piece: the best stacks of all its zones together by each measure, and by each school where practitioners differ, on
  * every route the piece can take.
  *
  * @param piece a piece whose ids the catalogue knows (see `parsePiece`)
- * @param catalogue with the user's own products in it where the user has a shelf (see `withOwnProducts`)
+ * @param catalogue with the user's own products in it where they have a shelf (see `withOwnProducts`)
+ * @param asked what stays whatever is planned, and what is on the piece already
  * @returns candidates without a `stop`, at most five; or a refusal with the nearest piece that can be planned
  */
 export function planPiece(piece: Piece, catalogue: Catalogue, asked: Asked = {}): PlanSet {
-  const { facts, stated, assumed, blocked } = factsOf(piece, catalogue);
+  return beginPlan(piece, catalogue, asked).whole();
+}
+
+/** Plans a piece in two steps: the candidate that is shown first, then all of them. */
+export function beginPlan(piece: Piece, catalogue: Catalogue, asked: Asked = {}): PlanBegun {
+  const known = factsOf(piece, catalogue);
+  const { facts, stated, assumed, blocked } = known;
   const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
   const routes = searchesFor(facts, asked);
-  const found = selectCandidates(routes, catalogue);
-  const obstacle = found.length > 0 ? null : obstacleOf(facts, routes);
+  const best = bestOf(routes, "balanced");
+  const withWishes = (candidate: Candidate, obstacle: string | null): Candidate => ({
+    ...candidate,
+    findings: [...candidate.findings, ...wishFindings(stated, candidate, { obstacle, blocked }), ...coveredFindings(stated, asked.body ?? [])],
+  });
+  return {
+    first: best && { ...set, candidates: [withWishes(firstCandidate(best, catalogue), null)], refusal: null },
+    whole: () => {
+      const candidates = selectCandidates(routes, catalogue, best);
+      if (candidates.length > 0) return { ...set, candidates: candidates.map((one) => withWishes(one, null)), refusal: null };
+      return withoutCandidates(piece, catalogue, asked, known, routes, withWishes);
+    },
+  };
+}
+
+/** What is answered where the piece as it stands has no plan: one that gives a wish up, one on an assumed ground, one without the media named; or a refusal. */
+function withoutCandidates(
+  piece: Piece,
+  catalogue: Catalogue,
+  asked: Asked,
+  { facts, assumed }: ReturnType<typeof factsOf>,
+  routes: readonly RouteSearch[],
+  withWishes: (candidate: Candidate, obstacle: string | null) => Candidate,
+): PlanSet {
+  const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
+  const obstacle = obstacleOf(facts, routes);
   // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
-  const wished = obstacle !== null && Object.keys(facts.piece.wishes).length > 0;
-  const candidates = wished ? planPiece({ ...piece, wishes: {} }, catalogue, asked).candidates : found;
-  // What the user wants painted does not hold on the bare ware, and the user named no colour for a ground: then one is assumed.
-  if (candidates.length === 0 && facts.material.surface === "slick" && piece.decoration?.baseColour === undefined) {
+  if (Object.keys(facts.piece.wishes).length > 0) {
+    const { candidates } = planPiece({ ...piece, wishes: {} }, catalogue, asked);
+    if (candidates.length > 0) return { ...set, candidates: candidates.map((one) => withWishes(one, obstacle.why)), refusal: null };
+  }
+  // What the user wants painted does not hold on the bare ware, and they named no colour for a ground: then one is assumed.
+  if (facts.material.surface === "slick" && piece.decoration?.baseColour === undefined) {
     const grounded = planPiece(withGround(piece), catalogue, asked);
     if (grounded.candidates.length > 0) return { ...grounded, piece, assumed: [...assumed.filter((one) => one.path !== GROUND.path), GROUND] };
   }
-  if (candidates.length > 0) {
-    const wishes = (candidate: Candidate) => ({
-      ...candidate,
-      findings: [
-        ...candidate.findings,
-        ...wishFindings(stated, candidate, { obstacle: obstacle?.why ?? null, blocked }),
-        ...coveredFindings(stated, asked.body ?? []),
-      ],
-    });
-    return { ...set, candidates: candidates.map(wishes), refusal: null };
-  }
-  const free = obstacle?.code === "nothing-fits" ? withoutMedia(piece) : null;
-  if (free) {
-    const set = planPiece(free, catalogue, asked);
-    if (set.candidates.length > 0) return { ...set, piece, candidates: set.candidates.map((one) => sayingUnkept(one, piece, facts, obstacle!.why)) };
-  }
+  const free = obstacle.code === "nothing-fits" ? withoutMedia(piece) : null;
+  const freed = free && planPiece(free, catalogue, asked);
+  if (freed && freed.candidates.length > 0)
+    return { ...freed, piece, candidates: freed.candidates.map((one) => sayingUnkept(one, piece, facts, obstacle.why)) };
   return {
     ...set,
     candidates: [],
     refusal: {
-      ...obstacle!,
+      ...obstacle,
       message: `There is no sound plan for ${facts.piece.name} as it stands`,
-      nearest: nearestRelaxation(piece, catalogue, obstacle!.code, (changed) => canPlan(changed, catalogue, asked)),
+      nearest: nearestRelaxation(piece, catalogue, obstacle.code, (changed) => canPlan(changed, catalogue, asked)),
     },
   };
 }

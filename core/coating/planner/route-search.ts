@@ -47,7 +47,8 @@ interface Piecewide {
 
 /** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
 function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
-  if (measure === "gentle") return judged.every((one) => one.alternatives.every((alternative) => alternative.part.shared.every((thing) => thing.kind !== "harsh")));
+  if (measure === "gentle")
+    return judged.every((one) => one.alternatives.every((alternative) => alternative.part.shared.every((thing) => thing.kind !== "harsh")));
   return measure === "durable" && judged.every((one) => one.span.shortfall === 0);
 }
 
@@ -162,7 +163,12 @@ export class RouteSearch {
     this.spans ??= this.searches.map((search, index): Span => {
       if (index === 0) return NO_SPAN;
       const least = (weights: Partial<Record<keyof Cost, number>>) => this.alone(search, weights, mostFaults)?.judged[0]?.span ?? NO_SPAN;
-      return { underside: search.underside, chainMin: least({ days: 1 }).chainMin, cureDays: least({ cureDays: 1 }).cureDays, shortfall: least({ shortfall: 1 }).shortfall };
+      return {
+        underside: search.underside,
+        chainMin: least({ days: 1 }).chainMin,
+        cureDays: least({ cureDays: 1 }).cureDays,
+        shortfall: least({ shortfall: 1 }).shortfall,
+      };
     });
     return this.spans;
   }

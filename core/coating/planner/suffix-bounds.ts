@@ -39,7 +39,9 @@ export class SuffixBounds {
     const { weights } = this;
     const longer = Math.max(0, to.under - from.under) + Math.max(0, to.rest - from.rest);
     let saved =
-      (weights.days * longer) / MIN_PER_DAY + weights.cureDays * Math.max(0, to.cureDays - from.cureDays) + weights.shortfall * Math.max(0, to.shortfall - from.shortfall);
+      (weights.days * longer) / MIN_PER_DAY +
+      weights.cureDays * Math.max(0, to.cureDays - from.cureDays) +
+      weights.shortfall * Math.max(0, to.shortfall - from.shortfall);
     for (let index = 0; index < to.once.length; index += 1) if (from.once[index] === 0) saved += to.once[index]!;
     return saved;
   }

@@ -37,7 +37,7 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
         {
           at: bare,
           severity: glossy ? ("warn" as const) : ("note" as const),
-          change: asChange(size, (id) => addBefore(stack, anchor, { role: "size", product: id, coats: 1 })),
+          change: () => asChange(size, (id) => addBefore(stack, anchor, { role: "size", product: id, coats: 1 })),
         },
       ];
     },
@@ -70,9 +70,10 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
       return [
         {
           at: last,
-          change: asChange(sealer, (id) => [
-            { op: "add", zone: contents.zone, at: inFilm ? { after: inFilm.step.id } : { start: true }, step: { role: "seal", product: id, coats: 2 } },
-          ]),
+          change: () =>
+            asChange(sealer, (id) => [
+              { op: "add", zone: contents.zone, at: inFilm ? { after: inFilm.step.id } : { start: true }, step: { role: "seal", product: id, coats: 2 } },
+            ]),
         },
       ];
     },

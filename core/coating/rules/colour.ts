@@ -124,10 +124,11 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
             .map((fact) => ({
               at: fact,
               culprits: [fact],
-              change: asChange(
-                another(stack, fact, (product) => !product.traits.includes("fades-in-sun") && product.weatherproof),
-                (id) => swap(fact, id),
-              ),
+              change: () =>
+                asChange(
+                  another(stack, fact, (product) => !product.traits.includes("fades-in-sun") && product.weatherproof),
+                  (id) => swap(fact, id),
+                ),
             }))
         : [],
   },

@@ -38,10 +38,11 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         .filter((fact) => fact.product!.traits.includes("for-paper") && stack.material.absorbency.value !== "none")
         .map((fact) => ({
           at: fact,
-          change: asChange(
-            suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
-            (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
-          ),
+          change: () =>
+            asChange(
+              suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
+              (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
+            ),
         })),
   },
   {
@@ -73,10 +74,11 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
             .map((fact) => ({
               at: fact,
               culprits: [fact],
-              change: asChange(
-                another(stack, fact, (product) => !product.traits.includes("never-sets") && !product.rewettable),
-                (id) => swap(fact, id),
-              ),
+              change: () =>
+                asChange(
+                  another(stack, fact, (product) => !product.traits.includes("never-sets") && !product.rewettable),
+                  (id) => swap(fact, id),
+                ),
             }))
         : [],
   },
@@ -104,7 +106,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         ? []
         : films(stack)
             .filter((fact) => fact.technique?.needsBody && fact.product!.film.body !== null && !holdsDot(fact.product!))
-            .map((fact) => ({ at: fact, culprits: [fact], change: asChange(another(stack, fact, holdsDot), (id) => swap(fact, id)) })),
+            .map((fact) => ({ at: fact, culprits: [fact], change: () => asChange(another(stack, fact, holdsDot), (id) => swap(fact, id)) })),
   },
   {
     code: "over-thinned",
@@ -185,10 +187,11 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         .map((fact) => ({
           at: fact,
           culprits: [fact],
-          change: asChange(
-            another(stack, fact, (product) => product.drying.by === "evaporation" && holdsDot(product)),
-            (id) => swap(fact, id),
-          ),
+          change: () =>
+            asChange(
+              another(stack, fact, (product) => product.drying.by === "evaporation" && holdsDot(product)),
+              (id) => swap(fact, id),
+            ),
         })),
   },
 ]);

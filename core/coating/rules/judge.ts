@@ -42,6 +42,7 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
   };
   const severity: Severity = hit.unknown === undefined ? (hit.severity ?? rule.severity) : "note";
   const message = filledIn(rule.message, words);
+  const change = typeof hit.change === "function" ? hit.change() : hit.change;
   return {
     code: rule.code,
     severity,
@@ -49,7 +50,7 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
     stepId: rule.ofPiece ? null : (hit.at?.step.id ?? null),
     message: hit.unknown === undefined ? message : `${hit.unknown}: ${message.charAt(0).toLowerCase()}${message.slice(1)}`,
     why: filledIn(rule.why, words),
-    fix: { text: filledIn(rule.fix, words), ...(hit.change && hit.change.length > 0 ? { change: hit.change } : {}) },
+    fix: { text: filledIn(rule.fix, words), ...(change && change.length > 0 ? { change } : {}) },
     provenance: rule.provenance,
   };
 }

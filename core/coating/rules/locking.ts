@@ -36,7 +36,8 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
             culprits: [fact, bare],
             words: under(bare, stack),
             severity,
-            change: asChange(spray, (id) => (isClear(fact) ? swap(fact, id, { coats: 3 }) : addBefore(stack, fact, { role: "lock", product: id, coats: 2 }))),
+            change: () =>
+              asChange(spray, (id) => (isClear(fact) ? swap(fact, id, { coats: 3 }) : addBefore(stack, fact, { role: "lock", product: id, coats: 2 }))),
           },
         ];
       }),
@@ -113,7 +114,7 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
           const isLast = !seals(stack).some((seal) => seal.index > fact.index);
           const stands = (product: ProductClass) => !isLast || stack.zone.wears.every((wear) => product.resists[wear] !== undefined);
           const lock = suitable(stack, (product) => product.jobs.includes("lock") && (!wetBelow || product.methods[0] === "spray") && stands(product));
-          return [{ at: fact, change: asChange(lock, (id) => addAfter(stack, fact, { role: "lock", product: id, coats: 1 })) }];
+          return [{ at: fact, change: () => asChange(lock, (id) => addAfter(stack, fact, { role: "lock", product: id, coats: 1 })) }];
         }),
   },
   {

@@ -128,10 +128,11 @@ export const PEOPLE_RULES: readonly Rule[] = rulesUnder("People and food", [
             .filter((fact) => fact.product!.traits.includes("two-part"))
             .map((fact) => ({
               at: fact,
-              change: asChange(
-                suitable(stack, (product) => product.jobs.includes("seal") && stack.zone.wears.every((wear) => product.resists[wear])),
-                (id) => swap(fact, id, { coats: 2 }),
-              ),
+              change: () =>
+                asChange(
+                  suitable(stack, (product) => product.jobs.includes("seal") && stack.zone.wears.every((wear) => product.resists[wear])),
+                  (id) => swap(fact, id, { coats: 2 }),
+                ),
             }))
         : [],
   },

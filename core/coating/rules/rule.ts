@@ -10,7 +10,8 @@ export interface Hit {
   readonly at: StepFact | null;
   /** Fills `{word}` in the rule's message and fix. */
   readonly words?: Readonly<Record<string, string>>;
-  readonly change?: readonly Change[];
+  /** What mends it; worked out only where it is said. */
+  readonly change?: readonly Change[] | (() => readonly Change[]);
   /** Raised or lowered by use. */
   readonly severity?: Severity;
   /** The steps that are at fault together, whatever else is in the stack: lets the search skip every stack that has them all. Empty: it is

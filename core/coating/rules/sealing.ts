@@ -112,7 +112,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
             .map((fact) => ({
               at: fact,
               culprits: [fact],
-              change: asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })),
+              change: () => asChange(sealerFor(stack), (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })),
             }))
         : [],
   },
@@ -126,7 +126,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     find: (stack) => {
       const last = lastFilm(stack);
       if (!last || !isClear(last) || !stack.zone.wears.includes("weather") || last.product!.weatherproof) return [];
-      return [{ at: last, change: sealOver(stack, last) }];
+      return [{ at: last, change: () => sealOver(stack, last) }];
     },
   },
   {
@@ -173,15 +173,16 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
         at: fact,
         culprits: [fact],
         missing: ["heat-set", "fire"] as const,
-        change: asChange(
-          suitable(
-            stack,
-            (product) =>
-              product.standsAlone.washing !== undefined &&
-              (fact.step.technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(fact.step.technique)),
+        change: () =>
+          asChange(
+            suitable(
+              stack,
+              (product) =>
+                product.standsAlone.washing !== undefined &&
+                (fact.step.technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(fact.step.technique)),
+            ),
+            (id) => swap(fact, id),
           ),
-          (id) => swap(fact, id),
-        ),
       }));
     },
   },
@@ -195,7 +196,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       const last = lastFilm(stack);
       if (!last || stack.zone.template.exposure !== "underside" || isClear(last)) return [];
       const dark = films(stack).some((fact) => coversField(fact) && fact.step.colour !== undefined && lightness(fact.step.colour) < DARK_BELOW);
-      return dark && !last.product!.standsAlone.rub ? [{ at: last, culprits: [last], missing: CLEAR_ROLES, change: sealOver(stack, last) }] : [];
+      return dark && !last.product!.standsAlone.rub ? [{ at: last, culprits: [last], missing: CLEAR_ROLES, change: () => sealOver(stack, last) }] : [];
     },
   },
   {

@@ -7,7 +7,7 @@ import { coversField, filmsBelow, films, has, isColour, isLoose, isWaterborne, w
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Change } from "../model/change";
 import { zoneWord } from "./judge";
-import type { Rule } from "./rule";
+import type { Hit, Rule } from "./rule";
 import { wholeWait, asChange, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
 
 /** Cement cures in about four weeks [common practice]. */
@@ -70,7 +70,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             missing: ["size", "prime"],
             words: under(below, stack),
             severity: isOutdoors(stack) ? ("stop" as const) : ("warn" as const),
-            change: asChange(size, (id) => addBefore(stack, fact, { role: "size", product: id, coats: 1 })),
+            change: () => asChange(size, (id) => addBefore(stack, fact, { role: "size", product: id, coats: 1 })),
           },
         ];
       }),
@@ -87,7 +87,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const slick = stack.material.surface === "slick";
       // Flaking paint is stopped for its own sake; nothing can be keyed on it.
       if ((!slick && !oldFilm) || stack.piece.conditions.includes("flaking-old-paint")) return [];
-      return onBare(stack).flatMap((fact) => {
+      return onBare(stack).flatMap((fact): readonly Hit[] => {
         if (isLoose(fact)) return [];
         const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
         const holds = fact.product!.grips.includes("slick") || (slick && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
@@ -113,9 +113,10 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             at: fact,
             culprits: [fact],
             missing: KEYING,
-            change: asChange(holding, (id) =>
-              isColour(fact) && !coversField(fact) ? swap(fact, id) : addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
-            ),
+            change: () =>
+              asChange(holding, (id) =>
+                isColour(fact) && !coversField(fact) ? swap(fact, id) : addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
+              ),
           },
         ];
       });
@@ -138,7 +139,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             at: fact,
             culprits: [fact],
             missing: ["fill", "size", "prime", "base"] as const,
-            change: asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })),
+            change: () => asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })),
           };
         });
     },
@@ -185,7 +186,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
           at: light,
           culprits: [light],
           missing: ["size", "prime"] as const,
-          change: asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
+          change: () => asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
         },
       ];
     },
@@ -244,10 +245,11 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
           at: fact,
           culprits: [fact],
           missing: ["fill", "size", "prime", "base"] as const,
-          change: asChange(
-            suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
-            (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
-          ),
+          change: () =>
+            asChange(
+              suitable(stack, (product) => product.jobs.includes("ground") && product.grips.includes(stack.material.surface)),
+              (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 }),
+            ),
         })),
   },
   {
