@@ -1,11 +1,12 @@
-/** The headless door, run as a command; and the examples of its page, which have to go on working. */
+/** The headless door, in process and once as a command; and the examples of its page, which have to go on working. */
 import { describe, expect, test } from "@jest/globals";
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
+import { throughDoor } from "./cli-door";
 
 function door(verb: string, input: string) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ["--import", "tsx", "core/cli.ts", verb], { input, encoding: "utf8", cwd: process.cwd() });
-  return { status, stdout, stderr: stderr.trim() };
+  const { exitCode, stdout, stderr } = throughDoor([verb], () => input);
+  return { status: exitCode, stdout, stderr: stderr.trim() };
 }
 
 const page = readFileSync("docs/headless.md", "utf8");
@@ -54,6 +55,16 @@ describe("bad input: exit 2, the place and the reason on standard error, nothing
     expect(JSON.parse(stderr).error).toMatchObject({ code, path });
     expect(JSON.parse(stderr).error.message.length).toBeGreaterThan(5);
   });
+});
+
+test("the command gives what the function gives: document, error, exit code", () => {
+  for (const [verb, input] of [
+    ["area", examples.find((one) => one.verb === "area")!.input],
+    ["plan", "[]"],
+  ] as const) {
+    const { status, stdout, stderr } = spawnSync(process.execPath, ["--import", "tsx", "core/cli.ts", verb], { input, encoding: "utf8" });
+    expect({ status, stdout, stderr: stderr.trim() }).toEqual(door(verb, input));
+  }
 });
 
 test("a refusal is an answer: exit 0", () => {

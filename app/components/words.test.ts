@@ -5,7 +5,7 @@ import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
-import { coatWords, sayClock, sayDay, stepTitle, waitText, zoneName, zoneNames } from "./words";
+import { coatWords, sayClock, sayDay, stepTitle, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
@@ -90,5 +90,25 @@ describe("days and times", () => {
   test("a time of today is only a time", () => {
     expect(sayClock(on(24, 22), now)).toBe("22:05");
     expect(sayClock(on(25, 7), now)).toBe("tomorrow 07:05");
+  });
+});
+
+describe("words that must not be exchanged", () => {
+  test("what is later is not sooner, and so for every trade", () => {
+    const opposites = [
+      ["later", "sooner"],
+      ["more-work", "less-work"],
+      ["more-to-buy", "less-to-buy"],
+      ["more-coats", "fewer-coats"],
+      ["wears-longer", "wears-less"],
+      ["harsher", "gentler"],
+      ["dearer", "cheaper"],
+      ["more-forgiving", "less-forgiving"],
+    ] as const;
+    expect(opposites.flat().sort()).toEqual(Object.keys(TRADE_WORDS).sort());
+    expect(TRADE_WORDS.later).toContain("later");
+    expect(TRADE_WORDS.sooner).toContain("sooner");
+    for (const [more, less] of opposites) expect(TRADE_WORDS[more]).not.toBe(TRADE_WORDS[less]);
+    expect([TRADE_WORDS["more-work"], TRADE_WORDS["less-work"]]).toEqual(["more time at the bench", "less time at the bench"]);
   });
 });

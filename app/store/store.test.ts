@@ -25,7 +25,7 @@ import { clearEdits, editPlan, pinStep, planById, planFor } from "./plans";
 import type { Followed } from "./plans";
 import { onCommand, takeBack } from "./command";
 import type { Command } from "./command";
-import { hoursIn, saveHours, saveSettings, settingsIn } from "./preferences";
+import { addRoom, hoursIn, roomsIn, saveHours, saveSettings, settingsIn } from "./preferences";
 import { markDone, markUndone, progressOf } from "./progress";
 
 let db: Database;
@@ -247,6 +247,16 @@ describe("files", () => {
     expect(await importBundle(db, file)).toEqual({ added: 0, same: 0, beside: 1 });
     expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Changed since", "Kept (from file)"]);
     expect(await db.count("plans")).toBe(2);
+  });
+
+  test("a room of the file never lies over one that is here; nor do hours and settings", async () => {
+    const here = await addRoom(db, "Back room", { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" });
+    await saveSettings(db, { signature: "Mine" });
+    const file = await exportAll(db);
+    const other = { ...file, rooms: [{ ...here, name: "Attic" }], settings: [{ ...file.settings[0]!, signature: "Theirs" }] };
+    await importBundle(db, other);
+    expect((await roomsIn(db)).map((one) => one.name)).toEqual(["Back room"]);
+    expect((await settingsIn(db)).signature).toBe("Mine");
   });
 
   test("an import that fails half way leaves the notebook as it was", async () => {

@@ -14,7 +14,7 @@ import { workFor } from "../schedule/dates-of";
 import { pebble, piece, pot } from "../../tests/reference/bench";
 import { actKey, bodyOf, coatsOn } from "./body-state";
 import { coatEvents } from "./coat-events";
-import { planOnBody, waysOn } from "./plan-on-body";
+import { planOnBody, standingPlan, stillToDo, waysOn } from "./plan-on-body";
 import type { BodyView, PlanFor } from "./plan-on-body";
 import type { ProgressKind, ProgressRecord } from "./progress";
 
@@ -143,7 +143,10 @@ const dottedPebble = () => pebble({ uses: ["handled"], conditions: ["dusty"], de
 
 /** Acts of the body with nothing left of their own coats. */
 function finished({ progress }: Bench): ReadonlySet<string> {
-  const whole = bodyOf(progress).filter(({ coats }) => coats.every((one) => !one.half || coats.filter((other) => other.coat === one.coat).length === 2));
+  const usual = (product: string) => CATALOGUE.products.get(product as never)?.coats ?? 1;
+  const whole = bodyOf(progress).filter(
+    ({ coats, act }) => coats.length >= usual(act.product) && coats.every((one) => !one.half || coats.filter((other) => other.coat === one.coat).length === 2),
+  );
   return new Set(whole.map((laid) => `${laid.zone}|${actKey(laid.act)}`));
 }
 
@@ -236,6 +239,42 @@ test("what can no longer be planned still shows what is on it", () => {
   expect(bench.view.set.refusal).not.toBeNull();
   expect(bench.view.onIt?.zones.flatMap((zone) => zone.steps).every((step) => step.done)).toBe(true);
   expect(missing(bench)).toEqual([]);
+});
+
+describe("the ways from where the work stands", () => {
+  const jarOfLight = () =>
+    piece({
+      material: "glass",
+      object: "jar",
+      uses: ["candle"],
+      form: { kind: "cylinder", diameterMm: 90, heightMm: 120 },
+      decoration: { techniques: ["bands"], colours: ["#d9822b"] },
+    });
+  const wedges = () =>
+    pebble({ uses: ["handled"], conditions: ["beach-found"], decoration: { techniques: ["bands"], baseColour: "#f4efe2", colours: ["#8a1f2b", "#1f3a4d"] } });
+  const sign = () =>
+    piece({
+      material: "slate",
+      object: "sign",
+      uses: ["outdoor-covered"],
+      form: { kind: "box", lengthMm: 300, widthMm: 200, heightMm: 8 },
+      decoration: { techniques: ["lettering", "outline"] },
+    });
+
+  test.each([
+    ["bands on glass, baked", jarOfLight],
+    ["masked bands on a pebble", wedges],
+    ["lettering on slate", sign],
+  ])("%s: after every single act the best of them does what the plan still had to do, coat for coat", (_name, stated) => {
+    const bench = new Bench(stated());
+    for (let acts = 0; acts < 40 && bench.open().length > 0; acts += 1) {
+      bench.work(1);
+      const { shown, done } = bench.view;
+      const yours = standingPlan(bench.piece, shown!, done, CATALOGUE);
+      expect(stillToDo(waysOn(bench.piece, bench.progress, CATALOGUE, plan).set.candidates[0]!)).toBe(stillToDo(yours));
+    }
+    expect(bench.open()).toEqual([]);
+  });
 });
 
 type Act = (bench: Bench) => unknown;

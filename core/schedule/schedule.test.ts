@@ -63,6 +63,18 @@ describe("a recoat window", () => {
   });
 });
 
+test("of two things that could be done now, the one whose window shuts first is done first, though more hangs on the other", () => {
+  const both = work(
+    task("one", 20),
+    task("two", 20, edge("one", 0, { closesMin: 25 })),
+    task("slow", 40),
+    task("seal", 10, edge("slow", 30 * HOUR), edge("two", 10)),
+  );
+  const dates = dateWork(both, UTC, MONDAY, { done: new Map([["one", at(23, "19:00")]]) })!;
+  expect(dates.items.map((item) => item.task.id)).toEqual(["two", "slow", "seal"]);
+  expect(dates.items.every((item) => !item.windowShut)).toBe(true);
+});
+
 describe("long work", () => {
   test("that fits no evening is split over several, in numbered parts, and what follows waits for the last", () => {
     const dates = dateWork(work(task("forty stones", 400), task("seal", 20, edge("forty stones", 10))), UTC, MONDAY)!;

@@ -1,6 +1,6 @@
 /** From three facts to a plan that is kept, sharpened, mended and followed. */
 import { describe, expect, test } from "@jest/globals";
-import { spawnSync } from "node:child_process";
+import { throughDoor } from "#core/cli-door";
 import { axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, secondTab, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
@@ -134,8 +134,7 @@ describe("choosing and changing", () => {
     const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
     const { piece } = JSON.parse(await contentOf(download)).pieces[0];
     const served = await fetch(`${URL_BASE}/api/plan`, { method: "POST", body: JSON.stringify(piece) });
-    const door = spawnSync(process.execPath, ["--import", "tsx", "core/cli.ts", "plan"], { input: JSON.stringify(piece), encoding: "utf8" });
-    const fromDoor = JSON.parse(door.stdout);
+    const fromDoor = JSON.parse(throughDoor(["plan"], () => JSON.stringify(piece)).stdout);
     expect(await served.json()).toEqual(fromDoor);
     const steps = fromDoor.candidates[0].zones.flatMap((zone: { steps: { product: string }[] }) => zone.steps.map((step) => step.product));
     expect(steps).toContain("waterborne-polyurethane");

@@ -1,3 +1,4 @@
+import { UNNOTICED } from "../facts/noticeable";
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { ProductClass } from "../../catalogue/product-class";
 import { sayStanding } from "../../catalogue/provenance";
@@ -46,7 +47,7 @@ export function durabilityAsMarkdown(catalogue: Catalogue): string {
     "2. Each wear meets the **last film** of that place: the sealer; where there is none, the weakest of the colours, by what they stand alone (or alone and baked).",
     "3. On slick ware (glass, glaze) a clear film holds no better than **one grade** above the paint under it: it lifts with it.",
     "4. Grades run from 0 (not made for it) to 3 (very good). A place scores **half its weakest wear and half the mean of all**: a weak spot counts, and does not hide the rest.",
-    "5. A plan is as long-wearing as its **weakest painted place**; between plans alike in that, all places count together. A difference under 0.3 is not told.",
+    `5. A plan is as long-wearing as its **weakest painted place**; between plans alike in that, all places count together. A difference under ${UNNOTICED.durability} is not told.`,
     "Points 3 to 5 are judgements of this project. The grades are typical values, most from memory; none is a test result.",
     "## What wears, by use",
     table(

@@ -1,4 +1,5 @@
 import type { Candidate, Scores } from "../model/plan";
+import { UNNOTICED } from "./noticeable";
 
 /** What a painter would notice of one plan against another. */
 export type Trade =
@@ -23,9 +24,7 @@ export type Trade =
 export type Win = "durability" | "readyDays" | "products" | "harshness" | "handsOnMin" | "coats" | "cost";
 
 interface Measured {
-  readonly pick: keyof Scores;
-  /** A difference up to this goes unnoticed [judgement of this project]. */
-  readonly noticeable: number;
+  readonly pick: keyof typeof UNNOTICED;
   readonly more: Trade;
   readonly less: Trade;
   /** More is better; less is where absent. */
@@ -33,14 +32,14 @@ interface Measured {
 }
 
 const MEASURED: readonly Measured[] = [
-  { pick: "durability", noticeable: 0.3, more: "wears-longer", less: "wears-less", moreIsBetter: true },
-  { pick: "readyDays", noticeable: 0.5, more: "later", less: "sooner" },
-  { pick: "handsOnMin", noticeable: 15, more: "more-work", less: "less-work" },
-  { pick: "products", noticeable: 0, more: "more-to-buy", less: "less-to-buy" },
-  { pick: "coats", noticeable: 0, more: "more-coats", less: "fewer-coats" },
-  { pick: "harshness", noticeable: 0, more: "harsher", less: "gentler" },
-  { pick: "cost", noticeable: 0.2, more: "dearer", less: "cheaper" },
-  { pick: "forgiving", noticeable: 0, more: "more-forgiving", less: "less-forgiving", moreIsBetter: true },
+  { pick: "durability", more: "wears-longer", less: "wears-less", moreIsBetter: true },
+  { pick: "readyDays", more: "later", less: "sooner" },
+  { pick: "handsOnMin", more: "more-work", less: "less-work" },
+  { pick: "products", more: "more-to-buy", less: "less-to-buy" },
+  { pick: "coats", more: "more-coats", less: "fewer-coats" },
+  { pick: "harshness", more: "harsher", less: "gentler" },
+  { pick: "cost", more: "dearer", less: "cheaper" },
+  { pick: "forgiving", more: "more-forgiving", less: "less-forgiving", moreIsBetter: true },
 ];
 
 /** In the order a painter would name them. */
@@ -56,9 +55,9 @@ export type Difference = { readonly [K in keyof Scores]?: number };
  * @example tradesOf({ readyDays: 2 }) // ["later"]
  */
 export function tradesOf(difference: Difference): readonly Trade[] {
-  return MEASURED.flatMap(({ pick, noticeable, more, less }) => {
+  return MEASURED.flatMap(({ pick, more, less }) => {
     const by = difference[pick] ?? 0;
-    return Math.abs(by) <= noticeable ? [] : [by > 0 ? more : less];
+    return Math.abs(by) <= UNNOTICED[pick] ? [] : [by > 0 ? more : less];
   });
 }
 
@@ -89,12 +88,12 @@ export function dominates(one: Scores, other: Scores): boolean {
 export function winsOf(candidate: Candidate, shown: readonly Candidate[]): readonly Win[] {
   const others = shown.filter((one) => one !== candidate);
   return WINS.filter((win) => {
-    const { noticeable, moreIsBetter } = MEASURED.find((one) => one.pick === win)!;
+    const { moreIsBetter } = MEASURED.find((one) => one.pick === win)!;
     return (
       others.length > 0 &&
       others.every((other) => {
         const by = scoreDifference(candidate.scores, other.scores)[win];
-        return by !== undefined && (moreIsBetter ? by : -by) > noticeable;
+        return by !== undefined && (moreIsBetter ? by : -by) > UNNOTICED[win];
       })
     );
   });

@@ -10,8 +10,8 @@ import { pebble, s, stacks } from "../../../tests/reference/bench";
 
 const zones = stacks({ top: [s("prime", "gesso"), s("base", "craft-acrylic", { coats: 2 })], back: [] });
 const ids = (changes: readonly Change[]) => applyChanges(zones, changes).zones.map((zone) => zone.steps.map((step) => step.id as string));
-const prime = stepId("top.prime.gesso");
-const base = stepId("top.base.craft-acrylic");
+const prime = stepId("top.prime.1");
+const base = stepId("top.base.1");
 const varnish = { role: "seal", product: productId("acrylic-varnish"), coats: 2 } as const;
 
 describe("changes to steps", () => {
@@ -89,8 +89,8 @@ describe("the user's own plan", () => {
     expect(shown!.findings.find((one) => one.code === "seal-too-early")).toMatchObject({ severity: "warn" });
   });
   test("more coats take more paint and more time", () => {
-    const more = planWithEdits(of, keep([{ op: "set", stepId: stepId("top.base.craft-acrylic"), field: "coats", value: 5 }]), CATALOGUE).shown!;
-    const base = first!.zones.flatMap((zone) => zone.steps).find((step) => step.id === "top.base.craft-acrylic")!;
+    const base = first!.zones.flatMap((zone) => zone.steps).find((step) => step.role === "base")!;
+    const more = planWithEdits(of, keep([{ op: "set", stepId: base.id, field: "coats", value: 5 }]), CATALOGUE).shown!;
     expect(more.totals.jarMlByProduct[base.product]!).toBeGreaterThan(first!.totals.jarMlByProduct[base.product]!);
     expect(more.totals.handsOnMin).toBeGreaterThan(first!.totals.handsOnMin);
     expect(more.id).toBe(first!.id);

@@ -44,12 +44,17 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   return [...before, ...done.filter(isRecorded), ...byPhase(drafts.filter((step) => !step.done))];
 }
 
+function isSameWork(a: StepChoice, b: StepChoice): boolean {
+  return a.role === b.role && a.product === b.product && a.technique === b.technique && a.colour === b.colour;
+}
+
 /** A colour already on the piece that still grins through gets the coats it lacks, in the same paint. */
 function toppedUp(stack: StackFacts, fact: StepFact, wanted: number): readonly StepChoice[] {
   const lacks = wanted - (fact.step.coats ?? 1);
-  if (!fact.step.done || lacks <= 0 || fact.step.role !== "base") return [];
+  if (!fact.step.done || lacks <= 0 || !["base", "decorate"].includes(fact.step.role)) return [];
   // Not over later coats, and not where another colour comes over it anyway.
-  if (stack.steps.slice(fact.index + 1).some((above) => (above.step.done && isFilm(above)) || above.step.role === "base")) return [];
+  const more = (above: StepFact) => !above.step.done && isSameWork(above.step, fact.step);
+  if (stack.steps.slice(fact.index + 1).some((above) => (above.step.done && isFilm(above)) || above.step.role === "base" || more(above))) return [];
   const { done: _done, laidAt: _laidAt, ...step } = fact.step;
   return [
     {
@@ -69,7 +74,11 @@ function withCoats(stack: StackFacts, pinned: ReadonlySet<StepId>): readonly Ste
     const wanted = pinned.has(fact.step.id) ? null : coatsWanted(stack, fact);
     if (!wanted) return [fact.step];
     if (fact.step.done) more.push(...toppedUp(stack, fact, wanted.laid));
-    return [fact.step.done ? fact.step : { ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid) }];
+    if (fact.step.done) return [fact.step];
+    // Of a layer that was begun only what it lacks; a field is reckoned over the coats beneath it anyway.
+    const begun = fact.step.role === "decorate" ? stack.steps.filter((below) => below.step.done && isSameWork(below.step, fact.step)) : [];
+    const laid = begun.reduce((sum, below) => sum + (below.step.coats ?? 1), 0);
+    return [{ ...fact.step, coats: Math.max(fact.step.coats ?? 1, wanted.laid - laid) }];
   });
   if (more.length === 0) return steps;
   const begun = steps.findIndex((step) => !step.done && !["clean", "sand", "dust-off"].includes(step.role));

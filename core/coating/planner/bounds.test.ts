@@ -78,20 +78,17 @@ describe("what is reckoned of a stack before it is judged", () => {
 });
 
 describe("what later zones add, remembered", () => {
-  const state = (own: Partial<CostState> = {}): CostState => ({ under: 0, rest: 600, cureDays: 7, shortfall: 1, once: new Map([["buy:gesso", 0.6]]), ...own });
+  const state = (own: Partial<CostState> = {}): CostState => ({ under: 0, rest: 600, cureDays: 7, shortfall: 1, once: Float64Array.of(0.6, 0), ...own });
   const suffixBounds = new SuffixBounds(MEASURES.balanced);
   suffixBounds.add(state(), "", 1, 5);
 
   test("holds after the same zones, and after zones that bring less or take less time", () => {
     expect(suffixBounds.least(state(), "", 1)).toBe(5);
-    expect(suffixBounds.least(state({ rest: 300, once: new Map() }), "", 1)).toBe(5);
+    expect(suffixBounds.least(state({ rest: 300, once: Float64Array.of(0, 0) }), "", 1)).toBe(5);
   });
 
   test("is lowered by what other zones bring, take longer, or wear worse", () => {
-    const jars = new Map([
-      ["buy:gesso", 0.6],
-      ["buy:outdoor-varnish", 0.6],
-    ] as const);
+    const jars = Float64Array.of(0.6, 0.6);
     expect(suffixBounds.least(state({ once: jars }), "", 1)).toBeCloseTo(4.4);
     expect(suffixBounds.least(state({ rest: 600 + 1440, shortfall: 1.5 }), "", 1)).toBeCloseTo(5 - MEASURES.balanced.days - 0.5 * MEASURES.balanced.shortfall);
   });

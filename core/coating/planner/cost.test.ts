@@ -1,16 +1,13 @@
 import { describe, expect, test } from "@jest/globals";
-import { productId } from "../../catalogue/ids";
 import { Nogoods } from "./nogoods";
-import { MEASURES, NOTHING_COUNTS } from "./cost";
+import { MEASURES, NOTHING, NOTHING_COUNTS } from "./cost";
 import { IncrementalCost } from "./incremental-cost";
-import { NOTHING } from "./cost";
+import { sharedThing } from "./shared-thing";
 
-const gesso = productId("gesso");
-
-describe("the ledger of a plan in the making", () => {
+describe("the cost of a plan in the making", () => {
   test("what is bought for two zones is bought once, and stays bought while one of them needs it", () => {
     const cost = new IncrementalCost({ ...NOTHING_COUNTS, products: 1 }, 2);
-    const part = { ...NOTHING, toBuy: [gesso] };
+    const part = { ...NOTHING, shared: [sharedThing("buy", "gesso", 1)] };
     cost.put(part);
     cost.put(part);
     expect(cost.total()).toBe(1);
@@ -22,7 +19,7 @@ describe("the ledger of a plan in the making", () => {
 
   test("an act of the whole piece is worked once, a step in each zone in each", () => {
     const cost = new IncrementalCost({ ...NOTHING_COUNTS, handsOnMin: 1 }, 2);
-    const part = { ...NOTHING, handsOnMin: 7, acts: [["bake", 15] as const] };
+    const part = { ...NOTHING, handsOnMin: 7, shared: [sharedThing("act", "bake", 15)] };
     cost.put(part);
     cost.put(part);
     expect(cost.total()).toBe(7 + 7 + 15);
@@ -44,7 +41,7 @@ describe("the ledger of a plan in the making", () => {
   });
 });
 
-describe("what conflicts taught", () => {
+describe("what nogoods taught", () => {
   test("a stop bites when a way of each of its decisions is chosen, and lets go again", () => {
     const nogoods = new Nogoods(4);
     nogoods.learn({ code: "a", stop: true, anyOf: [[0, 1], [3]] });

@@ -1,3 +1,4 @@
+import { UNNOTICED } from "../facts/noticeable";
 import type { SharedThing } from "./shared-thing";
 
 /** What a whole plan costs the user's by each measure; less is better in all. */
@@ -83,16 +84,22 @@ export const MEASURES: Record<MeasureName, Record<keyof Cost, number>> = {
   cheapest: mainly({ money: 20, unpriced: 40 }),
 };
 
-/** What nobody would notice of each measure, weighted: less than a product, half a day, a third of a grade, a quarter of an hour. */
-export const UNNOTICED: Record<MeasureName, number> = {
+/** The weight of what nobody would notice by a measure's own matter. */
+const unnoticed = (measure: MeasureName, of: keyof Cost, score: keyof typeof UNNOTICED) => MEASURES[measure][of] * UNNOTICED[score];
+
+/**
+ * What a long search may leave on the table by each measure, weighted: what nobody would notice of its own matter. Days count twice, in work and in
+ * cure; coats are left more room, as each of them brings minutes with it [judgement of this project].
+ */
+export const SLACK: Record<MeasureName, number> = {
   balanced: 0.5,
-  durable: 10,
-  soonest: 8,
-  "least-work": 9,
-  fewest: 10,
-  "fewest-coats": 7,
-  gentle: 20,
-  cheapest: 4,
+  durable: unnoticed("durable", "shortfall", "durability"),
+  soonest: 0.8 * unnoticed("soonest", "days", "readyDays"),
+  "least-work": unnoticed("least-work", "handsOnMin", "handsOnMin"),
+  fewest: unnoticed("fewest", "products", "products"),
+  "fewest-coats": 1.75 * unnoticed("fewest-coats", "coats", "coats"),
+  gentle: unnoticed("gentle", "harshness", "harshness"),
+  cheapest: unnoticed("cheapest", "money", "cost"),
 };
 
 /** What one alternative brings, or a whole zone: everything that adds up, and everything that is counted once however often it is there. */

@@ -52,8 +52,8 @@ export function weighedAlone(weights: Weights, { part, alone }: { readonly part:
 export class IncrementalCost {
   private sum = 0;
   /** How often each shared thing is there now, and what those present weigh together. */
-  private readonly counts: Int32Array;
-  private readonly present: Float64Array;
+  private counts: Int32Array;
+  private present: Float64Array;
   private readonly once: Readonly<Record<SharedKind, number>>;
   private readonly spans: Span[];
   /** What the greatest spans weigh; NaN when a span has changed since. */
@@ -95,11 +95,21 @@ export class IncrementalCost {
     this.takeShared(part);
   }
 
+  /** Things that came to be known since are counted too. */
+  private reserve(): void {
+    const [counts, present] = [this.counts, this.present];
+    this.counts = new Int32Array(sharedThingsKnown());
+    this.present = new Float64Array(this.counts.length);
+    this.counts.set(counts);
+    this.present.set(present);
+  }
+
   private putShared({ shared }: Part): void {
     for (let at = 0; at < shared.length; at += 1) {
       const { index, kind, amount } = shared[at]!;
       const weight = this.once[kind];
       if (weight === 0 || (this.free !== null && this.free.has(index))) continue;
+      if (index >= this.counts.length) this.reserve();
       if (this.counts[index]! === 0) this.sum += this.present[index] = weight * amount;
       this.counts[index]! += 1;
     }

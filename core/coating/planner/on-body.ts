@@ -2,7 +2,7 @@ import type { Role } from "../../catalogue/vocabulary";
 import { isRecorded } from "../model/laid-step";
 import type { LaidStep } from "../model/laid-step";
 import type { ZoneContext } from "./context";
-import { PHASE_OF } from "./draft";
+import { PHASE, PHASE_OF } from "./draft";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
 
 /** Acts that were plainly done if a film lies over them. */
@@ -26,14 +26,46 @@ function masksOn(done: readonly LaidStep[]): number {
   return done.filter((step) => step.role === "mask").length - done.filter((step) => step.role === "unmask").length;
 }
 
-/** What is left of a layer whose paint is on: lifting its mask, locking its particles. */
+/** The same film: role and product, and of a field the colour. */
+function isOf(draft: Draft, step: LaidStep): boolean {
+  return draft.role === step.role && draft.product === step.product && (draft.role !== "base" || sameColour(draft.colour, step.colour));
+}
+
+/** Coats of a draft's own film that are on already. */
+function coatsOn(done: readonly LaidStep[], draft: Draft): number {
+  const own = done.filter((step) => isRecorded(step) && isOf(draft, step));
+  return own.reduce((sum, step) => sum + (step.coats ?? 1), 0);
+}
+
+/** A draft with the coats that are on taken off; null where it has them all. */
+function restOf(draft: Draft, coats: number): Draft | null {
+  const left = (draft.coats ?? 1) - coats;
+  return left > 0 ? { ...draft, coats: left } : null;
+}
+
+/** The layer a mask on the piece is for: the next one whose paint is not begun; none where the mask's paint is on. */
+function maskedLayer(variables: readonly DecisionVariable[], done: readonly LaidStep[]): string | null {
+  const last = (role: Role) => done.findLastIndex((step) => step.role === role && isRecorded(step));
+  if (masksOn(done) <= 0 || last("decorate") > last("mask")) return null;
+  const waiting = variables.find(
+    (variable) => isLayerVariable(variable) && variable.alternatives.some((one) => one.steps.some((draft) => draft.role === "mask")),
+  );
+  return waiting?.name ?? null;
+}
+
+/** What is left of a layer whose paint is on: coats it lacks, lifting its mask, locking its particles. */
 function afterPaint(variable: DecisionVariable, step: LaidStep, done: readonly LaidStep[]): DecisionVariable {
   const paintAt = ({ steps }: Alternative) => steps.findIndex((draft) => draft.role === "decorate");
   const same = variable.alternatives.filter((one) => one.steps[paintAt(one)]?.product === step.product);
-  const locked = done.slice(done.indexOf(step)).some((later) => later.role === "lock");
+  const after = done.slice(done.indexOf(step));
+  const locked = after.some((later) => later.role === "lock");
+  const masked = masksOn(done.slice(0, done.indexOf(step))) > 0 && !after.some((later) => later.role === "unmask");
   const rest = (same.length > 0 ? same : variable.alternatives.slice(0, 1)).map((one): Alternative => ({
     ...one,
-    steps: one.steps.slice(paintAt(one) + 1).filter((draft) => (draft.role === "unmask" ? masksOn(done) > 0 : !locked && same.length > 0)),
+    steps: [
+      ...(same.length > 0 ? [restOf(one.steps[paintAt(one)]!, step.coats ?? 1)] : []).flatMap((draft) => draft ?? []),
+      ...one.steps.slice(paintAt(one) + 1).filter((draft) => (draft.role === "unmask" ? masked : !locked && same.length > 0)),
+    ],
   }));
   return { ...variable, school: false, alternatives: rest };
 }
@@ -60,26 +92,46 @@ function withoutDoneLayers(variables: readonly DecisionVariable[], done: readonl
 
 /** A wash that takes off all that another would has done its work. */
 function washedBy(context: ZoneContext, step: LaidStep, draft: Draft): boolean {
-  if (step.product === draft.product) return true;
+  // Alcohol is for what a wash leaves behind.
+  if (context.catalogue.aids.get(draft.product)?.vapour) return false;
   const removes = (id: Draft["product"]) => context.catalogue.aids.get(id)?.removes ?? [];
   const wanted = removes(draft.product);
   return wanted.length > 0 && wanted.every((soil) => removes(step.product).includes(soil));
 }
 
+/** Where in the work a recorded act fell: sanding and dusting by the film they were done on. */
+function phaseOfDone({ done, catalogue }: ZoneContext, step: LaidStep): number {
+  if (step.role !== "sand" && step.role !== "dust-off") return PHASE_OF[step.role];
+  const beneath = done.slice(0, done.indexOf(step)).findLast((other) => catalogue.products.has(other.product));
+  return Math.max(PHASE.key, beneath ? PHASE_OF[beneath.role] : 0);
+}
+
+/** Where the topmost film falls: nothing goes under it. What is only stated counts whatever it is. */
+function topmostPhase(context: ZoneContext): number {
+  const films = context.done.filter((step) => !isRecorded(step) || context.catalogue.products.has(step.product));
+  return Math.max(-Infinity, ...films.map((step) => PHASE_OF[step.role]));
+}
+
+/** Sanded since it was last dusted. */
+function isDustyAgain({ done }: ZoneContext, draft: Draft): boolean {
+  const last = (role: Role) => done.findLastIndex((step) => step.role === role);
+  return draft.role === "dust-off" && last("sand") > last("dust-off");
+}
+
 /** Whether what is on the piece already does what a draft is there for. */
-function isMet(context: ZoneContext, draft: Draft, above: number): boolean {
+function isMet(context: ZoneContext, draft: Draft, among: readonly Draft[]): boolean {
   const own = context.done.filter((step) => step.role === draft.role);
   if (own.some((step) => !isRecorded(step))) return true;
   switch (draft.role) {
     case "clean":
-      return own.some((step) => washedBy(context, step, draft));
+      // What was planned together is not one for the other.
+      return own.some((step) => step.product === draft.product || (!among.some((one) => one.product === step.product) && washedBy(context, step, draft)));
     case "sand":
     case "dust-off":
-      return own.some((step) => step.product === draft.product) && draft.phase <= above;
+      return own.some((step) => step.product === draft.product && draft.phase <= phaseOfDone(context, step)) && !isDustyAgain(context, draft);
     case "base":
       return own.length > 0 && sameColour(own.at(-1)!.colour, draft.colour);
     case "mask":
-      return masksOn(context.done) > 0;
     case "unmask":
     case "lock":
     case "seal":
@@ -92,17 +144,28 @@ function isMet(context: ZoneContext, draft: Draft, above: number): boolean {
 /** Belongs to a layer of decoration, whose place in the work is its own. */
 const OF_A_LAYER: readonly Role[] = ["decorate", "mask", "unmask", "lock"];
 
+/** Clear and ground films: of one that was begun, the coats it lacks are laid. */
+const IN_COATS: readonly Role[] = ["fill", "size", "prime", "isolate", "seal"];
+
 /** Nothing goes under a coat that is on already, and what is done is not done again. */
-function leftOf(context: ZoneContext, alternative: Alternative, above: number): Alternative {
+function leftOf(context: ZoneContext, alternative: Alternative, above: number, masked: boolean): Alternative {
   const recorded = context.done.some(isRecorded);
   const steps = alternative.steps.flatMap((draft): readonly Draft[] => {
     if (draft.role === "cure" || draft.role === "decorate") return [draft];
-    if (isMet(context, draft, above)) return [];
+    if (draft.role === "mask" && masked) return [];
+    const laid = IN_COATS.includes(draft.role) || draft.role === "base" ? coatsOn(context.done, draft) : 0;
+    if (laid > 0 && draft.phase >= above) {
+      const rest = restOf(draft, laid);
+      return rest ? [rest] : [];
+    }
+    if (isMet(context, draft, alternative.steps)) return [];
     if (draft.phase >= above || (recorded && OF_A_LAYER.includes(draft.role))) return [draft];
     // An earlier act is not made up for once a coat lies over it.
     return TAKEN_AS_DONE.includes(draft.role) && !(recorded && draft.phase > PHASE_OF.clean) ? [{ ...draft, done: true as const, because: TAKEN }] : [];
   });
-  return { ...alternative, steps };
+  // Guides that were never set are not taken off.
+  const guided = steps.some((draft) => draft.role === "mark") || context.done.some((step) => step.role === "mark");
+  return { ...alternative, steps: recorded && !guided ? steps.filter((draft) => draft.role !== "unmark") : steps };
 }
 
 /** Guides that are on it are taken off the way they ask for; and never by leaving them. */
@@ -114,10 +177,26 @@ function ofGuidesOn(variable: DecisionVariable, done: readonly LaidStep[]): read
   return same.length > 0 ? same : variable.alternatives;
 }
 
+/** A decision that was begun is taken: the alternatives that have what was recorded of it. */
+function begunOf({ name, alternatives }: DecisionVariable, done: readonly LaidStep[]): readonly Alternative[] {
+  if (name === "sealing" || name.startsWith("layer-")) return alternatives;
+  const films = done.filter((step) => isRecorded(step) && (IN_COATS.includes(step.role) || step.role === "base"));
+  const begun = alternatives.filter((one) => one.steps.some((draft) => films.some((step) => isOf(draft, step))));
+  return begun.length > 0 ? begun : alternatives;
+}
+
 /** A seal that is on may do as it is; where it does not, another one goes over it. */
 function withSealOn(variable: DecisionVariable, done: readonly LaidStep[]): readonly Alternative[] {
   const sealed = variable.name === "sealing" && done.some((step) => step.role === "seal" && isRecorded(step));
-  return sealed ? [{ key: "sealed", steps: [] }, ...variable.alternatives.filter((one) => one.steps.length > 0)] : variable.alternatives;
+  if (!sealed) return variable.alternatives;
+  // Coats it lacks are laid before anything else is thought of.
+  const begun = variable.alternatives.filter((one) =>
+    one.steps.some((draft) => {
+      const laid = coatsOn(done, draft);
+      return draft.role === "seal" && laid > 0 && restOf(draft, laid) !== null;
+    }),
+  );
+  return begun.length > 0 ? begun : [{ key: "sealed", steps: [] }, ...variable.alternatives.filter((one) => one.steps.length > 0)];
 }
 
 /**
@@ -128,16 +207,17 @@ function withSealOn(variable: DecisionVariable, done: readonly LaidStep[]): read
 export function withoutDone(context: ZoneContext, variables: readonly DecisionVariable[]): readonly DecisionVariable[] {
   const { done } = context;
   if (done.length === 0) return variables;
-  const above = Math.max(...done.map((step) => PHASE_OF[step.role]));
+  const above = topmostPhase(context);
   const layered = withoutDoneLayers(variables, done);
+  const masked = maskedLayer(layered, done);
   const marks = layered.some(isLayerVariable) || done.some((step) => step.role === "mark");
   return layered
     .filter((variable) => marks || variable.name !== "guides")
     .map((variable) => {
       const seen = new Set<string>();
-      const open = variable.name === "guides" ? ofGuidesOn(variable, done) : withSealOn(variable, done);
+      const open = variable.name === "guides" ? ofGuidesOn(variable, done) : withSealOn({ ...variable, alternatives: begunOf(variable, done) }, done);
       const alternatives = open
-        .map((alternative) => leftOf(context, alternative, above))
+        .map((alternative) => leftOf(context, alternative, above, variable.name === masked))
         .filter((alternative) => {
           const look = JSON.stringify(alternative.steps);
           return !seen.has(look) && seen.add(look);

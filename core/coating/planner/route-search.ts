@@ -1,7 +1,7 @@
 import type { Route } from "../../catalogue/vocabulary";
 import type { StackFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
-import { MEASURES, UNNOTICED, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
+import { MEASURES, SLACK, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
 import { IncrementalCost } from "./incremental-cost";
 import type { Cost, MeasureName, Span } from "./cost";
 import type { DecisionVariable } from "./draft";
@@ -93,7 +93,7 @@ export class RouteSearch {
   private seek(measure: MeasureName, as: Found["measure"], most: number, forced?: ReadonlyMap<string, string>): Found | null {
     const firsts = this.firsts();
     if (!firsts) return null;
-    const sought = { weights: MEASURES[measure], unnoticed: UNNOTICED[measure], most, soundTogether: this.soundTogether, ...(forced ? { forced } : {}) };
+    const sought = { weights: MEASURES[measure], unnoticed: SLACK[measure], most, soundTogether: this.soundTogether, ...(forced ? { forced } : {}) };
     if (this.leastFaults === null) this.leastFaults = this.findLeastFaults(firsts);
     const { found, proved } = this.leastOfAll({ ...sought, mostFaults: this.leastFaults }, as);
     if (!found) return null;

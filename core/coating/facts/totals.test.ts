@@ -1,0 +1,38 @@
+import { describe, expect, test } from "@jest/globals";
+import { firstPlan, pot } from "../../../tests/reference/bench";
+
+describe("what a plan comes to", () => {
+  const { zones, totals } = firstPlan(pot({ uses: ["planter"], conditions: ["dusty"], decoration: { techniques: ["dots"] } }));
+  const steps = zones.flatMap((zone) => zone.steps);
+  const own = steps.filter((step) => step.group === undefined);
+  const sum = (numbers: readonly number[]) => numbers.reduce((total, one) => total + one, 0);
+
+  test("minutes: every step, and an act shared by zones once", () => {
+    const shared = new Map(steps.filter((step) => step.group !== undefined).map((step) => [step.group, step.handsOnMin]));
+    expect(shared.size).toBeGreaterThan(0);
+    expect(totals.handsOnMin).toBeCloseTo(sum(own.map((step) => step.handsOnMin)) + sum([...shared.values()]), 6);
+  });
+
+  test("paint: out of each jar what all its steps take, and every product that is laid", () => {
+    const laid = new Set(steps.filter((step) => step.jarMl !== null).map((step) => step.product));
+    for (const product of laid)
+      expect(totals.jarMlByProduct[product]).toBeCloseTo(sum(steps.filter((step) => step.product === product).map((step) => step.jarMl ?? 0)), 6);
+    expect(new Set(totals.products)).toEqual(laid);
+  });
+
+  test("time: the longest of what it stands on, then the longest of the rest; a careful painter takes no less, and it is handled after the last film has dried", () => {
+    const chain = (zone: (typeof zones)[number]) =>
+      sum(zone.steps.filter((step) => step.role !== "cure").map((step) => (step.waitBefore?.min ?? 0) + (step.typical?.recoatFrom ?? 0) * (step.coats - 1)));
+    const under = zones.filter((zone) => zone.zone === "base");
+    const rest = zones.filter((zone) => zone.zone !== "base");
+    expect(totals.elapsedMin).toBeCloseTo(Math.max(0, ...under.map(chain)) + Math.max(...rest.map(chain)), 6);
+    expect(totals.elapsedCautiousMin).toBeGreaterThanOrEqual(totals.elapsedMin);
+    const drying = zones.map((zone) => zone.steps.findLast((step) => step.typical)?.typical?.dryThrough ?? 0);
+    expect(totals.handleAfterMin).toBeCloseTo(totals.elapsedMin + Math.max(...drying), 6);
+  });
+
+  test("hardening: the slowest film's, in days", () => {
+    const cures = steps.filter((step) => step.role === "cure").map((step) => (step.waitBefore?.min ?? 0) / (24 * 60));
+    expect(totals.cureDays).toBeCloseTo(Math.max(...cures), 6);
+  });
+});
