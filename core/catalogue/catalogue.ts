@@ -56,7 +56,9 @@ function keyed<K extends string, V extends { readonly id: K }>(kind: string, lis
 /**
  * Makes a catalogue out of lists.
  *
+ * @param lists entries in the order they are told in
  * @throws when two entries of one kind share an id: that is a bug in the data
+ * @returns the catalogue, each list by id
  */
 export function makeCatalogue(lists: Lists): Catalogue {
   return {
@@ -90,7 +92,12 @@ export function withProducts(catalogue: Catalogue, more: readonly ProductClass[]
   return { ...catalogue, products: keyed("products", [...catalogue.products.values(), ...more]) };
 }
 
-/** The name a painter reads for a product class or an aid; the id itself when nothing has it. */
+/**
+ * The name a painter reads for a product class or an aid; the id itself when nothing has it.
+ *
+ * @param id of a product class, an own product or an aid
+ * @returns its name; the id itself where nothing is known of it
+ */
 export function productName(catalogue: Catalogue, id: ProductId): string {
   return catalogue.products.get(id)?.name ?? catalogue.aids.get(id)?.name ?? id;
 }

@@ -34,7 +34,12 @@ export interface Menu {
   readonly products: readonly { readonly id: string; readonly name: string; readonly means: string; readonly jobs: readonly string[]; readonly aid: boolean }[];
 }
 
-/** Projects the catalogue on what the screens show. */
+/**
+ * Projects the catalogue on what the screens show.
+ *
+ * @param catalogue the catalogue, with or without own products
+ * @returns plain data that may be sent to a page
+ */
 export function menuOf(catalogue: Catalogue): Menu {
   return {
     materials: [...catalogue.materials.values()].map((one) => ({

@@ -69,7 +69,11 @@ function stockOf(same: readonly OwnProduct[]): Pick<OwnProduct, "stockMl"> {
   return stock.every((ml) => ml !== undefined) ? { stockMl: stock.reduce((sum, ml) => sum + ml, 0) } : {};
 }
 
-/** Whether a shelf is known at all: some class of this catalogue is the user's. */
+/**
+ * Whether a shelf is known at all: some class of this catalogue is the user's.
+ *
+ * @param catalogue as `withOwnProducts` gives it
+ */
 export function knowsShelf(catalogue: Catalogue): boolean {
   return [...catalogue.products.values()].some((product) => product.own !== undefined);
 }

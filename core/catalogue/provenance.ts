@@ -6,7 +6,12 @@ export type Provenance =
   | { readonly kind: "label" }
   | { readonly kind: "hers" };
 
-/** A published value; `source` names author, title or standard, and year where there is one. */
+/**
+ * A published value; `source` names author, title or standard, and year where there is one.
+ *
+ * @param source author, title and year, or an address
+ * @returns the standing of a published value
+ */
 export function published(source: string): Provenance {
   return { kind: "published", source };
 }
@@ -32,6 +37,8 @@ export function memory<T>(value: T): Sourced<T> {
 /**
  * Says a standing in the painter's words.
  *
+ * @param provenance where a value comes from
+ * @returns a few words for the screen
  * @example sayStanding({ kind: "memory" }) // "typical; your label wins"
  */
 export function sayStanding(provenance: Provenance): string {

@@ -13,7 +13,14 @@ export function saturationHpa(temperatureC: number): number {
   return 6.1094 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
 }
 
-/** Dew point, °C: the Magnus form turned round. @example dewPointC(23, 0.5).toFixed(1) // "12.0" */
+/**
+ * Dew point, °C: the Magnus form turned round.
+ *
+ * @param temperatureC air, °C, −20 to 60
+ * @param relativeHumidity 0–1, above 0
+ * @returns °C
+ * @example dewPointC(23, 0.5).toFixed(1) // "12.0"
+ */
 export function dewPointC(temperatureC: number, relativeHumidity: number): number {
   const gamma = Math.log(Math.max(relativeHumidity, 0.001)) + (17.625 * temperatureC) / (temperatureC + 243.04);
   return (243.04 * gamma) / (17.625 - gamma);

@@ -34,6 +34,8 @@ function withJar(volumeMl: number, thinnerPercent: number): Amount {
  * Paint for a field: area × wet film × coats, the first coat's uptake, and a fixed dead volume for each sitting.
  * µm over m² is mL.
  *
+ * @param field area in mm², film in µm, shares 0–1
+ * @returns mL out of the jar, and mL as it is laid
  * @example fieldAmount({ areaMm2: 1e6, coverage: 1, wetMicrons: 75, coats: 2, thinnerPercent: 0, uptakeMlPerM2: 0, pieces: 1, sittings: 0 }).jarMl // 150
  */
 export function fieldAmount(field: FieldAmount): Amount {

@@ -7,7 +7,9 @@ const deltaE = differenceCiede2000();
 /**
  * CIE L* of an sRGB hex, 0 (black) to 100 (white).
  *
+ * @param hex sRGB, #rrggbb
  * @throws never: a malformed hex reads as mid grey, because edges check colours and core trusts them
+ * @returns CIE L*, 0–100
  */
 export function lightness(hex: string): number {
   return toLab(parseHex(hex))?.l ?? 50;
@@ -17,6 +19,9 @@ export function lightness(hex: string): number {
  * Colour difference ΔE00 between two sRGB hexes.
  * Source: Sharma, Wu & Dalal, The CIEDE2000 color-difference formula, 2005; computed by culori.
  *
+ * @param a sRGB, #rrggbb
+ * @param b sRGB, #rrggbb
+ * @returns CIEDE2000, from 0
  * @example colourDifference("#ffffff", "#ffffff") // 0
  */
 export function colourDifference(a: string, b: string): number {

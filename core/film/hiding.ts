@@ -79,7 +79,13 @@ export function coatsAtThinSpot(coats: number): number {
   return Math.max(0, coats - UNEVEN.value * Math.sqrt(coats));
 }
 
-/** Reflectance of a film over what is beneath, at its mean thickness or at its thin spot. */
+/**
+ * Reflectance of a film over what is beneath, at its mean thickness or at its thin spot.
+ *
+ * @param beneath reflectance in 31 bands, 0–1
+ * @param at the mean film, or the thin spot a brush leaves
+ * @returns reflectance in 31 bands, 0–1
+ */
 export function seen({ colour, contrastRatio, coats }: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "mean"): Spectrum {
   return seenFilms.get(beneath, `${colour}|${contrastRatio}|${coats}|${at}`, () => {
     const power = scatterOfCoat(colour, contrastRatio) * (at === "mean" ? coats : coatsAtThinSpot(coats));
@@ -89,7 +95,13 @@ export function seen({ colour, contrastRatio, coats }: HidingFilm, beneath: Spec
 
 const seenFilms = new OverSpectrum<Spectrum>();
 
-/** How far a film is from its full colour, ΔE00 at its thin spot or at its mean. Source of ΔE00: Sharma, Wu & Dalal 2005. */
+/**
+ * How far a film is from its full colour, ΔE00 at its thin spot or at its mean. Source of ΔE00: Sharma, Wu & Dalal 2005.
+ *
+ * @param beneath reflectance in 31 bands, 0–1
+ * @param at the mean film, or the thin spot a brush leaves
+ * @returns CIEDE2000 to the paint laid infinitely thick
+ */
 export function grinning(film: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot"): number {
   return grins.get(beneath, `${film.colour}|${film.contrastRatio}|${film.coats}|${at}`, () =>
     deltaE(labOf(xyzOf(seen(film, beneath, at))), labOf(xyzOf(spectrumOf(film.colour)))),

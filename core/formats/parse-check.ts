@@ -40,7 +40,12 @@ export interface CheckInput {
   readonly zones: readonly ZoneSteps<StepChoice>[];
 }
 
-/** Reads a stack of steps to be judged as it stands: what is absent stays unknown. */
+/**
+ * Reads a stack of steps to be judged as it stands: what is absent stays unknown.
+ *
+ * @param value the document of the verb `check`
+ * @returns piece and stacks, or the first fault with its dotted path
+ */
 export function parseCheck(value: unknown, catalogue: Catalogue): Parsed<CheckInput> {
   const shape = checkShape<CheckFile>(CHECK_SCHEMA, value);
   if (!shape.ok) return shape;

@@ -17,7 +17,12 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
   return [...records].sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
-/** Writes what is kept as one document; records are sorted by id, so the same store writes the same file. */
+/**
+ * Writes what is kept as one document; records are sorted by id, so the same store writes the same file.
+ *
+ * @param parts records by store; a store left out has none
+ * @returns the document, version 2
+ */
 export function writeBundle(parts: Partial<BundleParts>): Bundle {
   const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));
   return { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, ...(sorted as unknown as BundleParts) };

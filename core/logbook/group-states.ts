@@ -6,7 +6,11 @@ import type { CoatState, StepState } from "./coat-states";
 /** What of several zones is told for all of them: what can be done comes first. */
 const TELLING: readonly CoatState[] = ["ready", "waiting", "wet", "to-come", "done"];
 
-/** The same step in every zone of a group, in the order of its zones. */
+/**
+ * The same step in every zone of a group, in the order of its zones.
+ *
+ * @param index place of the step in the stack of the group
+ */
 export function twinsOf(group: ZoneGroup, index: number, zones: readonly ZoneSteps[]): readonly Step[] {
   return group.zones.flatMap((zone) => zones.find((one) => one.zone === zone)?.steps[index] ?? []);
 }

@@ -39,7 +39,13 @@ export function capArea(diameterMm: number, heightMm: number): number {
   return Math.PI * ((diameterMm / 2) ** 2 + heightMm ** 2);
 }
 
-/** Volume of a spherical cap, mm³: a dot of paint, πh(3a² + h²)/6. */
+/**
+ * Volume of a spherical cap, mm³: a dot of paint, πh(3a² + h²)/6.
+ *
+ * @param diameterMm of its foot, mm
+ * @param heightMm mm
+ * @returns mm³
+ */
 export function capVolume(diameterMm: number, heightMm: number): number {
   const a = diameterMm / 2;
   return (Math.PI * heightMm * (3 * a ** 2 + heightMm ** 2)) / 6;

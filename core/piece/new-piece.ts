@@ -13,7 +13,12 @@ export interface ThreeFacts {
   readonly techniques: readonly TechniqueId[];
 }
 
-/** A piece out of three facts, at a usual size, named after what it is. */
+/**
+ * A piece out of three facts, at a usual size, named after what it is.
+ *
+ * @param catalogue names it after its material and object
+ * @returns a piece at a usual size; nothing else is stated
+ */
 export function pieceFrom({ material, uses, techniques }: ThreeFacts, catalogue: Catalogue): Piece {
   const object = likelyObject(material, uses, catalogue);
   const kind = object === "other" ? "" : ` ${(catalogue.objects.get(object)?.name ?? "").toLowerCase().split(" or ")[0]}`;

@@ -126,7 +126,11 @@ function motifsIn(zone: Zone, piece: CompletePiece): readonly Zone[] {
   });
 }
 
-/** The zone decoration lands on when the user names no place: the largest one meant for it and free to be painted. */
+/**
+ * The zone decoration lands on when the user names no place: the largest one meant for it and free to be painted.
+ *
+ * @returns null where nothing of the piece is free to be painted
+ */
 export function mainZone(zones: readonly Zone[]): Zone | null {
   const open = zones.filter((zone) => zone.treatment === "paint" && zone.motifGround === undefined);
   const meant = open.filter((zone) => zone.template.decorated);

@@ -27,13 +27,22 @@ export interface DatedPlan {
   readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
 }
 
-/** The tasks of a piece's plan. */
+/**
+ * The tasks of a piece's plan.
+ *
+ * @returns tasks in working order, tied by waits in minutes
+ */
 export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue): Work {
   const { zones } = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
   return workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])));
 }
 
-/** Dates a plan: as usual, as a careful painter waits, and the latest start for a date. */
+/**
+ * Dates a plan: as usual, as a careful painter waits, and the latest start for a date.
+ *
+ * @param work as `workFor` gives it
+ * @returns instants in ms; null where no free hour is long enough
+ */
 export function datesOf(work: Work, { hours, start, due, done }: Wanted): DatedPlan {
   const last = (goal: "handle" | "cured") => (due === null ? null : (latestStart(work, hours, start, due, goal, { done })?.start ?? null));
   return {
@@ -68,7 +77,12 @@ function asText(dates: Dates | null): DatedTasks | null {
   );
 }
 
-/** Dates a candidate from an instant on, as usual and as a careful painter waits. */
+/**
+ * Dates a candidate from an instant on, as usual and as a careful painter waits.
+ *
+ * @param start instant, ms
+ * @returns instants as ISO 8601
+ */
 export function datedCandidate(piece: Piece, candidate: Candidate, catalogue: Catalogue, hours: FreeHours, start: number): DatedCandidate {
   const { usual, careful } = datesOf(workFor(piece, candidate, catalogue), { hours, start, due: null, done: new Map() });
   return { candidateId: candidate.id, usual: asText(usual), careful: asText(careful) };

@@ -23,7 +23,12 @@ export interface Sitting {
 
 const EVENING: readonly DaySpan[] = [{ from: "19:00", to: "22:00" }];
 
-/** Weekday evenings and Saturdays: what a hobby usually gets [judgement of this project]. */
+/**
+ * Weekday evenings and Saturdays: what a hobby usually gets [judgement of this project].
+ *
+ * @param timeZone IANA name
+ * @returns evenings and Saturdays
+ */
 export function usualHours(timeZone: string): FreeHours {
   return { weekday: [EVENING, EVENING, EVENING, EVENING, EVENING, [{ from: "10:00", to: "17:00" }], []], exceptions: [], timeZone };
 }
@@ -44,14 +49,28 @@ export function instantOf(date: string, time: string, timeZone: string): number 
   return new TZDate(year, month - 1, day, hour, minute, timeZone).getTime();
 }
 
-/** The local date of an instant, "YYYY-MM-DD". @example dateOf(0, "UTC") // "1970-01-01" */
+/**
+ * The local date of an instant, "YYYY-MM-DD".
+ *
+ * @param instant ms
+ * @param timeZone IANA name
+ * @returns "YYYY-MM-DD"
+ * @example dateOf(0, "UTC") // "1970-01-01"
+ */
 export function dateOf(instant: number, timeZone: string): string {
   const local = new TZDate(instant, timeZone);
   const two = (count: number) => String(count).padStart(2, "0");
   return `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`;
 }
 
-/** The day after, or before. @example dayLater("2026-12-31", 1) // "2027-01-01" */
+/**
+ * The day after, or before.
+ *
+ * @param date "YYYY-MM-DD"
+ * @param days whole days, may be negative
+ * @returns "YYYY-MM-DD"
+ * @example dayLater("2026-12-31", 1) // "2027-01-01"
+ */
 export function dayLater(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
 }

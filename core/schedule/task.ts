@@ -37,7 +37,13 @@ export interface Work {
   readonly milestones: readonly Milestone[];
 }
 
-/** Names a task by its step, coat and half. @example taskId("top-base", 2, "first") // "top-base:2:first" */
+/**
+ * Names a task by its step, coat and half.
+ *
+ * @param coat from 1
+ * @param half which half of an upright piece
+ * @example taskId("top-base", 2, "first") // "top-base:2:first"
+ */
 export function taskId(stepId: string, coat: number, half?: "first" | "second"): string {
   return half ? `${stepId}:${coat}:${half}` : `${stepId}:${coat}`;
 }

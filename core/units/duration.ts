@@ -1,12 +1,20 @@
 export const MIN_PER_HOUR = 60;
 export const MIN_PER_DAY = 24 * MIN_PER_HOUR;
 
-/** Turns hours into minutes, the unit of every time inside. */
+/**
+ * Turns hours into minutes, the unit of every time inside.
+ *
+ * @returns minutes
+ */
 export function hours(count: number): number {
   return count * MIN_PER_HOUR;
 }
 
-/** Turns days into minutes, the unit of every time inside. */
+/**
+ * Turns days into minutes, the unit of every time inside.
+ *
+ * @returns minutes
+ */
 export function days(count: number): number {
   return count * MIN_PER_DAY;
 }

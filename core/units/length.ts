@@ -17,6 +17,9 @@ export function toMm(value: number, unit: LengthUnit): number {
 /**
  * Converts millimetres into the user's unit.
  *
+ * @param mm millimetres
+ * @param unit the unit wanted
+ * @returns the length in it
  * @example fromMm(63.5, "in") // 2.5
  */
 export function fromMm(mm: number, unit: LengthUnit): number {

@@ -32,7 +32,12 @@ function summed(a: Step, b: Step): Step {
   return { ...a, jarMl: add(a.jarMl, b.jarMl), volumeMl: add(a.volumeMl, b.volumeMl), handsOnMin: a.group ? a.handsOnMin : a.handsOnMin + b.handsOnMin };
 }
 
-/** Puts zones of one stack together, in the order they came. */
+/**
+ * Puts zones of one stack together, in the order they came.
+ *
+ * @param zones stacks with their numbers
+ * @returns groups; areas in mm², amounts in mL and minutes are of all zones of a group
+ */
 export function alikeZones(zones: readonly ZoneSteps[]): readonly ZoneGroup[] {
   const groups = new Map<string, ZoneGroup>();
   for (const zone of zones) {

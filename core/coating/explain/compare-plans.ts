@@ -56,7 +56,13 @@ function aligned(left: readonly Step[], right: readonly Step[]): readonly Compar
   return rows;
 }
 
-/** Puts two plans of one piece side by side, zone by zone; zones treated alike in both are told once. */
+/**
+ * Puts two plans of one piece side by side, zone by zone; zones treated alike in both are told once.
+ *
+ * @param left the plan that is followed
+ * @param right the other
+ * @returns rows in working order, by zones treated alike
+ */
 export function comparePlans(left: Candidate, right: Candidate): readonly ComparedZone[] {
   const groups = alikeZones(left.zones);
   return groups.flatMap((group) => {

@@ -23,6 +23,10 @@ function slowest(acts: readonly Step[], all: readonly Step[]): readonly Step[] {
 /**
  * Tells a plan as it is worked: what the whole piece gets first, each group of zones in the working order, and what the
  * whole piece gets last. Shared acts are told once.
+ *
+ * @param groups zones treated alike
+ * @param order working order over all zones
+ * @returns what the whole piece gets first, each group, what it gets last
  */
 export function partsOfWork(groups: readonly ZoneGroup[], order: readonly OrderedCoat[]): readonly PartOfWork[] {
   const all = groups.flatMap((group) => group.steps);
@@ -46,7 +50,12 @@ export function partsOfWork(groups: readonly ZoneGroup[], order: readonly Ordere
   return parts.filter((part) => part.steps.length > 0);
 }
 
-/** Numbers the steps as they are told; a step of a zone whose act is shared carries the act's number. */
+/**
+ * Numbers the steps as they are told; a step of a zone whose act is shared carries the act's number.
+ *
+ * @param parts as `partsOfWork` gives them
+ * @returns numbers from 1, by step
+ */
 export function stepNumbers(parts: readonly PartOfWork[], groups: readonly ZoneGroup[]): ReadonlyMap<string, number> {
   const told = parts.flatMap((part) => part.steps);
   const numbers = new Map<string, number>(told.map((step, index) => [step.id, index + 1]));

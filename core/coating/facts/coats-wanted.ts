@@ -43,7 +43,13 @@ export function asksForCoats(fact: StepFact): boolean {
   return coversField(fact) || !fact.product!.traits.includes("needs-firing");
 }
 
-/** Coats a colour that asks for them wants over what is seen beneath it. */
+/**
+ * Coats a colour that asks for them wants over what is seen beneath it.
+ *
+ * @param fact a step that asks for coats
+ * @param beneath light thrown back by what lies beneath, 31 bands, 0–1
+ * @returns coats from 1
+ */
 export function coatsOver(fact: StepFact, beneath: Spectrum): CoatsWanted {
   const film = hidingFilm(fact)!;
   const field = coversField(fact);

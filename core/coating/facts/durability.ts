@@ -15,7 +15,13 @@ export interface Withstood {
   readonly film: StepFact;
 }
 
-/** What a colour stands with nothing over it. */
+/**
+ * What a colour stands with nothing over it.
+ *
+ * @param wear what it has to stand
+ * @param heated whether the plan bakes it
+ * @returns a grade, 0–3
+ */
 export function colourGrade(colour: StepFact, wear: Wear, heated: boolean): number {
   const baked = heated && colour.product!.bakeable !== null;
   return (baked ? colour.product!.standsAloneBaked : colour.product!.standsAlone)[wear] ?? 0;
@@ -51,13 +57,20 @@ export function withstood(stack: StackFacts): readonly Withstood[] {
 /**
  * How well a zone wears, 0–3: half its weakest wear, half the mean of them all, so that one weak spot counts without hiding the rest.
  * A zone without a film wears as the bare piece does: 3.
+ *
+ * @returns a grade, 0–3, of the wear it stands least
  */
 export function durabilityOf(stack: StackFacts): number {
   const grades = withstood(stack).map((one) => one.grade);
   return grades.length === 0 ? BEST_GRADE : durabilityBy(grades);
 }
 
-/** How well a zone wears whose wears are withstood so: at least one grade, each 0–3. */
+/**
+ * How well a zone wears whose wears are withstood so: at least one grade, each 0–3.
+ *
+ * @param grades by wear, each 0–3
+ * @returns the least of them, 0–3
+ */
 export function durabilityBy(grades: readonly number[]): number {
   return (Math.min(...grades) + grades.reduce((sum, grade) => sum + grade, 0) / grades.length) / 2;
 }

@@ -81,7 +81,12 @@ export function stepFact(step: StepChoice, index: number, catalogue: Catalogue):
   };
 }
 
-/** The stacks of a plan as facts, each knowing its neighbours. */
+/**
+ * The stacks of a plan as facts, each knowing its neighbours.
+ *
+ * @param facts of the whole piece
+ * @param zones stacks by zone; zones the piece does not have are left out
+ */
 export function stackFacts(facts: PieceFacts, zones: readonly ZoneSteps<StepChoice>[]): readonly StackFacts[] {
   const stacks = zones.flatMap((entry) => {
     const zone = facts.zones.find((one) => one.zone === entry.zone);
@@ -169,7 +174,11 @@ export function hidingFilm(fact: StepFact): HidingFilm | null {
   return colour === null ? null : { colour, contrastRatio, coats: fact.step.coats ?? fact.product!.coats };
 }
 
-/** Light thrown back by all that lies under a step: the body, seen through every film that covers the field. */
+/**
+ * Light thrown back by all that lies under a step: the body, seen through every film that covers the field.
+ *
+ * @returns reflectance in 31 bands, 0–1
+ */
 export function spectrumBeneath(stack: StackFacts, fact: StepFact): Spectrum {
   return filmsBelow(stack, fact)
     .filter(coversField)
@@ -179,7 +188,11 @@ export function spectrumBeneath(stack: StackFacts, fact: StepFact): Spectrum {
     }, spectrumOf(stack.material.bodyColour));
 }
 
-/** Colour seen through to just under a step: the last field of colour or pale ground, else the body's own. */
+/**
+ * Colour seen through to just under a step: the last field of colour or pale ground, else the body's own.
+ *
+ * @returns sRGB hex
+ */
 export function colourBeneath(stack: StackFacts, fact: StepFact): string {
   for (const below of [...filmsBelow(stack, fact)].reverse()) {
     if (!coversField(below)) continue;

@@ -13,7 +13,11 @@ const SECONDS_PER_MARK = 6;
 /** Rigid forms of a mark that are laid over the field, coats taken as one sitting each. */
 const SITTINGS_PER_COAT = 1;
 
-/** Minutes at the bench for a step in a zone of this size, all pieces and coats. Shared acts are counted by whoever sums. */
+/**
+ * Minutes at the bench for a step in a zone of this size, all pieces and coats. Shared acts are counted by whoever sums.
+ *
+ * @returns minutes, from 0
+ */
 export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zone">): number {
   const { count } = stack.piece;
   if (fact.step.done) return 0;
@@ -53,7 +57,11 @@ function curesInAir(fact: StepFact, stack: StackFacts): boolean {
   return !fact.step.done && !(fact.product?.bakeable && stack.steps.some((one) => one.aid?.heat));
 }
 
-/** Days until the slowest film of a stack has cured. */
+/**
+ * Days until the slowest film of a stack has cured.
+ *
+ * @returns days, from 0
+ */
 export function cureDaysOf(stack: StackFacts): number {
   return Math.max(0, ...films(stack).map((fact) => (curesInAir(fact, stack) ? (stages(fact, stack).typical?.cureDays ?? 0) : 0)));
 }
@@ -88,6 +96,8 @@ function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
 /**
  * Works out every number of a stack's steps: film, amounts, stages, hands-on time. Amounts and time cover the whole count.
  * The stack's waits are taken as they stand.
+ *
+ * @returns the steps with film in µm, amounts in mL, times in minutes
  */
 export function quantify(stack: StackFacts): readonly Step[] {
   return stack.steps.map((fact) => {

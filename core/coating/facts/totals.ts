@@ -38,7 +38,12 @@ function handsOn(zones: readonly ZoneSteps[]): number {
     .reduce((sum, step) => sum + step.handsOnMin, 0);
 }
 
-/** Sums a plan up. */
+/**
+ * Sums a plan up.
+ *
+ * @param zones stacks with their numbers
+ * @returns minutes, days and mL over all zones and the whole count
+ */
 export function totalsOf(zones: readonly ZoneSteps[], facts: PieceFacts): Totals {
   const steps = zones.flatMap((zone) => zone.steps);
   const jar: Record<string, number> = {};
@@ -82,7 +87,12 @@ function strainIn(kinds: readonly StepFact[], facts: PieceFacts): number {
   return kinds.reduce((sum, { product }) => sum + (product ? product.usual.rank + (product.usual.on.includes(facts.material.surface) ? 0 : 2) : 0), 0);
 }
 
-/** How a plan does by each measure. */
+/**
+ * How a plan does by each measure.
+ *
+ * @param totals of the same stacks
+ * @returns each measure in its own unit; see `Scores`
+ */
 export function scoresOf(stacks: readonly StackFacts[], totals: Totals, facts: PieceFacts): Scores {
   const work = stacks.flatMap((stack) => stack.steps).filter((fact) => !fact.step.done);
   const kinds = [...new Map(work.map((fact) => [fact.step.product, fact])).values()];

@@ -61,7 +61,11 @@ export function tradesOf(difference: Difference): readonly Trade[] {
   });
 }
 
-/** Scores of one plan less those of another; cost only where both are known. */
+/**
+ * Scores of one plan less those of another; cost only where both are known.
+ *
+ * @returns the one less the other, each measure in its own unit
+ */
 export function scoreDifference(one: Scores, other: Scores): Difference {
   const cost = one.cost !== null && other.cost !== null ? { cost: one.cost - other.cost } : {};
   return {
@@ -84,7 +88,11 @@ export function dominates(one: Scores, other: Scores): boolean {
   return worse.every((value) => value <= 1e-9) && worse.some((value) => value < -1e-9);
 }
 
-/** The measures a plan wins outright among those shown, by more than nobody would notice. */
+/**
+ * The measures a plan wins outright among those shown, by more than nobody would notice.
+ *
+ * @param shown all candidates that are shown, this one among them
+ */
 export function winsOf(candidate: Candidate, shown: readonly Candidate[]): readonly Win[] {
   const others = shown.filter((one) => one !== candidate);
   return WINS.filter((win) => {

@@ -89,7 +89,13 @@ function filmNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column
   }
 }
 
-/** Minutes the body needs after a wash, a soak or a damp condition, before anything is laid on it. */
+/**
+ * Minutes the body needs after a wash, a soak or a damp condition, before anything is laid on it.
+ *
+ * @param lower the act that wetted the body
+ * @param column typical, or as a careful painter waits
+ * @returns minutes, from 0
+ */
 export function bodyDryMin(stack: StackFacts, lower: StepFact, column: Column): number {
   const { wets } = lower.aid ?? { wets: "no" };
   if (wets === "no") return 0;
@@ -124,7 +130,12 @@ export function betweenCoatsMin(fact: StepFact, stack: StackFacts, column: Colum
   return isLongDry(fact) ? 0 : (stagesOf(fact, stack, column)?.recoatFrom ?? 0);
 }
 
-/** Minutes one step itself spans: the waits between its own coats. */
+/**
+ * Minutes one step itself spans: the waits between its own coats.
+ *
+ * @param column typical, or as a careful painter waits
+ * @returns minutes, from 0
+ */
 export function withinMin(fact: StepFact, stack: StackFacts, column: Column): number {
   return Math.max(0, (fact.step.coats ?? 1) - 1) * betweenCoatsMin(fact, stack, column);
 }
@@ -207,7 +218,11 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
   return filled.map((fact) => fact.step);
 }
 
-/** The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by. */
+/**
+ * The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by.
+ *
+ * @returns minutes; null where the film never dries by itself
+ */
 export function leastWaitMin(upper: StepFact, lower: StepFact, stack: StackFacts): number | null {
   if (isLongDry(lower) || !lower.product || lower.product.drying.by === "none") return 0;
   const need = needOf(upper, lower);

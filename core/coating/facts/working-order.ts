@@ -27,6 +27,9 @@ function coatsOf(step: Step, upright: boolean): readonly OrderedCoat[] {
 /**
  * The working order across zones: shared acts once, the back before the face, upright things in halves, one bake and one
  * cure for all at the end.
+ *
+ * @param zones stacks with their numbers
+ * @returns every coat, or half of one, that is still to be done
  */
 export function workingOrder(zones: readonly ZoneSteps[], facts: PieceFacts): readonly OrderedCoat[] {
   const left = zones.map((zone) => ({ ...zone, steps: zone.steps.filter((step) => !step.done) }));

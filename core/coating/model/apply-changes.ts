@@ -12,7 +12,12 @@ export interface Applied {
   readonly lost: readonly Change[];
 }
 
-/** An id not yet used in the zone: zone, role and the next number. */
+/**
+ * An id not yet used in the zone: zone, role and the next number.
+ *
+ * @param taken ids of the zone so far
+ * @returns an id that is not among them
+ */
 export function freeStepId(zone: ZoneId, role: string, taken: Iterable<StepId>): StepId {
   const used = new Set<string>(taken);
   for (let n = 1; ; n += 1) {
@@ -102,6 +107,9 @@ function setAt(target: unknown, path: readonly string[], value: unknown): unknow
 /**
  * Applies the `setPiece` changes to a piece; an undefined value takes the field away.
  *
+ * @param piece any piece-like record; it is not touched
+ * @param changes others than `setPiece` are passed over
+ * @returns the changed record
  * @example changePiece({ count: 1 }, [{ op: "setPiece", path: "count", value: 2 }]) // { count: 2 }
  */
 export function changePiece<P extends object>(piece: P, changes: readonly Change[]): P {

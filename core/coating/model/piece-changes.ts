@@ -13,6 +13,10 @@ function same(a: unknown, b: unknown): boolean {
 /**
  * What turned one piece into another, field by field. Lists count as one field; so does a form that became another kind.
  *
+ * @param before the record as it was
+ * @param after the record as it is
+ * @param at dotted path of both inside a larger record
+ * @returns one change a field
  * @example changesBetween({ count: 1 }, { count: 2 }) // [{ op: "setPiece", path: "count", value: 2 }]
  */
 export function changesBetween(before: object, after: object, at = ""): readonly PieceChange[] {
@@ -27,7 +31,13 @@ export function changesBetween(before: object, after: object, at = ""): readonly
   });
 }
 
-/** Paths both sides set to different values, the one at or inside the other. */
+/**
+ * Paths both sides set to different values, the one at or inside the other.
+ *
+ * @param mine changes made here
+ * @param theirs changes made elsewhere to the same record
+ * @returns dotted paths of mine that meet one of theirs
+ */
 export function clashes(mine: readonly PieceChange[], theirs: readonly PieceChange[]): readonly string[] {
   const meet = (a: string, b: string) => a === b || a.startsWith(`${b}.`) || b.startsWith(`${a}.`);
   return mine

@@ -22,6 +22,10 @@ export function candidateIdOf(route: string, zones: readonly ZoneSteps<StepChoic
 /**
  * Makes a candidate of chosen steps: waits, numbers, order, totals, findings. Used alike for what the search found and for
  * what is left after the user's edits.
+ *
+ * @param choices stacks by zone, without numbers
+ * @param rules those it is judged by
+ * @param as its title and route; its id where it has one already
  */
 export function makeCandidate(
   facts: PieceFacts,

@@ -162,7 +162,13 @@ function factsOf(piece: Piece, catalogue: Catalogue) {
   return { facts: pieceFacts(open, catalogue), stated: pieceFacts(complete, catalogue), assumed, blocked };
 }
 
-/** The searches of every route a piece can take. */
+/**
+ * The searches of every route a piece can take.
+ *
+ * @param facts of a complete piece
+ * @param asked what stays, and what is on the piece
+ * @returns one search a route, the air first
+ */
 export function searchesFor(facts: PieceFacts, asked: Asked = {}): readonly RouteSearch[] {
   return routesOf(facts).map((route) => routeSearch(facts, route, asked));
 }

@@ -100,7 +100,12 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
   };
 }
 
-/** Plans a bare piece and shows the candidate the user follows with their changes on it. */
+/**
+ * Plans a bare piece and shows the candidate the user follows with their changes on it.
+ *
+ * @param keeping what is kept of the plan
+ * @returns the view; nothing is shown when the piece is refused
+ */
 export function planWithEdits(piece: Piece, keeping: Keeping, catalogue: Catalogue): PlanView {
   return followedIn(planPiece(piece, catalogue), keeping, piece, catalogue);
 }

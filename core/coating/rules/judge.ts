@@ -74,6 +74,10 @@ function isPast({ at, culprits, missing = [] }: Hit, rule: Rule, stack: StackFac
 /**
  * Where a rule bites in a stack. Faults of coats that are on the piece and can no longer be mended are left out; what may hurt
  * someone stays, as a word to know.
+ *
+ * @param rule one row
+ * @param stack one zone with its neighbours
+ * @returns where it bites; empty where it does not
  */
 export function hitsOf(rule: Rule, stack: StackFacts): readonly Hit[] {
   const hits = rule.find(stack);
@@ -110,7 +114,11 @@ export function judge(stacks: readonly StackFacts[], rules: readonly Rule[]): re
   return found.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity]);
 }
 
-/** True as soon as any rule would stop one of these stacks. Cheaper than judging in full. */
+/**
+ * True as soon as any rule would stop one of these stacks. Cheaper than judging in full.
+ *
+ * @returns the code of the first rule that stops one of them; null where none does
+ */
 export function firstStop(stacks: readonly StackFacts[], rules: readonly Rule[]): string | null {
   for (const rule of rules) {
     for (const stack of stacks) {
