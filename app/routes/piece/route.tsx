@@ -51,11 +51,11 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
 }
 
 const ROOMS = [
-  { to: ".", end: true, label: "Plan" },
-  { to: "dates", end: false, label: "Dates" },
-  { to: "ways", end: false, label: "Other ways" },
-  { to: "sheet", end: false, label: "Bench sheet" },
-  { to: "card", end: false, label: "Care card" },
+  { to: ".", end: true, label: "Plan", short: "Plan" },
+  { to: "dates", end: false, label: "Dates", short: "Dates" },
+  { to: "ways", end: false, label: "Other ways", short: "Ways" },
+  { to: "sheet", end: false, label: "Bench sheet", short: "Sheet" },
+  { to: "card", end: false, label: "Care card", short: "Card" },
 ] as const;
 
 /** A piece: its name, its rooms, and whichever of them is open. */
@@ -67,7 +67,7 @@ export default function PiecePage() {
   return (
     <>
       <title>{`${piece.name} – Nook Coat`}</title>
-      <div className="flex flex-wrap items-center justify-between gap-3 print:hidden">
+      <div className="flex items-center justify-between gap-3 print:hidden">
         <div className="flex min-w-0 grow items-center gap-3">
           <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
           <div className="min-w-0 grow">
@@ -78,8 +78,8 @@ export default function PiecePage() {
             </p>
           </div>
         </div>
-        <button type="button" className="button" onClick={remove}>
-          <Trash2 aria-hidden size={18} /> Remove
+        <button type="button" className="button shrink-0 max-sm:self-start max-sm:px-2.5" onClick={remove}>
+          <Trash2 aria-hidden size={18} /> <span className="max-sm:sr-only">Remove</span>
         </button>
       </div>
       {clash && (
@@ -98,9 +98,10 @@ export default function PiecePage() {
         </div>
       )}
       <nav aria-label="This piece" className="mb-4 mt-2 flex flex-wrap gap-x-1 border-b-2 border-ink print:hidden">
-        {ROOMS.map(({ to, end, label }) => (
-          <NavLink key={to} to={to} end={end} className="tab">
-            {label}
+        {ROOMS.map(({ to, end, label, short }) => (
+          <NavLink key={to} to={to} end={end} className="tab" aria-label={label}>
+            <span className="max-sm:hidden">{label}</span>
+            <span className="sm:hidden">{short}</span>
           </NavLink>
         ))}
       </nav>
