@@ -58,7 +58,7 @@ export function turnedRound<R extends object>(current: R, changes: readonly Fiel
     const now = getAt(record, change.path);
     if (change.kind === "list") {
       const list = Array.isArray(now) ? now : [];
-      record = setAt(record, change.path, [...without(list, change.added), ...without(change.taken, list)]);
+      record = setAt(record, change.path, [...without(list, change.added), ...change.taken]);
     } else if (same(now, change.after)) record = setAt(record, change.path, change.before);
     else if (!same(now, change.before)) return null;
   }

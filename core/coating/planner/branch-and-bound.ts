@@ -1,40 +1,14 @@
-import type { StackFacts } from "../facts/facts";
 import { NO_SPAN } from "./cost";
 import { IncrementalCost, weighedOnTop } from "./incremental-cost";
 import { sharedThingsKnown } from "./shared-thing";
 import type { SharedThing } from "./shared-thing";
 import type { TrieNode } from "./trie-node";
 import { SuffixBounds } from "./suffix-bounds";
-import type { Cost, Span } from "./cost";
 import type { RatedAlternative } from "./domains";
 import { putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
-
-/** A plan of all zones: one judged stack for each search. */
-export interface Joined {
-  readonly stacks: readonly StackFacts[];
-  readonly judged: readonly Judged[];
-  readonly total: number;
-}
-
-export interface Sought {
-  readonly weights: Record<keyof Cost, number>;
-  /** Variable name → alternative key in the first zone: a school that is to be followed. */
-  readonly forced?: ReadonlyMap<string, string>;
-  /** Likely faults a plan may have; more rule it out. */
-  readonly mostFaults: number;
-  /** Stacks that may be judged anew before the search gives up. */
-  readonly most: number;
-  /** Indexes of shared things that cost nothing here: another zone may have them already. */
-  readonly free?: ReadonlySet<number>;
-  /** Weighted cost that nobody would notice: a long search may end with a plan that is dearer by no more than this. */
-  readonly unnoticed: number;
-  /** The first plan will do. */
-  readonly any?: boolean;
-  /** Judges all zones together; a stack that is sound by itself may harm its neighbour. */
-  readonly soundTogether: (stacks: readonly StackFacts[]) => boolean;
-}
+import type { Given, Joined, Sought, ZoneLeast } from "./sought";
 
 /** A search is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
 const EXACT_TURNS = 250;
@@ -42,12 +16,6 @@ const CONTENT_TURNS = 500;
 /** Turns taken before the search gives up, however little is judged anew. */
 const MOST_TURNS = 800;
 const EPSILON = 1e-7;
-
-/** What a zone adds to a plan at the least, whatever is chosen elsewhere. */
-export interface ZoneLeast {
-  readonly total: number;
-  readonly span: Span;
-}
 
 /**
  * Finds the plan of all zones that costs least by a measure: node and bound over every decision of every zone. A node is
@@ -62,16 +30,6 @@ export function branchAndBound(
   given: Given = {},
 ): { readonly found: Joined | null; readonly proved: boolean } {
   return new BranchAndBound(searches, sought, given).run();
-}
-
-/** What is known before the search. */
-export interface Given {
-  /** What each zone adds at the least. */
-  readonly leasts?: readonly (ZoneLeast | null)[];
-  /** A plan already found; only a better one is looked for. */
-  readonly best?: Joined | null;
-  /** Stacks of the first zones that stay as they are. */
-  readonly fixed?: readonly Judged[];
 }
 
 class BranchAndBound {

@@ -2,7 +2,7 @@ import type { ProductId } from "../../catalogue/ids";
 import type { Nogoods } from "./nogoods";
 import { NO_SPAN } from "./cost";
 import { IncrementalCost, weighedOnTop } from "./incremental-cost";
-import type { Joined, Sought } from "./branch-and-bound";
+import type { Joined, Sought } from "./sought";
 import type { Rated, RatedAlternative } from "./domains";
 import { faultsIn, putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
@@ -90,16 +90,16 @@ class LocalSearch {
   }
 
   run(how: "singly" | "together"): Joined {
-    this.walkInto((nogoods, alternative) => nogoods.choose(alternative.number));
+    this.visitAll((nogoods, alternative) => nogoods.choose(alternative.number));
     for (let round = 0; round < MOST_ROUNDS; round += 1) {
       for (let again = 0; again < MOST_ROUNDS && this.gaining(() => this.singly()); again += 1);
       if (how === "singly" || !this.gaining(() => this.together())) break;
     }
-    this.walkInto((nogoods, alternative) => nogoods.leave(alternative.number));
+    this.visitAll((nogoods, alternative) => nogoods.leave(alternative.number));
     return { judged: this.judged, stacks: this.judged.map((one) => one.stack), total: this.total };
   }
 
-  private walkInto(step: (nogoods: Nogoods, alternative: RatedAlternative) => void): void {
+  private visitAll(step: (nogoods: Nogoods, alternative: RatedAlternative) => void): void {
     for (const [zone, alternatives] of this.alternatives.entries()) for (const alternative of alternatives) step(this.searches[zone]!.nogoods, alternative);
   }
 

@@ -9,7 +9,7 @@ import { localSearch } from "./local-search";
 import type { PracticeVariant } from "./practice-variants";
 import { faultsIn, putZone } from "./zone-search";
 import { branchAndBound } from "./branch-and-bound";
-import type { Joined, Sought, ZoneLeast } from "./branch-and-bound";
+import type { Joined, Sought, ZoneLeast } from "./sought";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
 

@@ -1,7 +1,7 @@
 import { productName } from "../../catalogue/catalogue";
 import { ROLES } from "../../catalogue/vocabulary";
 import type { Role, Severity } from "../../catalogue/vocabulary";
-import { isFilm, lastFilm } from "../facts/facts";
+import { isClear, isFilm, lastFilm } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Finding } from "../model/plan";
 import type { Hit, Rule } from "./rule";
@@ -58,7 +58,9 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
 /** Whether a coat of this role can still be laid over what is on the piece: the roles stand in the usual order of the work. */
 function canStillBeLaid(role: Role, stack: StackFacts): boolean {
   const topmost = stack.steps.findLast((fact) => fact.step.done && isFilm(fact));
-  return !topmost || ROLES.indexOf(role) >= ROLES.indexOf(topmost.step.role);
+  if (!topmost) return true;
+  // Over a clear film another may go; a second ground or field mends nothing that lies under the first.
+  return ROLES.indexOf(role) > ROLES.indexOf(topmost.step.role) || (role === topmost.step.role && isClear(topmost));
 }
 
 /** Whether a fault lies in what is on the piece already and no further coat mends it. */

@@ -1,0 +1,31 @@
+/** Each store is defined once, and its definition fits the others. */
+import { describe, expect, test } from "@jest/globals";
+import Joi from "joi";
+import { DEFINITIONS, STORE_NAMES, STORES } from "./stores";
+
+describe.each(DEFINITIONS)("the store $name", (definition) => {
+  const before = STORE_NAMES.slice(0, STORE_NAMES.indexOf(definition.name as never));
+
+  test("stands under its own name, after the one it belongs to", () => {
+    expect(STORES[definition.name as keyof typeof STORES]).toBe(definition);
+    if (definition.owner) expect(before).toContain(definition.owner.store);
+  });
+
+  test("finds what belongs to a record over an index", () => {
+    if (definition.owner) expect(Object.values(definition.indexes)).toContain(definition.owner.field);
+    expect(definition.onImport === "with-owner").toBe(definition.owner !== undefined);
+  });
+
+  test("names only stores that there are, and can be put beside where it is", () => {
+    for (const store of Object.values(definition.refers ?? {})) expect(STORE_NAMES).toContain(store);
+    expect(definition.onImport === "beside").toBe(definition.asCopy !== undefined);
+  });
+
+  test("takes no record without id and count, and no word it does not know", () => {
+    const fault = (record: object) => definition.schema(Joi).validate(record, { convert: false }).error?.message ?? "";
+    expect(fault({})).toMatch(/required/);
+    expect(fault({ id: "aaaaaaaa1", rev: 0 })).not.toBe("");
+    const described = Object.keys((definition.schema(Joi).describe() as { keys: object }).keys);
+    expect(described).toEqual(expect.arrayContaining(["id", "rev", ...definition.lists, ...Object.keys(definition.refers ?? {})]));
+  });
+});
