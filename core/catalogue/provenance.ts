@@ -26,10 +26,20 @@ export interface Sourced<T> {
   readonly provenance: Provenance;
 }
 
+/**
+ * A value that is common practice of the trade.
+ *
+ * @param value in the unit its place names
+ */
 export function practice<T>(value: T): Sourced<T> {
   return { value, provenance: COMMON_PRACTICE };
 }
 
+/**
+ * A value from memory, to be shown as such.
+ *
+ * @param value in the unit its place names
+ */
 export function memory<T>(value: T): Sourced<T> {
   return { value, provenance: FROM_MEMORY };
 }

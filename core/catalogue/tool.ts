@@ -18,6 +18,12 @@ interface Handled {
   readonly technique?: TechniqueId;
 }
 
+/**
+ * Whether a step is done with a tool.
+ *
+ * @param tool what the tool is for
+ * @param step technique, role and method of the step
+ */
 export function serves(tool: Pick<Tool, "techniques" | "roles" | "methods">, step: Handled): boolean {
   if (tool.techniques.length > 0)
     return step.technique !== undefined && tool.techniques.includes(step.technique) && (tool.methods.length === 0 || tool.methods.includes(step.method));

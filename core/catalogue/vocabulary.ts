@@ -113,6 +113,12 @@ export function motifNumber(zone: ZoneId): number | null {
   return number === undefined ? null : Number(number);
 }
 
+/**
+ * Whether a text names a zone, or a motif region inside one.
+ *
+ * @param text any text
+ * @example isZone("top/motif-1") // true
+ */
 export function isZone(text: string): text is ZoneId {
   const plain = MOTIF.exec(text)?.[1] ?? text;
   return (ZONES as readonly string[]).includes(plain);

@@ -17,6 +17,11 @@ export function problem(code: Problem["code"], path: string, message: string): P
   return { code, path, message };
 }
 
+/**
+ * An answer that is a fault.
+ *
+ * @param path dotted path into the document; "" for the document itself
+ */
 export function bad<T>(code: Problem["code"], path: string, message: string): Parsed<T> {
   return { ok: false, problem: { code, path, message } };
 }

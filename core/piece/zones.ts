@@ -21,6 +21,11 @@ export interface Zone {
   readonly treatment: "paint" | "finish-underside" | "protect" | "leave-bare" | "leave-alone";
 }
 
+/**
+ * The uses of a piece, looked up.
+ *
+ * @returns those the catalogue knows
+ */
 export function usesOf(piece: Pick<CompletePiece, "uses">, catalogue: Catalogue): readonly Use[] {
   return piece.uses.flatMap((id) => catalogue.uses.get(id) ?? []);
 }

@@ -68,6 +68,12 @@ export function leaves({ avoid, childSafe, shelfOnly }: CompletePiece["constrain
   return !avoid.includes(product.id) && (!childSafe || product.childSafe) && (!shelfOnly || product.own !== undefined);
 }
 
+/**
+ * Looks up what a step is made of.
+ *
+ * @param index its place in the stack, from 0
+ * @returns product, aid and technique; null where the catalogue knows none
+ */
 export function stepFact(step: StepChoice, index: number, catalogue: Catalogue): StepFact {
   const product = catalogue.products.get(step.product) ?? null;
   const mark = step.marks ? step.marks.heightMm * 1000 : null;
@@ -101,6 +107,11 @@ export function isFilm(fact: StepFact): boolean {
   return fact.product !== null;
 }
 
+/**
+ * Whether the product of a step does a job.
+ *
+ * @returns false for acts without a film
+ */
 export function has(fact: StepFact, job: ProductClass["jobs"][number]): boolean {
   return fact.product?.jobs.includes(job) ?? false;
 }
@@ -115,10 +126,12 @@ export function isClear(fact: StepFact): boolean {
   return fact.product !== null && !isColour(fact) && (has(fact, "seal") || has(fact, "lock") || has(fact, "isolate") || has(fact, "inside-seal"));
 }
 
+/** Carried in water: it raises grain and moves what water moves. */
 export function isWaterborne(fact: StepFact): boolean {
   return fact.product?.carrier === "water";
 }
 
+/** Lies loose until it is locked: glitter, powder. */
 export function isLoose(fact: StepFact): boolean {
   return fact.product !== null && fact.product.drying.by === "none";
 }
@@ -138,10 +151,12 @@ export function films({ steps }: StackFacts): readonly StepFact[] {
   return found;
 }
 
+/** The steps of some roles, from the body up. */
 export function withRole(stack: StackFacts, ...roles: Role[]): readonly StepFact[] {
   return stack.steps.filter((fact) => roles.includes(fact.step.role));
 }
 
+/** The films beneath a step, from the body up. */
 export function filmsBelow(stack: StackFacts, fact: StepFact): readonly StepFact[] {
   const all = films(stack);
   let below = 0;

@@ -30,6 +30,11 @@ export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zo
   return (product.handsOn.fixedMin + ((product.handsOn.perDm2Min * area) / MM2_PER_DM2) * count) * coats;
 }
 
+/**
+ * Paint a step takes in its zone, all pieces and coats.
+ *
+ * @returns mL out of the jar and mL as laid; null for acts without a film
+ */
 export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
   const wetMicrons = fact.product?.film.wetMicrons ?? null;
   if (wetMicrons === null) return { jarMl: null, volumeMl: null };
