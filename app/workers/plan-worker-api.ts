@@ -7,7 +7,7 @@ import type { BodyView } from "#core/logbook/plan-on-body";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
-import type { Work } from "#core/schedule/task";
+import type { Work } from "#core/coating/facts/task";
 
 /** What a plan is made from: the piece, what is kept of the plan, what was done. */
 export interface PlanOf {

@@ -22,6 +22,8 @@ export interface Aid {
   readonly childSafe: boolean;
   /** For guides: what they mark on, what takes them off, and whether they may stay. */
   readonly guide?: {
+    /** What it shows on: a light line on dark, a dark one on light. */
+    readonly tone: "light" | "dark" | "any";
     readonly marksOn: readonly GuideGround[];
     readonly takenOffBy: ProductId | null;
     readonly hiddenByPaint: boolean;

@@ -7,6 +7,8 @@ export interface ConditionKind {
   readonly id: Condition;
   /** Short, as said of a piece in hand. */
   readonly name: string;
+  /** As a reason, after "because": "it has air holes". */
+  readonly said: string;
   readonly soil: Soil | null;
   /** Cleaning it adds, in order. */
   readonly adds: readonly ProductId[];

@@ -42,6 +42,8 @@ export type ProductTrait =
   | "never-sets" // stays soluble: dusts and washes off
   | "needs-firing" // nothing until it has been in the kiln
   | "stands-alkali" // fresh cement does not eat it
+  | "stands-wet" // a filler that neither softens nor swells in the wet
+  | "for-outdoors" // smells, or is heavier than anyone wants indoors
   | "for-paper"; // made for paper and canvas: a bare thirsty surface drinks it
 
 /** A stretch of time, minutes: what is usual, and what a careful painter waits. */
@@ -131,6 +133,8 @@ export interface ProductClass {
   readonly usual: { readonly on: readonly Surface[]; readonly rank: 0 | 1 | 2 };
   /** Minutes a coat: fixed, and for each dm². */
   readonly handsOn: { readonly fixedMin: number; readonly perDm2Min: number };
+  /** How it goes on where it cannot be poured: in thin brushed coats; absent where its first method is the only one. */
+  readonly brushed?: { readonly wetMicrons: number; readonly coats: number };
   /** Set where the user's own product stands in the class's place. */
   readonly own?: {
     readonly id: string;

@@ -54,6 +54,8 @@ function throughOf(product: ProductClass): Span {
 /** How much a mark thicker than the usual coat stretches touch and recoat, and its own dry-through. */
 function thickness(product: ProductClass, markMicrons: number | null) {
   const usual = product.film.wetMicrons ?? COAT_MICRONS;
+  // Kiln colour only has to be dry: nothing seals it in before the fire.
+  if (product.traits.includes("needs-firing")) return { early: 1, throughMin: 0 };
   if (markMicrons === null || markMicrons <= usual || product.drying.by !== "evaporation") return { early: 1, throughMin: 0 };
   return { early: touchLaw(markMicrons) / touchLaw(usual), throughMin: markThroughMin(markMicrons) };
 }

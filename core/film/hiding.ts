@@ -72,6 +72,8 @@ export interface HidingFilm {
   readonly colour: string;
   readonly contrastRatio: number;
   readonly coats: number;
+  /** Thinner, per cent of the paint's volume: what hides is spread that much thinner. 0 where absent. */
+  readonly thinnedPercent?: number;
 }
 
 /** Coats that count at the thin spot of a brushed film: the mean of n less half of √n of one. @example coatsAtThinSpot(1) // 0.5 */
@@ -86,9 +88,9 @@ export function coatsAtThinSpot(coats: number): number {
  * @param at the mean film, or the thin spot a brush leaves
  * @returns reflectance in 31 bands, 0–1
  */
-export function seen({ colour, contrastRatio, coats }: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "mean"): Spectrum {
-  return seenFilms.get(beneath, `${colour}|${contrastRatio}|${coats}|${at}`, () => {
-    const power = scatterOfCoat(colour, contrastRatio) * (at === "mean" ? coats : coatsAtThinSpot(coats));
+export function seen({ colour, contrastRatio, coats, thinnedPercent = 0 }: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "mean"): Spectrum {
+  return seenFilms.get(beneath, `${colour}|${contrastRatio}|${coats}|${thinnedPercent}|${at}`, () => {
+    const power = ((scatterOfCoat(colour, contrastRatio) * 100) / (100 + thinnedPercent)) * (at === "mean" ? coats : coatsAtThinSpot(coats));
     return spectrumOf(colour).map((infinite, band) => overGround(infinite, beneath[band]!, power));
   });
 }
@@ -103,7 +105,7 @@ const seenFilms = new OverSpectrum<Spectrum>();
  * @returns CIEDE2000 to the paint laid infinitely thick
  */
 export function grinning(film: HidingFilm, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot"): number {
-  return grins.get(beneath, `${film.colour}|${film.contrastRatio}|${film.coats}|${at}`, () =>
+  return grins.get(beneath, `${film.colour}|${film.contrastRatio}|${film.coats}|${film.thinnedPercent ?? 0}|${at}`, () =>
     deltaE(labOf(xyzOf(seen(film, beneath, at))), labOf(xyzOf(spectrumOf(film.colour)))),
   );
 }
@@ -116,12 +118,13 @@ const needed = new OverSpectrum<number>();
  * Coats until a colour looks solid over what is beneath: ΔE00 to its full colour under 2 at the thin spot.
  *
  * @param at "mean" for an ideal, even film
+ * @param thinnedPercent thinner as per cent of the paint's volume, 0 or more
  * @returns whole coats from 1 to 12; 12 where it never does
  */
-export function coatsToHide(colour: string, contrastRatio: number, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot"): number {
-  return needed.get(beneath, `${colour}|${contrastRatio}|${at}`, () => {
+export function coatsToHide(colour: string, contrastRatio: number, beneath: Spectrum, at: "mean" | "thin-spot" = "thin-spot", thinnedPercent = 0): number {
+  return needed.get(beneath, `${colour}|${contrastRatio}|${thinnedPercent}|${at}`, () => {
     let coats = 1;
-    while (coats < MOST_COATS && grinning({ colour, contrastRatio, coats }, beneath, at) >= SOLID_BELOW) coats += 1;
+    while (coats < MOST_COATS && grinning({ colour, contrastRatio, coats, thinnedPercent }, beneath, at) >= SOLID_BELOW) coats += 1;
     return coats;
   });
 }

@@ -2,7 +2,7 @@ import type { Catalogue } from "../catalogue/catalogue";
 import { choiceOf } from "../coating/model/step-choice";
 import type { Candidate } from "../coating/model/plan";
 import type { Step, StepChoice, ZoneSteps } from "../coating/model/step";
-import { taskId } from "../schedule/task";
+import { taskId } from "../coating/facts/task";
 import { actKey, coatsOn } from "./body-state";
 import type { LaidAct } from "./body-state";
 

@@ -1,5 +1,5 @@
 import type { Candidate } from "../coating/model/plan";
-import type { Task } from "../schedule/task";
+import type { Task } from "../coating/facts/task";
 import { actOf } from "./progress";
 import type { CoatEvent } from "./progress";
 

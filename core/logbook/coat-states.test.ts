@@ -6,7 +6,7 @@ import { alikeZones } from "../coating/explain/alike-zones";
 import { pieceFacts } from "../coating/facts/facts";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
-import { workOf } from "../schedule/work-of";
+import { workOf } from "../coating/facts/work-of";
 import { firstPlan, pebble, pot } from "../../tests/reference/bench";
 import { coatStates } from "./coat-states";
 import { doneTasks } from "./done-tasks";

@@ -1,7 +1,7 @@
 import type { StepId } from "../catalogue/ids";
 import type { Candidate } from "../coating/model/plan";
 import { MS_PER_MIN } from "../schedule/free-hours";
-import type { Edge, Work } from "../schedule/task";
+import type { Edge, Work } from "../coating/facts/task";
 
 /**
  * Where a step stands: `wet`: done, not yet dry to the touch; `ready`: may be done now; `waiting`: what is under it dries until

@@ -1,4 +1,4 @@
-import { taskId } from "../schedule/task";
+import { taskId } from "../coating/facts/task";
 
 /** What of a progress record says that something was done. */
 interface Happened {

@@ -2,7 +2,7 @@ import type { StepId } from "../catalogue/ids";
 import { alikeZones } from "../coating/explain/alike-zones";
 import { partsOfWork } from "../coating/explain/parts-of-work";
 import type { Candidate } from "../coating/model/plan";
-import type { Work } from "../schedule/task";
+import type { Work } from "../coating/facts/task";
 import { coatStates } from "./coat-states";
 import { groupStates } from "./group-states";
 

@@ -18,7 +18,11 @@ export interface Zone {
   readonly mustStayBare: { readonly code: string; readonly why: string } | null;
   /** Of a motif region: the colour of the ground laid only under it; null leaves what is beneath. Absent for a plain place. */
   readonly motifGround?: string | null;
-  readonly treatment: "paint" | "finish-underside" | "protect" | "leave-bare" | "leave-alone";
+  /**
+   * What is done with it: colour; colour or a clear film on what it stands on, with its signature; a clear film on what is left of wood; only what
+   * keeps the wet out; nothing, because it has to stay bare; nothing, because nothing is asked of it.
+   */
+  readonly treatment: "paint" | "finish-underside" | "finish" | "protect" | "leave-bare" | "leave-alone";
 }
 
 /**
@@ -62,15 +66,38 @@ function decoratedHere(zone: ZoneId, piece: CompletePiece): boolean {
   return piece.decoration.layers.some((layer) => layer.zone === zone);
 }
 
-function treatmentOf(
+interface Making {
+  readonly piece: CompletePiece;
+  readonly uses: readonly Use[];
+  readonly fired: boolean;
+  readonly material: Material | undefined;
+}
+
+/** Whether anything at all is laid on the piece. */
+function isWorked({ decoration }: CompletePiece): boolean {
+  return decoration.baseColour !== null || decoration.techniques.length > 0 || decoration.layers.length > 0 || decoration.media.length > 0;
+}
+
+/** What nobody decorates is finished all the same where it would suffer raw: all faces of wood, the rest of what is glazed, the back of what goes to someone. */
+function undecorated(template: ZoneTemplate, { piece, uses, fired, material }: Making): Zone["treatment"] {
+  if (!isWorked(piece)) return "leave-alone";
+  if (fired) return template.exposure === "underside" || template.exposure === "contents" ? "leave-alone" : "protect";
+  if (template.exposure === "underside" && material?.surface !== "slick" && uses.some((use) => use.finishedUnderside)) return "finish-underside";
+  return material?.surface === "wood" ? "finish" : "leave-alone";
+}
+
+function treatmentOf(template: ZoneTemplate, wears: readonly Wear[], bare: Zone["mustStayBare"], making: Making): Zone["treatment"] {
+  const own = plainTreatmentOf(template, wears, bare, making);
+  return own === "leave-alone" ? undecorated(template, making) : own;
+}
+
+function plainTreatmentOf(
   template: ZoneTemplate,
-  piece: CompletePiece,
-  uses: readonly Use[],
   wears: readonly Wear[],
   bare: Zone["mustStayBare"],
-  fired: boolean,
-  slick: boolean,
+  { piece, uses, fired, material }: Making,
 ): Zone["treatment"] {
+  const slick = material?.surface === "slick";
   if (template.exposure === "joint") return "leave-bare";
   if (bare && fired && GLAZED_AWAY.includes(bare.code))
     return piece.decoration.bareZones.includes(template.zone) ? "leave-bare" : template.exposure === "contents" ? "protect" : "paint";
@@ -104,14 +131,13 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
   );
   const shares = templates.reduce((sum, template) => sum + template.share.value, 0);
   const material = catalogue.materials.get(piece.material);
-  const fired = mayBeFired(piece, material);
-  const slick = material?.surface === "slick";
+  const making = { piece, uses, material, fired: mayBeFired(piece, material) };
   const plain = templates.flatMap((template): Zone[] => {
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
     const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
     const wears = [...new Set([...wearsOf(template.exposure, uses), ...carriedWears(template, templates, uses)])];
-    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, piece, uses, wears, mustStayBare, fired, slick) }];
+    return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, wears, mustStayBare, making) }];
   });
   return plain.flatMap((zone) => [zone, ...motifsIn(zone, piece)]);
 }

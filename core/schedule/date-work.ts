@@ -1,6 +1,6 @@
 import type { FreeHours, Sitting } from "./free-hours";
 import { longestSittingMin, MS_PER_MIN, sittingsFrom } from "./free-hours";
-import type { Edge, Task, Work } from "./task";
+import type { Edge, Task, Work } from "../coating/facts/task";
 
 /** One stretch of work on one task. `part` counts from 1 where it did not fit into one sitting. */
 export interface DatedTask {

@@ -7,8 +7,8 @@ import type { Piece } from "../piece/piece";
 import { dateWork, latestStart } from "./date-work";
 import type { Dates } from "./date-work";
 import type { FreeHours } from "./free-hours";
-import type { Work } from "./task";
-import { workOf } from "./work-of";
+import type { Work } from "../coating/facts/task";
+import { workOf } from "../coating/facts/work-of";
 
 export interface Wanted {
   readonly hours: FreeHours;

@@ -3,7 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import { dateWork, latestStart } from "./date-work";
 import { dateOf, dayLater, instantOf, longestSittingMin, usualHours } from "./free-hours";
 import type { FreeHours } from "./free-hours";
-import type { Edge, Task, Work } from "./task";
+import type { Edge, Task, Work } from "../coating/facts/task";
 
 const MIN = 60_000;
 const HOUR = 60;

@@ -11,8 +11,8 @@ import { dateWork, latestStart } from "#core/schedule/date-work";
 import type { Dates } from "#core/schedule/date-work";
 import { sittingsFrom, usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
-import { taskId } from "#core/schedule/task";
-import { workOf } from "#core/schedule/work-of";
+import { taskId } from "#core/coating/facts/task";
+import { workOf } from "#core/coating/facts/work-of";
 import { firstPlan, jar, mug, pebble, pot, tray, woodDisc } from "./bench";
 
 const MIN = 60_000;

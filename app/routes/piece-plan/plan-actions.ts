@@ -5,7 +5,7 @@ import type { Change } from "#core/coating/model/change";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { coatEvents } from "#core/logbook/coat-events";
-import type { Task, Work } from "#core/schedule/task";
+import type { Task, Work } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
 import { followedOf } from "~/piece/followed";
 import type { SaveChanges } from "~/components/shape/measured-drawing";

@@ -4,7 +4,7 @@ import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { Difference } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
-import type { Task } from "#core/schedule/task";
+import type { Task } from "#core/coating/facts/task";
 import type { Menu } from "#core/catalogue/menu";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { Awaited } from "~/components/awaited";

@@ -45,7 +45,7 @@ export const TECHNIQUES_DATA: readonly Technique[] = [
   { ...PLAIN, id: "freehand-brush", name: "Freehand brushwork", act: "paint the motif", guided: true, coverage: memory(0.3) },
   { ...PLAIN, id: "blended", name: "Blended ground", act: "blend the colours while they are wet", method: "sponge", while: "wet", coverage: memory(1) },
   { ...PLAIN, id: "swirled", name: "Swirls", act: "swirl the colours while they are wet", method: "tool", while: "wet", coverage: memory(0.4) },
-  { ...PLAIN, id: "bands", name: "Bands", act: "paint the bands", guided: true, mask: "tape", needsSmooth: true, coverage: memory(0.3) },
+  { ...PLAIN, id: "bands", name: "Bands", act: "paint the bands", mask: "tape", needsSmooth: true, coverage: memory(0.3) },
   { ...PLAIN, id: "stencil", name: "Stencil", act: "dab through the stencil", method: "sponge", mask: "stencil", coverage: memory(0.25) },
   { ...PLAIN, id: "sponge-dots", name: "Sponged dots", act: "dab the dots", method: "sponge", guided: true, coverage: memory(0.25) },
   { ...PLAIN, id: "lettering", name: "Lettering", act: "letter the text", guided: true, needsSmooth: true, coverage: memory(0.08) },

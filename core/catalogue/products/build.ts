@@ -66,7 +66,7 @@ const WATERBORNE: Omit<ProductClass, "id" | "name" | "means" | "jobs"> = {
   maxWaterPercent: { thirsty: 30, slick: 20 },
   traits: [],
   usual: { on: [], rank: 0 },
-  handsOn: { fixedMin: 4, perDm2Min: 0.8 },
+  handsOn: { fixedMin: 6, perDm2Min: 1 },
   standing: { default: FROM_MEMORY },
 };
 

@@ -99,6 +99,8 @@ export const CLEARS: readonly ProductClass[] = [
     binder: "epoxy",
     carrier: "none",
     coats: 1,
+    // On walls and domes a poured film runs off: thin brushed coats hold [from memory].
+    brushed: { wetMicrons: 250, coats: 2 },
     grips: ["porous", "wood"],
     film: { volumeSolidsPercent: 100, wetMicrons: 1600, maxWetMicrons: 3200, densityKgL: 1.1, body: "pours" },
     drying: {
@@ -113,6 +115,6 @@ export const CLEARS: readonly ProductClass[] = [
     maxTempC: 50,
     childSafe: false,
     traits: ["two-part", "yellows-in-sun"],
-    handsOn: { fixedMin: 20, perDm2Min: 2 },
+    handsOn: { fixedMin: 20, perDm2Min: 1.5 },
   }),
 ];

@@ -5,6 +5,8 @@ import type { TechniqueId } from "../vocabulary";
 
 const BRUSHED: readonly TechniqueId[] = ["solid", "freehand-brush", "blended", "swirled", "bands", "stencil", "sponge-dots", "lettering", "outline"];
 const DOTTED: readonly TechniqueId[] = ["dots", "walked-dots", "swipes"];
+/** What ordinary waterborne acrylic stands once it is baked on glaze or glass: for show and gentle use [common practice]. */
+const GENTLY_BAKED = { wipe: 2, rub: 1, washing: 1 } as const;
 const BAKE = { lowerC: 163, higherC: 180, holdMin: 30, afterMin: hours(24) } as const;
 
 export const PAINTS: readonly ProductClass[] = [
@@ -15,19 +17,26 @@ export const PAINTS: readonly ProductClass[] = [
     jobs: ["colour", "decorate"],
     techniques: [...BRUSHED, ...DOTTED],
     ungroundedUpTo: "high",
+    gripsBaked: ["slick"],
+    bakeable: BAKE,
+    standsAloneBaked: GENTLY_BAKED,
     film: { volumeSolidsPercent: 35, wetMicrons: 75, densityKgL: 1.2, contrastRatio: 0.8, body: "soft-dot" },
     drying: { touch: span(20), recoat: recoat(60), through: A_DAY_OR_TWO, cureDays: cureDays(21), minC: 8 },
     sheens: ["matte"],
     weatherproof: true,
-    practice: ["coats", "means"],
+    practice: ["coats", "means", "bakeable", "gripsBaked"],
   }),
   productClass({
     id: "satin-multisurface",
+    rank: 1,
     name: "Satin multi-surface paint",
     means: "thin and even; its dots run into wood grain",
     jobs: ["colour", "decorate"],
     techniques: [...BRUSHED, ...DOTTED],
     ungroundedUpTo: "medium",
+    gripsBaked: ["slick"],
+    bakeable: BAKE,
+    standsAloneBaked: GENTLY_BAKED,
     film: { volumeSolidsPercent: 34, wetMicrons: 60, densityKgL: 1.15, contrastRatio: 0.78, body: "self-levels" },
     drying: { touch: span(30), recoat: recoat(60), through: TWO_DAYS, cureDays: cureDays(21), minC: 10 },
     sheens: ["satin"],
@@ -36,6 +45,9 @@ export const PAINTS: readonly ProductClass[] = [
   }),
   productClass({
     id: "gloss-enamel-acrylic",
+    usualOn: ["slick", "wood"],
+    // Left three weeks to harden without an oven it is for show only [common practice].
+    grips: ["porous", "wood", "slick"],
     name: "Acrylic enamel, bakeable",
     means: "waterborne, glossy; bakes on to glass and glaze",
     jobs: ["colour", "decorate"],
@@ -54,11 +66,15 @@ export const PAINTS: readonly ProductClass[] = [
   }),
   productClass({
     id: "soft-body-acrylic",
+    rank: 1,
     name: "Soft-body acrylic",
     means: "artists' acrylic that holds a soft dot",
     jobs: ["colour", "decorate"],
     techniques: [...BRUSHED, ...DOTTED],
     ungroundedUpTo: "medium",
+    gripsBaked: ["slick"],
+    bakeable: BAKE,
+    standsAloneBaked: GENTLY_BAKED,
     film: { volumeSolidsPercent: 40, wetMicrons: 90, densityKgL: 1.2, contrastRatio: 0.85, body: "soft-dot" },
     drying: { touch: span(30), recoat: recoat(60), through: A_DAY_OR_TWO, cureDays: cureDays(21), minC: 9 },
     sheens: ["satin"],
@@ -106,8 +122,8 @@ export const PAINTS: readonly ProductClass[] = [
     name: "House emulsion",
     means: "sample pots; made for porous walls and wood",
     rank: 1,
-    jobs: ["colour"],
-    techniques: ["solid"],
+    jobs: ["colour", "decorate"],
+    techniques: BRUSHED,
     ungroundedUpTo: "high",
     binder: "vinyl",
     film: { volumeSolidsPercent: 38, wetMicrons: 100, densityKgL: 1.35, contrastRatio: 0.93, body: "self-levels" },
@@ -131,10 +147,11 @@ export const PAINTS: readonly ProductClass[] = [
     standsAlone: { wipe: 2, rub: 2, weather: 3 },
     sheens: ["matte"],
     weatherproof: true,
-    traits: ["stands-alkali"],
+    traits: ["stands-alkali", "for-outdoors"],
   }),
   productClass({
     id: "solvent-enamel",
+    usualOn: ["wood"],
     name: "Oil-based enamel",
     means: "hard and lasting, smelly, not for children",
     rank: 2,

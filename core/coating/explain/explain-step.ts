@@ -11,6 +11,7 @@ import { leaves, pieceFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
 import type { Step } from "../model/step";
 import { choiceOf } from "../model/step-choice";
+import { offTrack } from "../facts/off-track";
 import { RULES } from "../rules/rules";
 import { scoreDifference } from "../facts/trade-offs";
 import type { Difference } from "../facts/trade-offs";
@@ -63,7 +64,7 @@ function swapped(step: Step, product: ProductClass): readonly Change[] {
   return [
     set("product", product.id),
     set("method", product.methods[0]),
-    set("thinning", null),
+    set("thinning", undefined),
     set("coats", step.marks ? step.coats : product.coats),
     ...(step.sheen || sheen ? [set("sheen", sheen)] : []),
   ];
@@ -91,10 +92,7 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
   };
   const { constraints } = facts.piece;
   /** How far off usual practice it is to take this here. */
-  const offTrack = (id: ProductId) => {
-    const { usual } = catalogue.products.get(id)!;
-    return usual.rank + (usual.on.includes(facts.material.surface) ? 0 : 2);
-  };
+  const unusual = (id: ProductId) => offTrack(catalogue.products.get(id)!, facts);
   const substitutes = [...catalogue.products.values()]
     .filter((product) => doesWorkOf(product, step) && leaves(constraints, product))
     .map((product): Substitute => {
@@ -109,7 +107,7 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
     .sort(
       (a, b) =>
         a.faults.length - b.faults.length ||
-        offTrack(a.product) - offTrack(b.product) ||
+        unusual(a.product) - unusual(b.product) ||
         (b.by.durability ?? 0) - (a.by.durability ?? 0) ||
         (a.by.readyDays ?? 0) - (b.by.readyDays ?? 0),
     );

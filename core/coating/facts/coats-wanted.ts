@@ -1,3 +1,4 @@
+import type { ProductTrait } from "../../catalogue/product-class";
 import { practice } from "../../catalogue/provenance";
 import { coatsToHide } from "../../film/hiding";
 import type { Spectrum } from "../../film/spectrum";
@@ -9,6 +10,9 @@ const LINES_COVER = 0.15;
 /** Nobody goes over a motif more often than this, nor over a drawn line. */
 const MOST_MOTIF_COATS = practice(4);
 const MOST_LINE_COATS = practice(2);
+
+/** Made to be looked through, or seen by their shine or glow. */
+const TRANSLUCENT: readonly ProductTrait[] = ["for-paper", "shines", "fades-in-sun", "cover-by-area"];
 
 /** What a colour wants over what is really beneath it. */
 export interface CoatsWanted {
@@ -39,7 +43,10 @@ export function coatsWanted(stack: StackFacts, fact: StepFact): CoatsWanted | nu
 
 /** Whether hiding decides how many coats a step wants. */
 export function asksForCoats(fact: StepFact): boolean {
+  if (fact.step.role === "prime") return false;
   if (!hidingFilm(fact) || fact.step.colour === undefined || !isColour(fact) || fact.step.marks || fact.technique?.while === "wet") return false;
+  // Nobody wants a wash, a shimmer or an effect to cover.
+  if (fact.technique?.id === "metallic-wash" || TRANSLUCENT.some((trait) => fact.product!.traits.includes(trait))) return false;
   return coversField(fact) || !fact.product!.traits.includes("needs-firing");
 }
 
@@ -53,7 +60,7 @@ export function asksForCoats(fact: StepFact): boolean {
 export function coatsOver(fact: StepFact, beneath: Spectrum): CoatsWanted {
   const film = hidingFilm(fact)!;
   const field = coversField(fact);
-  const enough = coatsToHide(film.colour, film.contrastRatio, beneath, isEven(fact) ? "mean" : "thin-spot");
+  const enough = coatsToHide(film.colour, film.contrastRatio, beneath, isEven(fact) ? "mean" : "thin-spot", film.thinnedPercent);
   const most = field ? enough : isEven(fact) || isFineLine(fact) ? MOST_LINE_COATS.value : MOST_MOTIF_COATS.value;
   return { enough, laid: Math.min(enough, most) };
 }

@@ -68,6 +68,12 @@ export function leaves({ avoid, childSafe, shelfOnly }: CompletePiece["constrain
   return !avoid.includes(product.id) && (!childSafe || product.childSafe) && (!shelfOnly || product.own !== undefined);
 }
 
+/** Wet film of one coat, µm: of what is poured, thinner where it is brushed on. */
+export function coatMicrons(product: ProductClass | null, method: StepChoice["method"]): number | null {
+  if (product?.brushed && method === "brush") return product.brushed.wetMicrons;
+  return product?.film.wetMicrons ?? null;
+}
+
 /**
  * Looks up what a step is made of.
  *
@@ -83,7 +89,7 @@ export function stepFact(step: StepChoice, index: number, catalogue: Catalogue):
     product,
     aid: catalogue.aids.get(step.product) ?? null,
     technique: step.technique ? (catalogue.techniques.get(step.technique) ?? null) : null,
-    wetMicrons: mark ?? product?.film.wetMicrons ?? null,
+    wetMicrons: mark ?? coatMicrons(product, step.method),
   };
 }
 
@@ -186,7 +192,7 @@ export function hidingFilm(fact: StepFact): HidingFilm | null {
   const contrastRatio = fact.product?.film.contrastRatio ?? null;
   if (contrastRatio === null || has(fact, "fill") || has(fact, "stain")) return null;
   const colour = fact.step.colour ?? (fact.product!.traits.includes("pale") ? PALE_GROUND : null);
-  return colour === null ? null : { colour, contrastRatio, coats: fact.step.coats ?? fact.product!.coats };
+  return colour === null ? null : { colour, contrastRatio, coats: fact.step.coats ?? fact.product!.coats, thinnedPercent: fact.step.thinning?.percent ?? 0 };
 }
 
 /**

@@ -3,32 +3,14 @@ import { dryMicrons } from "../../film/build";
 import { fieldAmount, marksAmount } from "../../film/amount";
 import { stagesIn } from "../../drying/stages";
 import { MIN_PER_DAY } from "../../units/duration";
-import { MM2_PER_DM2 } from "../../units/volume";
-import { coversField, films, filmsBelow, isFilm } from "./facts";
+import { isLiquid, purposeOf, thinningFor, usualThinning } from "../../film/thinning";
+import { coatMicrons, coversField, films, filmsBelow, isFilm } from "./facts";
+import { handsOnMin } from "./hands-on";
 import type { StackFacts, StepFact } from "./facts";
 import type { Step } from "../model/step";
 
-/** Seconds a mark takes to set [from memory]. */
-const SECONDS_PER_MARK = 6;
 /** Rigid forms of a mark that are laid over the field, coats taken as one sitting each. */
 const SITTINGS_PER_COAT = 1;
-
-/**
- * Minutes at the bench for a step in a zone of this size, all pieces and coats. Shared acts are counted by whoever sums.
- *
- * @returns minutes, from 0
- */
-export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zone">): number {
-  const { count } = stack.piece;
-  if (fact.step.done) return 0;
-  if (fact.aid) return fact.aid.handsOnMin * (fact.aid.heat ? 1 : count);
-  const product = fact.product;
-  if (!product) return 0;
-  const coats = fact.step.coats ?? 1;
-  if (fact.step.marks) return product.handsOn.fixedMin * coats + (fact.step.marks.count * SECONDS_PER_MARK * coats * count) / 60;
-  const area = stack.zone.areaMm2 * (fact.step.coverage ?? 1);
-  return (product.handsOn.fixedMin + ((product.handsOn.perDm2Min * area) / MM2_PER_DM2) * count) * coats;
-}
 
 /**
  * Paint a step takes in its zone, all pieces and coats.
@@ -36,7 +18,7 @@ export function handsOnMin(fact: StepFact, stack: Pick<StackFacts, "piece" | "zo
  * @returns mL out of the jar and mL as laid; null for acts without a film
  */
 export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" | "volumeMl"> {
-  const wetMicrons = fact.product?.film.wetMicrons ?? null;
+  const wetMicrons = coatMicrons(fact.product, fact.step.method);
   if (wetMicrons === null) return { jarMl: null, volumeMl: null };
   if (fact.step.done) return { jarMl: 0, volumeMl: 0 };
   const { coats = 1, coverage = 1, marks, thinning, group } = fact.step;
@@ -53,7 +35,8 @@ export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" |
     thinnerPercent: percent,
     uptakeMlPerM2: drinks ? stack.material.uptakeMlPerM2.value : 0,
     pieces: stack.piece.count,
-    sittings: coats * SITTINGS_PER_COAT,
+    // A pen and a can keep what is left in them.
+    sittings: ["pen", "spray"].includes(fact.step.method ?? fact.product!.methods[0] ?? "") ? 0 : coats * SITTINGS_PER_COAT,
   });
 }
 
@@ -98,6 +81,12 @@ function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
     : null;
 }
 
+/** A coat's thinning with all that follows from it: the usual one where nothing was said. */
+function thinningOf({ step, product }: StepFact, stack: StackFacts): Step["thinning"] {
+  const purpose = purposeOf(step, product!);
+  return thinningFor(product!, purpose, step.thinning ?? usualThinning(product!, purpose, stack.material.surface));
+}
+
 /**
  * Works out every number of a stack's steps: film, amounts, stages, hands-on time. Amounts and time cover the whole count.
  * The stack's waits are taken as they stand.
@@ -114,7 +103,7 @@ export function quantify(stack: StackFacts): readonly Step[] {
       ...(product?.own ? { ownProduct: product.own.id } : {}),
       method: step.method ?? product?.methods[0] ?? "hand",
       coats: step.coats ?? 1,
-      thinning: step.thinning ?? null,
+      thinning: product && isLiquid(product, step.method) ? thinningOf(fact, stack) : null,
       wetMicrons: wet,
       dryMicrons: wet === null || solids === null ? null : dryMicrons(wet, solids, step.thinning?.percent ?? 0),
       ...amounts(fact, stack),

@@ -4,29 +4,31 @@ import { BEST_GRADE, durabilityOf } from "./durability";
 import { has, isColour } from "./facts";
 import type { PieceFacts, StackFacts, StepFact } from "./facts";
 import { harshnessOf } from "./harshness";
+import { offTrack } from "./off-track";
 import type { Scores, Totals } from "../model/plan";
-import type { Step, ZoneSteps } from "../model/step";
+import type { ZoneSteps } from "../model/step";
+import type { Edge, Work } from "./task";
+import { workOf } from "./work-of";
+import type { Worked } from "./work-of";
 
 type Column = "typical" | "cautious";
 
-/** Minutes of a zone's own chain before its cure: waits, and the waits between coats of one step. */
-function chainMin(steps: readonly Step[], column: Column): number {
-  return steps
-    .filter((step) => step.role !== "cure" && !step.done)
-    .reduce((sum, step) => {
-      const wait = (column === "typical" ? step.waitBefore?.min : (step.waitBefore?.cautiousMin ?? step.waitBefore?.min)) ?? 0;
-      return sum + wait + (step[column]?.recoatFrom ?? 0) * (step.coats - 1);
-    }, 0);
-}
-
-function isUnderside(zone: ZoneSteps, facts: PieceFacts): boolean {
-  return facts.zones.find((one) => one.zone === zone.zone)?.template.exposure === "underside";
-}
-
-/** The back is finished before the face is begun; the other zones go on side by side. */
-function elapsed(zones: readonly ZoneSteps[], facts: PieceFacts, column: Column): number {
-  const longest = (some: readonly ZoneSteps[]) => Math.max(0, ...some.map((zone) => chainMin(zone.steps, column)));
-  return longest(zones.filter((zone) => isUnderside(zone, facts))) + longest(zones.filter((zone) => !isUnderside(zone, facts)));
+/** From the first act to the last, without time at the bench: the longest chain of waits through the joined work. */
+function elapsed({ tasks, milestones }: Work, column: Column): { readonly minutes: number; readonly handled: number } {
+  const of = (edge: Edge) => (column === "typical" ? edge.typicalMin : edge.cautiousMin);
+  const known = new Map(tasks.map((task) => [task.id, task]));
+  const at = new Map<string, number>();
+  const when = (id: string): number => {
+    const found = at.get(id);
+    if (found !== undefined) return found;
+    at.set(id, 0);
+    const instant = Math.max(0, ...known.get(id)!.after.map((edge) => when(edge.task) + of(edge)));
+    at.set(id, instant);
+    return instant;
+  };
+  const minutes = Math.max(0, ...tasks.map((task) => when(task.id)));
+  const handled = Math.max(minutes, ...milestones.map(({ task, handle }) => when(task) + (column === "typical" ? handle.typicalMin : handle.cautiousMin)));
+  return { minutes, handled };
 }
 
 /** One shared act counts once, however many zones carry it. */
@@ -41,20 +43,21 @@ function handsOn(zones: readonly ZoneSteps[]): number {
 /**
  * Sums a plan up.
  *
- * @param zones stacks with their numbers
+ * @param plan stacks with their numbers, joined into acts, in working order
  * @returns minutes, days and mL over all zones and the whole count
  */
-export function totalsOf(zones: readonly ZoneSteps[], facts: PieceFacts): Totals {
+export function totalsOf(plan: Worked, facts: PieceFacts): Totals {
+  const { zones } = plan;
+  const work = workOf(plan, new Map(facts.zones.map((zone) => [zone.zone, zone.template.exposure])));
+  const usual = elapsed(work, "typical");
   const steps = zones.flatMap((zone) => zone.steps);
   const jar: Record<string, number> = {};
   for (const step of steps) if (step.jarMl !== null && !step.done) jar[step.product] = (jar[step.product] ?? 0) + step.jarMl;
-  const elapsedMin = elapsed(zones, facts, "typical");
-  const last = Math.max(0, ...zones.map((zone) => [...zone.steps].reverse().find((step) => step.typical)?.typical?.dryThrough ?? 0));
   return {
     handsOnMin: handsOn(zones),
-    elapsedMin,
-    elapsedCautiousMin: elapsed(zones, facts, "cautious"),
-    handleAfterMin: elapsedMin + last,
+    elapsedMin: usual.minutes,
+    elapsedCautiousMin: elapsed(work, "cautious").minutes,
+    handleAfterMin: usual.handled,
     cureDays: Math.max(0, ...steps.filter((step) => step.role === "cure").map((step) => (step.waitBefore?.min ?? 0) / MIN_PER_DAY)),
     jarMlByProduct: jar,
     products: [...new Set(steps.filter((step) => !step.done && facts.catalogue.products.has(step.product)).map((step): ProductId => step.product))],
@@ -84,7 +87,7 @@ function costIn(totals: Totals, facts: PieceFacts): number | null {
 
 /** Off the beaten track, over all zones: products not usual here, and how unusual each is. */
 function strainIn(kinds: readonly StepFact[], facts: PieceFacts): number {
-  return kinds.reduce((sum, { product }) => sum + (product ? product.usual.rank + (product.usual.on.includes(facts.material.surface) ? 0 : 2) : 0), 0);
+  return kinds.reduce((sum, { product }) => sum + (product ? offTrack(product, facts) : 0), 0);
 }
 
 /**

@@ -1,10 +1,10 @@
-import type { DryingStage, Role } from "../../catalogue/vocabulary";
+import type { DryingStage, Role, TechniqueId } from "../../catalogue/vocabulary";
 import { evaporationFactor } from "../../drying/air";
-import { earliestRecoatMin, stagesIn } from "../../drying/stages";
+import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages";
 import type { Stages } from "../../drying/stages";
 import { hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
-import { isColour, isFilm } from "./facts";
+import { coversField, isColour, isFilm } from "./facts";
 import type { StepChoice, Wait } from "../model/step";
 
 export type Column = "typical" | "cautious";
@@ -58,9 +58,25 @@ export function crossesOilAndWater(upper: StepFact, lower: StepFact): boolean {
   return oily(upper) !== oily(lower) && upper.product!.carrier !== "none" && lower.product!.carrier !== "none";
 }
 
+/** Marks and lines that are set beside one another in one sitting, working outward; only what lies on them waits. */
+const SET_BESIDE: readonly TechniqueId[] = ["dots", "walked-dots", "swipes", "sponge-dots", "raised-line", "lettering"];
+
+/**
+ * Whether two layers lie beside each other, not one on the other: marks of several colours, letters among dots, brushwork in two colours.
+ *
+ * @param upper the one laid later
+ */
+export function liesBeside(upper: StepFact, lower: StepFact): boolean {
+  const [one, other] = [upper.step, lower.step];
+  if (one.role !== "decorate" || other.role !== "decorate" || !one.technique || !other.technique) return false;
+  if (coversField(upper) || coversField(lower) || upper.technique?.mask || lower.technique?.mask) return false;
+  const beside = (technique: TechniqueId) => SET_BESIDE.includes(technique);
+  return one.technique === other.technique || ((beside(one.technique) || one.technique === "outline") && beside(other.technique));
+}
+
 function needOf(upper: StepFact, lower: StepFact): Need {
   const { role, while: when } = upper.step;
-  if (when === "wet") return "none";
+  if (when === "wet" || liesBeside(upper, lower)) return "none";
   if (crossesOilAndWater(upper, lower)) return "through";
   const need = NEEDS[role] ?? "none";
   if (role === "mask" && upper.aid?.mask?.sticks) return "hard";
@@ -218,6 +234,16 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
   return filled.map((fact) => fact.step);
 }
 
+/** Rooms that class times hold for as they stand [common practice]. */
+function isAtEase({ temperatureC, relativeHumidity }: StackFacts["room"]): boolean {
+  return temperatureC >= 18 && temperatureC <= 30 && relativeHumidity <= 0.65;
+}
+
+/** What a thick mark, or a class that dries slowly, needs in the standard room. */
+function markNeedMin({ product, step, wetMicrons }: StepFact): number {
+  return Math.max(product?.drying.through?.typical ?? 0, step.marks && wetMicrons !== null ? markThroughMin(wetMicrons) : 0);
+}
+
 /**
  * The least a film must have dried before a step above may start, at the fast end of this room's range; what rules judge by.
  *
@@ -227,6 +253,9 @@ export function leastWaitMin(upper: StepFact, lower: StepFact, stack: StackFacts
   if (isLongDry(lower) || !lower.product || lower.product.drying.by === "none") return 0;
   const need = needOf(upper, lower);
   if (need === "recoat") return earliestRecoatMin(lower.product, stack.room, lower.step.marks ? lower.wetMicrons : null);
-  if (!stagesOf(lower, stack, "typical")) return null;
-  return filmNeedMin(upper, lower, stack, "typical");
+  const stages = stagesOf(lower, stack, "typical");
+  if (!stages) return null;
+  const asked = filmNeedMin(upper, lower, stack, "typical");
+  // A full day is a full day in any room people are at ease in, whatever the reckoning adds to it.
+  return need === "through" && isAtEase(stack.room) ? Math.min(asked, Math.max(hours(24), stages.recoatFrom, markNeedMin(lower))) : asked;
 }

@@ -31,7 +31,7 @@ function settings(before: StepChoice, after: StepChoice): readonly Change[] {
     op: "set",
     stepId: before.id,
     field,
-    value: after[field] ?? (field === "thinning" ? null : undefined),
+    value: after[field] ?? undefined,
   }));
 }
 

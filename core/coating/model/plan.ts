@@ -3,7 +3,7 @@ import type { Provenance } from "../../catalogue/provenance";
 import type { Severity, ZoneId } from "../../catalogue/vocabulary";
 import type { Assumption, Piece } from "../../piece/piece";
 import type { Change } from "./change";
-import type { ZoneSteps } from "./step";
+import type { Wait, ZoneSteps } from "./step";
 
 export const PLAN_SET_FORMAT = "nook-coat/plan-set";
 export const PLAN_SET_VERSION = 1;
@@ -23,6 +23,18 @@ export interface OrderedCoat {
   readonly stepId: StepId;
   readonly coat: number;
   readonly half?: "first" | "second";
+}
+
+/** One act of the work, joined over the places that get it alike. */
+export interface Act {
+  /** From 1, in the order of the work. */
+  readonly number: number;
+  readonly stepIds: readonly StepId[];
+  readonly zones: readonly ZoneId[];
+  /** The most that any of its places gets. */
+  readonly coats: number;
+  /** The longest of its places' waits. */
+  readonly waitBefore: Wait | null;
 }
 
 export interface Totals {
@@ -62,6 +74,8 @@ export interface Candidate {
   readonly zones: readonly ZoneSteps[];
   /** Zones that stay as they are because they must, or because the user wants them bare. */
   readonly bare: readonly ZoneId[];
+  /** The work in its order, joined over places: numbered, shown and dated so. */
+  readonly acts: readonly Act[];
   readonly order: readonly OrderedCoat[];
   readonly findings: readonly Finding[];
   readonly totals: Totals;

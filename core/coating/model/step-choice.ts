@@ -11,7 +11,9 @@ export function choiceOf(step: Step): StepChoice {
     typical: _typical,
     cautious: _cautious,
     waitBefore,
-    ...choice
+    thinning,
+    ...rest
   } = step;
+  const choice = { ...rest, thinning: thinning && { with: thinning.with, percent: thinning.percent } };
   return waitBefore?.set === "hers" ? { ...choice, waitBefore } : choice;
 }

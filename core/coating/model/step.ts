@@ -1,6 +1,7 @@
 import type { ProductId, StepId } from "../../catalogue/ids";
 import type { DryingStage, Method, Role, Sheen, TechniqueId, ZoneId } from "../../catalogue/vocabulary";
 import type { Stages } from "../../drying/stages";
+import type { ChosenThinning, Thinning } from "../../film/thinning";
 
 export interface Because {
   readonly requirement: string;
@@ -43,7 +44,8 @@ export interface StepChoice {
   readonly coats?: number;
   readonly coverage?: number;
   readonly marks?: StepMarks;
-  readonly thinning?: { readonly with: ProductId; readonly percent: number } | null;
+  /** Absent: not said. Null: there is nothing to thin. */
+  readonly thinning?: ChosenThinning | null;
   readonly waitBefore?: Wait | null;
   readonly while?: "wet" | "dry";
   readonly heat?: Heat;
@@ -62,7 +64,7 @@ export interface StepChoice {
 export interface Step extends StepChoice {
   readonly method: Method;
   readonly coats: number;
-  readonly thinning: { readonly with: ProductId; readonly percent: number } | null;
+  readonly thinning: Thinning | null;
   readonly wetMicrons: number | null;
   readonly dryMicrons: number | null;
   readonly jarMl: number | null;

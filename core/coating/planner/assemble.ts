@@ -8,7 +8,7 @@ import type { StepChoice } from "../model/step";
 import { stepIdOf } from "../model/step-id";
 import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
-import { PHASE_OF } from "./draft";
+import { phaseOf } from "../facts/phase";
 import type { Draft, Alternative } from "./draft";
 
 type Placed = Draft & { readonly variable: number };
@@ -32,7 +32,7 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   const done = context.done.map(({ zone: _zone, id, ...step }): Placed => ({
     ...step,
     ...(id ? { pinned: { id, origin: "engine" } } : {}),
-    phase: PHASE_OF[step.role],
+    phase: phaseOf(step, context.catalogue),
     variable: -1,
     done: true,
     because: ALREADY,

@@ -87,6 +87,7 @@ function costFrom(plan: readonly Whole[], facts: PieceFacts): Cost {
     days: (chain(true) + chain(false)) / DAY_MIN,
     cureDays: Math.max(0, ...cure) / DAY_MIN,
     handsOnMin: own.reduce((sum, step) => sum + step.handsOnMin, 0) + [...acts.values()].reduce((sum, min) => sum + min, 0),
+    kinds: 0,
     products: films.filter((product) => !product.own).length,
     shortfall: Math.max(0, ...wears),
     shortfallInAll: wears.reduce((sum, shortfall) => sum + shortfall, 0),

@@ -5,6 +5,7 @@ import type { Candidate } from "../model/plan";
 import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-offs";
 import type { Trade, Win } from "../facts/trade-offs";
 import type { MeasureName } from "./cost";
+import { reweighed } from "./route-search";
 import type { Found, RouteSearch } from "./route-search";
 import { practiceVariants } from "./practice-variants";
 import { faultsIn } from "./zone-search";
@@ -42,6 +43,16 @@ export function bestOf(routes: readonly RouteSearch[], measure: MeasureName): Fo
   const found = routes.flatMap((route) => route.best(measure) ?? []);
   return found.sort((a, b) => a.joined.total - b.joined.total)[0] ?? null;
 }
+
+/** The best all round of all that was found, by the weights of that measure. */
+function allRound(first: Found, found: readonly Found[]): Found {
+  const weight = ({ joined }: Found) => reweighed(joined, "balanced").total;
+  const least = faultsIn(first.joined.judged);
+  const best = found.filter((one) => faultsIn(one.joined.judged) <= least).sort((a, b) => weight(a) - weight(b))[0];
+  return best && weight(best) < weight(first) - EPSILON ? best : first;
+}
+
+const EPSILON = 1e-6;
 
 class Selection {
   readonly candidates: Candidate[] = [];
@@ -151,13 +162,17 @@ function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogu
  * measure by more than nobody would notice (none of these is worse than another in everything), then other routes and the schools, which differ
  * by more than a measure says: what the user is used to, what a mistake costs.
  *
- * @param first the best all round
+ * @param begun the best all round as far as was sought; one found on the way that weighs less all round takes its place
  * @returns nothing when no route has a plan
  */
-export function selectCandidates(routes: readonly RouteSearch[], catalogue: Catalogue, first: Found | null): readonly Candidate[] {
-  if (!first) return [];
-  const shown = new Selection(first);
+export function selectCandidates(routes: readonly RouteSearch[], catalogue: Catalogue, begun: Found | null): readonly Candidate[] {
+  if (!begun) return [];
   const measures = [...new Set(routes.flatMap((route) => route.measures))].filter((measure) => measure !== "balanced");
+  const first = allRound(
+    begun,
+    measures.flatMap((measure) => bestOf(routes, measure) ?? []),
+  );
+  const shown = new Selection(first);
   for (const measure of measures)
     shown.consider(
       () => bestOf(routes, measure),

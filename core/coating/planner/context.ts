@@ -17,6 +17,12 @@ export interface ZoneContext extends PieceFacts {
   readonly layers: readonly ZoneLayer[];
   /** Colour of the field here; null leaves the surface itself showing. */
   readonly field: string | null;
+  /** The paint named for the field. */
+  readonly fieldMedium: ProductId | null;
+  /** The field is blended in one go, with no coat of one colour under it. */
+  readonly blended: boolean;
+  /** Products of the plan that is followed, "role:product" by zone: kept wherever they still hold. */
+  readonly followed: ReadonlySet<string> | null;
   readonly surface: Surface;
   /** Steps already on this zone, and steps of the user's that stay whatever else is planned. */
   readonly done: readonly LaidStep[];
@@ -49,5 +55,5 @@ export function allowedAid(context: PieceFacts, id: ProductId): Aid | null {
 
 /** Does a film of this class hold on the zone's bare surface, as it comes or baked where this route bakes? */
 export function holds(product: ProductClass, context: ZoneContext): boolean {
-  return product.grips.includes(context.surface) || product.gripsBaked.includes(context.surface);
+  return product.grips.includes(context.surface) || (context.route === "bake" && product.gripsBaked.includes(context.surface));
 }

@@ -11,6 +11,8 @@ export interface Cost {
   readonly handsOnMin: number;
   /** Product classes the user does not own. */
   readonly products: number;
+  /** Different grounds, colours and clears in one piece, owned or not: one of each will do unless a place needs another. */
+  readonly kinds: number;
   /** Grades short of the best in the zone that wears worst, and in all zones together. */
   readonly shortfall: number;
   readonly shortfallInAll: number;
@@ -38,6 +40,7 @@ const BALANCED: Record<keyof Cost, number> = {
   cureDays: 0.06,
   handsOnMin: 0.02,
   products: 0.6,
+  kinds: 0.6,
   shortfall: 1.2,
   shortfallInAll: 0.4,
   harshness: 2,
@@ -56,6 +59,7 @@ export const NOTHING_COUNTS: Record<keyof Cost, number> = {
   cureDays: 0,
   handsOnMin: 0,
   products: 0,
+  kinds: 0,
   shortfall: 0,
   shortfallInAll: 0,
   harshness: 0,
@@ -67,9 +71,12 @@ export const NOTHING_COUNTS: Record<keyof Cost, number> = {
   order: 0,
 };
 
+/** Sought by one measure a plan stays whole: it is no shuffle of paints that saves an hour here and a penny there, nor of what nobody takes for this. */
+const COHERENT = { kinds: 6, strain: 3 } as const;
+
 /** What stands beside the measure itself: the balanced weights, so that nothing is thrown away for the last hour or penny. */
 function mainly(own: Partial<Record<keyof Cost, number>>): Record<keyof Cost, number> {
-  return { ...BALANCED, ...own };
+  return { ...BALANCED, ...COHERENT, ...own };
 }
 
 /** Weights that turn a cost into one number for each measure [judgement of this project; docs/durability.md and docs/coverage.md show what they lead to]. */
@@ -114,7 +121,7 @@ export interface Part {
   readonly faults: number;
   readonly money: number;
   readonly order: number;
-  /** Acts shared by zones, with their minutes; products that would have to be bought; those without a price; harsh things, with their weight. */
+  /** Acts shared by zones, with their minutes; products that would have to be bought; kinds of film; those without a price; harsh things, with their weight. */
   readonly shared: readonly SharedThing[];
 }
 

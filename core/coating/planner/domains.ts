@@ -1,7 +1,8 @@
 import type { ProductId, StepId } from "../../catalogue/ids";
 import { stepId } from "../../catalogue/ids";
 import type { Zone } from "../../piece/zones";
-import { cureDaysOf, handsOnMin } from "../facts/quantify";
+import { handsOnMin } from "../facts/hands-on";
+import { cureDaysOf } from "../facts/quantify";
 import { has, isColour, stepFact } from "../facts/facts";
 import type { StepFact } from "../facts/facts";
 import { StackDuration } from "../facts/stack-duration";
@@ -10,6 +11,7 @@ import { assemble, soleStack } from "./assemble";
 import type { Assembled } from "./assemble";
 import type { ZoneContext } from "./context";
 import { harshnessOf } from "../facts/harshness";
+import { offTrack } from "../facts/off-track";
 import { NOTHING } from "./cost";
 import type { Cost, Part, Span } from "./cost";
 import { weighedAlone, weighedPlain } from "./incremental-cost";
@@ -56,6 +58,13 @@ function countsAsCoat(fact: StepFact): boolean {
   return !fact.step.done && !fact.step.marks && (isColour(fact) || has(fact, "ground"));
 }
 
+/** Ground, colour or clear, and which: what a painter wants one of for the whole piece. */
+function kindOfFilm({ step, product }: StepFact): readonly string[] {
+  if (!product || product.drying.by === "none" || step.role === "fill") return [];
+  const use = step.role === "prime" ? "ground" : step.role === "base" || step.role === "decorate" ? "colour" : "clear";
+  return [`${use}:${product.id}`];
+}
+
 function ascending(places: number[]): readonly number[] {
   // Few, and nearly sorted.
   for (let at = 1; at < places.length; at += 1) {
@@ -66,6 +75,9 @@ function ascending(places: number[]): readonly number[] {
   }
   return places;
 }
+
+/** What it takes to change a product of a plan that is followed, in strain: more than a little better [judgement of this project]. */
+const STEADY = 4;
 
 const SEALING = "sealing";
 /** Decided before the rest: all zones have to agree on the heat; the seal says most of what a zone costs. */
@@ -250,21 +262,22 @@ export class ZoneDomains {
   }
 
   private leastOf(variable: DecisionVariable, alternative: Alternative, order: number, facts: readonly StepFact[]): Part {
-    const { surface } = this.context;
     const films = facts.flatMap((fact) => fact.product ?? []);
-    const usual = films.reduce((sum, product) => sum + product.usual.rank + (product.usual.on.includes(surface) ? 0 : 2), 0);
+    const usual = films.reduce((sum, product) => sum + offTrack(product, this.context), 0);
+    const strange = this.strangeTo(facts);
     const buy = films.filter((product) => product.own === undefined).map((product): ProductId => product.id);
     const unpriced = films.filter((product) => (product.own?.pricePerMl ?? null) === null).map((product): ProductId => product.id);
     return {
       ...NOTHING,
       ...this.sumsOf(facts),
-      strain: (alternative.strain ?? 0) + usual,
+      strain: (alternative.strain ?? 0) + usual + strange,
       steps: facts.length,
       shortfall: variable.name === SEALING ? this.shortfallUnder(sealIn(facts)) : 0,
       order,
       shared: [
         ...facts.flatMap((fact) => (fact.step.group === undefined ? [] : [sharedThing("act", fact.step.group, this.minutes(fact))])),
         ...[...new Set(buy)].map((id) => sharedThing("buy", id, 1)),
+        ...[...new Set(facts.flatMap(kindOfFilm))].map((name) => sharedThing("kind", name, 1)),
         ...[...new Set(unpriced)].map((id) => sharedThing("unpriced", id, 1)),
         ...facts.flatMap((fact) => {
           const weight = harshnessOf(fact.product, fact.aid);
@@ -272,6 +285,13 @@ export class ZoneDomains {
         }),
       ],
     };
+  }
+
+  /** Films the followed plan does not have in this place: a change of one fact is no reason to change them. */
+  private strangeTo(facts: readonly StepFact[]): number {
+    const { followed } = this.context;
+    if (!followed) return 0;
+    return STEADY * facts.filter((fact) => fact.product !== null && !followed.has(`${fact.step.role}:${fact.step.product}`)).length;
   }
 
   private shortfallUnder(seal: StepFact | undefined): number {

@@ -1,56 +1,10 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
-import type { Role, Sheen } from "../../catalogue/vocabulary";
+import type { Sheen } from "../../catalogue/vocabulary";
+import { isLiquid, purposeOf, usualThinning } from "../../film/thinning";
+import type { Surface } from "../../catalogue/material";
 import type { Because, StepChoice } from "../model/step";
-
-/**
- * Where in the work a step falls when nothing moves it. The stack is sorted by it; loops (fill, sand; mask, paint, unmask;
- * lock and paint on) sit inside one phase and keep the order their alternative gives them.
- */
-export const PHASE = {
-  clean: 10,
-  level: 20,
-  key: 30,
-  size: 40,
-  ground: 50,
-  base: 60,
-  isolate: 70,
-  mark: 80,
-  decorate: 90,
-  unmark: 110,
-  sign: 120,
-  seal: 130,
-  afterSeal: 140,
-  assemble: 145,
-  heat: 150,
-  cure: 160,
-} as const;
-
-/** Where a step falls in the work by its role alone: one the user keeps or has done already. */
-export const PHASE_OF: Readonly<Record<Role, number>> = {
-  cast: PHASE.clean,
-  clean: PHASE.clean,
-  fill: PHASE.level,
-  sand: PHASE.level,
-  "dust-off": PHASE.level,
-  size: PHASE.size,
-  prime: PHASE.ground,
-  base: PHASE.base,
-  isolate: PHASE.isolate,
-  mark: PHASE.mark,
-  mask: PHASE.decorate,
-  decorate: PHASE.decorate,
-  "top-dot": PHASE.decorate,
-  lock: PHASE.decorate,
-  unmask: PHASE.decorate,
-  unmark: PHASE.unmark,
-  sign: PHASE.sign,
-  seal: PHASE.seal,
-  "heat-set": PHASE.heat,
-  fire: PHASE.heat,
-  assemble: PHASE.assemble,
-  cure: PHASE.cure,
-};
+export { PHASE } from "../facts/phase";
 
 /** A step before it has an id: what an alternative brings to the stack. One the user keeps has its id, its maker and its coats already. */
 export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
@@ -84,9 +38,15 @@ export function because(requirement: string, text: string): readonly Because[] {
   return [{ requirement, text }];
 }
 
-/** A film step from a product class. */
-export function filmDraft(product: ProductClass, draft: Omit<Draft, "product" | "method" | "coats"> & { coats?: number }): Draft {
-  return { coats: product.coats, ...draft, product: product.id, method: product.methods[0] ?? "brush" };
+/** A film step from a product class, thinned for what it is to do. */
+export function filmDraft(
+  product: ProductClass,
+  draft: Omit<Draft, "product" | "method" | "coats" | "thinning"> & Partial<Pick<Draft, "coats" | "method" | "thinning">>,
+  surface: Surface,
+): Draft {
+  const method = draft.method ?? product.methods[0] ?? "brush";
+  const thinning = isLiquid(product, method) ? usualThinning(product, purposeOf(draft, product), surface) : null;
+  return { coats: product.coats, thinning, ...draft, product: product.id, method };
 }
 
 /** A step without a film. */

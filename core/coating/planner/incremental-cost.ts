@@ -18,8 +18,8 @@ export interface CostState {
 }
 
 /** The weight of one shared thing of each kind. */
-export function sharedWeights({ handsOnMin, products, unpriced, harshness }: Weights): Readonly<Record<SharedKind, number>> {
-  return { act: handsOnMin, buy: products, unpriced, harsh: harshness };
+export function sharedWeights({ handsOnMin, products, kinds, unpriced, harshness }: Weights): Readonly<Record<SharedKind, number>> {
+  return { act: handsOnMin, buy: products, kind: kinds, unpriced, harsh: harshness };
 }
 
 /** What colours and shortfall add to a zone's alternatives, weighted. */
@@ -43,7 +43,7 @@ export function weighedPlain(weights: Weights, part: Part): number {
 export function weighedAlone(weights: Weights, { part, alone }: { readonly part: Part; readonly alone: Omit<Span, "shortfall"> }): number {
   const once = sharedWeights(weights);
   let shared = 0;
-  for (const thing of part.shared) if (thing.kind === "buy" || thing.kind === "harsh") shared += once[thing.kind] * thing.amount;
+  for (const thing of part.shared) if (thing.kind === "buy" || thing.kind === "kind" || thing.kind === "harsh") shared += once[thing.kind] * thing.amount;
   const time = (weights.days * alone.chainMin) / MIN_PER_DAY + weights.cureDays * alone.cureDays;
   return weighedPlain(weights, part) + time + shared + weights.shortfall * part.shortfall;
 }

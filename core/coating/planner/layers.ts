@@ -1,9 +1,12 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { Technique } from "../../catalogue/technique";
 import type { ZoneId } from "../../catalogue/vocabulary";
+import { memory } from "../../catalogue/provenance";
 import type { Layer } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
+import type { Zone } from "../../piece/zones";
 import type { PieceFacts } from "../facts/facts";
+import { isFieldWork } from "../facts/phase";
 import type { StepMarks } from "../model/step";
 
 /** One layer of decoration with its place, colour and marks settled; the medium may be left to the search. */
@@ -14,7 +17,12 @@ export interface ZoneLayer {
   readonly colour: string | null;
   readonly coverage: number;
   readonly marks: StepMarks | null;
+  /** Laid before the guides: fields, bands, stencils, blends, powders. */
+  readonly isField: boolean;
 }
+
+/** From this share of its zone on, a solid layer is the field of the zone. */
+const WHOLE = 0.95;
 
 function techniquesWanted(facts: PieceFacts): readonly Technique[] {
   const { techniques, media } = facts.piece.decoration;
@@ -36,10 +44,11 @@ function holdsHere(id: ProductId, facts: PieceFacts): boolean {
 
 /** Techniques, media and colours spread when the user bound none of them together: each extra colour is another layer. */
 function spread(facts: PieceFacts): readonly Layer[] {
-  const { colours, media } = facts.piece.decoration;
-  const techniques = techniquesWanted(facts);
+  const { colours, media, baseColour } = facts.piece.decoration;
+  // Over a base colour "solid colour" is that very base.
+  const techniques = techniquesWanted(facts).filter((technique) => technique.id !== "solid" || baseColour === null);
   if (techniques.length === 0) return [];
-  const rounds = Math.max(techniques.length, Math.min(colours.length, techniques.length * 4));
+  const rounds = Math.max(techniques.length, colours.length);
   const used = new Map<ProductId, number>();
   return Array.from({ length: rounds }, (_unused, index) => {
     const technique = techniques[index % techniques.length]!;
@@ -53,32 +62,82 @@ function spread(facts: PieceFacts): readonly Layer[] {
   });
 }
 
+/** Smallest and largest mark anyone sets when no size is said, mm, and how many side by side make up the shorter way across. */
+const USUAL_MARK_MM = memory({ least: 2, most: 6, across: 14 });
+/** Nobody sets more than this when no number is said. */
+const MOST_MARKS = memory(240);
+const LEAST_MARKS = 8;
+/** Rings divide by it. */
+const MULTIPLE = 4;
+
+/** A number and a size of marks that suit the zone: by its area and the share that the technique covers, shared by layers of one technique. */
+function usualMarks(technique: Technique, zone: Zone, alike: number): StepMarks {
+  const usual = technique.marks!.value;
+  const { least, most, across } = USUAL_MARK_MM.value;
+  const scaled = (Math.sqrt(zone.areaMm2) / across) * (usual.diameterMm / 5);
+  const diameterMm = Math.round(Math.min(most * (usual.diameterMm / 5), Math.max(least, scaled)) * 2) / 2;
+  const whole = (zone.areaMm2 * technique.coverage.value) / ((Math.PI * diameterMm ** 2) / 4);
+  const count = Math.min(MOST_MARKS.value, whole) / alike;
+  return { count: Math.max(LEAST_MARKS, Math.round(count / MULTIPLE) * MULTIPLE), diameterMm, heightMm: (usual.heightMm * diameterMm) / usual.diameterMm };
+}
+
+function marksOf(layer: Layer, technique: Technique, zone: Zone, alike: number): StepMarks | null {
+  const usual = technique.marks?.value ?? null;
+  const heightMm = (diameterMm: number) => (usual ? (usual.heightMm * diameterMm) / usual.diameterMm : diameterMm / 10);
+  const given = layer.marks;
+  if (given) return { count: given.count, diameterMm: given.diameterMm, heightMm: given.heightMm ?? heightMm(given.diameterMm) };
+  return usual ? usualMarks(technique, zone, alike) : null;
+}
+
+/** A solid layer over a whole place: its field, with its colour and the paint named for it. */
+export interface WholeField {
+  readonly colour: string;
+  readonly medium: ProductId | null;
+}
+
+function listed(facts: PieceFacts): readonly Layer[] {
+  const { layers } = facts.piece.decoration;
+  return layers.length > 0 ? layers : spread(facts);
+}
+
+const coversAll = (layer: Layer) => layer.technique === "solid" && (layer.coverage ?? 1) >= WHOLE;
+
+/** The field a solid layer makes of a whole zone; null where none does. */
+export function wholeFieldOf(facts: PieceFacts, zone: ZoneId): WholeField | null {
+  const main = mainZone(facts.zones)?.zone;
+  const { colours } = facts.piece.decoration;
+  const all = listed(facts);
+  const last = all.findLast((layer) => coversAll(layer) && (layer.zone ?? main) === zone);
+  const colour = last && (last.colour ?? colours[all.indexOf(last) % Math.max(1, colours.length)]);
+  return last && colour ? { colour, medium: last.medium ?? null } : null;
+}
+
 /**
- * Settles the layers of decoration: which technique, in what colour, where.
+ * Settles the layers of decoration: which technique, in what colour, where. A solid layer over a whole place is no layer: it is its field.
  *
  * @returns layers in working order: what is done wet first, then the user's own order
  */
 export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
-  const { layers, colours } = facts.piece.decoration;
+  const { colours } = facts.piece.decoration;
   const main = mainZone(facts.zones);
-  const suffixBounds = (layers.length > 0 ? layers : spread(facts)).flatMap((layer, index): ZoneLayer[] => {
+  const all = listed(facts);
+  const settled = all.flatMap((layer, index): ZoneLayer[] => {
     const technique = facts.catalogue.techniques.get(layer.technique);
-    const zone = layer.zone ?? main?.zone;
-    if (!technique || !zone || facts.zones.find((one) => one.zone === zone)?.treatment !== "paint") return [];
-    const given = layer.marks;
-    const usual = technique.marks?.value ?? null;
-    const heightMm = (diameterMm: number) => (usual ? (usual.heightMm * diameterMm) / usual.diameterMm : diameterMm / 10);
-    const marks = given ? { count: given.count, diameterMm: given.diameterMm, heightMm: given.heightMm ?? heightMm(given.diameterMm) } : usual;
+    const zone = facts.zones.find((one) => one.zone === (layer.zone ?? main?.zone));
+    if (!technique || zone?.treatment !== "paint" || (zone.motifGround === undefined && coversAll(layer))) return [];
+    const alike = all.filter((other) => other.technique === layer.technique && (other.zone ?? main?.zone) === zone.zone && !other.marks).length;
+    const medium = layer.medium ?? null;
     return [
       {
-        zone,
+        zone: zone.zone,
         technique,
-        medium: layer.medium ?? null,
+        medium,
         colour: layer.colour ?? colours[index % Math.max(1, colours.length)] ?? null,
         coverage: layer.coverage ?? technique.coverage.value,
-        marks,
+        marks: marksOf(layer, technique, zone, Math.max(1, alike)),
+        isField: isFieldWork(technique, medium === null ? null : (facts.catalogue.products.get(medium) ?? null)),
       },
     ];
   });
-  return [...suffixBounds.filter((one) => one.technique.while === "wet"), ...suffixBounds.filter((one) => one.technique.while === "dry")];
+  return [...settled.filter((one) => one.technique.while === "wet"), ...settled.filter((one) => one.technique.while === "dry")];
 }

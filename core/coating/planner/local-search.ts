@@ -112,6 +112,19 @@ class LocalSearch {
   private together(): void {
     this.everywhere();
     this.systems();
+    this.wholeSystems();
+  }
+
+  /** One paint in everything it can lay, in all zones, under each seal: what stands by itself and what wants a film over it are far apart, step by step. */
+  private wholeSystems(): void {
+    const keys = (name: string) =>
+      new Set(this.places.flatMap((place) => (place.name === name ? place.alternatives.map((alternative) => alternative.key) : [])));
+    const seals = [...keys("sealing")].map((key) => this.inAllZones("sealing", key));
+    for (const turns of this.laying.values()) {
+      const paint = turns.filter((turn) => turn.name === "base" || turn.name.startsWith("layer-"));
+      if (paint.length < 2 || paint.every((turn) => this.alternativeAt(turn) === turn.alternative)) continue;
+      for (const seal of seals) this.attempt([...paint, ...seal]);
+    }
   }
 
   private alternativeAt({ zone, variable }: Place): RatedAlternative {

@@ -2,7 +2,7 @@ import type { Role } from "../../catalogue/vocabulary";
 import { isRecorded } from "../model/laid-step";
 import type { LaidStep } from "../model/laid-step";
 import type { ZoneContext } from "./context";
-import { PHASE, PHASE_OF } from "./draft";
+import { PHASE, phaseOf } from "../facts/phase";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
 
 /** Acts that were plainly done if a film lies over them. */
@@ -101,15 +101,15 @@ function washedBy(context: ZoneContext, step: LaidStep, draft: Draft): boolean {
 
 /** Where in the work a recorded act fell: sanding and dusting by the film they were done on. */
 function phaseOfDone({ done, catalogue }: ZoneContext, step: LaidStep): number {
-  if (step.role !== "sand" && step.role !== "dust-off") return PHASE_OF[step.role];
+  if (step.role !== "sand" && step.role !== "dust-off") return phaseOf(step, catalogue);
   const beneath = done.slice(0, done.indexOf(step)).findLast((other) => catalogue.products.has(other.product));
-  return Math.max(PHASE.key, beneath ? PHASE_OF[beneath.role] : 0);
+  return Math.max(PHASE.key, beneath ? phaseOf(beneath, catalogue) : 0);
 }
 
 /** Where the topmost film falls: nothing goes under it. What is only stated counts whatever it is. */
 function topmostPhase(context: ZoneContext): number {
   const films = context.done.filter((step) => !isRecorded(step) || context.catalogue.products.has(step.product));
-  return Math.max(-Infinity, ...films.map((step) => PHASE_OF[step.role]));
+  return Math.max(-Infinity, ...films.map((step) => phaseOf(step, context.catalogue)));
 }
 
 /** Sanded since it was last dusted. */
@@ -161,7 +161,7 @@ function leftOf(context: ZoneContext, alternative: Alternative, above: number, m
     if (isMet(context, draft, alternative.steps)) return [];
     if (draft.phase >= above || (recorded && OF_A_LAYER.includes(draft.role))) return [draft];
     // An earlier act is not made up for once a coat lies over it.
-    return TAKEN_AS_DONE.includes(draft.role) && !(recorded && draft.phase > PHASE_OF.clean) ? [{ ...draft, done: true as const, because: TAKEN }] : [];
+    return TAKEN_AS_DONE.includes(draft.role) && !(recorded && draft.phase > PHASE.clean) ? [{ ...draft, done: true as const, because: TAKEN }] : [];
   });
   // Guides that were never set are not taken off.
   const guided = steps.some((draft) => draft.role === "mark") || context.done.some((step) => step.role === "mark");

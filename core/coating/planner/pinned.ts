@@ -1,8 +1,9 @@
+import type { Catalogue } from "../../catalogue/catalogue";
 import type { Role } from "../../catalogue/vocabulary";
 import type { StepChoice } from "../model/step";
 import type { ZoneContext } from "./context";
 import { withoutDone } from "./on-body";
-import { PHASE_OF } from "./draft";
+import { phaseOf } from "../facts/phase";
 import type { Draft, Alternative, DecisionVariable } from "./draft";
 
 /** Roles of which a zone has one: a step of the user's takes the place of the engine's. */
@@ -13,9 +14,9 @@ function asHers(draft: Draft, step: StepChoice): Draft {
   return { ...draft, ...choice, ...(waitBefore?.set === "hers" ? { waitBefore } : {}), pinned: { id, origin } };
 }
 
-function born(step: StepChoice): Draft {
+function born(step: StepChoice, catalogue: Catalogue): Draft {
   const { because, checks } = step;
-  return asHers({ ...step, phase: PHASE_OF[step.role], because, checks }, step);
+  return asHers({ ...step, phase: phaseOf(step, catalogue), because, checks }, step);
 }
 
 /** Options that have the step, with the user's in place of their own. */
@@ -27,10 +28,10 @@ function withStep(variable: DecisionVariable, step: StepChoice): readonly Altern
   });
 }
 
-function keeping(variables: readonly DecisionVariable[], step: StepChoice, number: number): readonly DecisionVariable[] {
+function keeping(variables: readonly DecisionVariable[], step: StepChoice, number: number, catalogue: Catalogue): readonly DecisionVariable[] {
   const at = variables.findIndex((variable) => withStep(variable, step).length > 0);
   if (at >= 0) return variables.map((variable, index) => (index === at ? { ...variable, alternatives: withStep(variable, step) } : variable));
-  const own: DecisionVariable = { name: `hers-${number}`, alternatives: [{ key: step.id, steps: [born(step)] }], school: false, unmet: "" };
+  const own: DecisionVariable = { name: `hers-${number}`, alternatives: [{ key: step.id, steps: [born(step, catalogue)] }], school: false, unmet: "" };
   const instead = ONE_OF.includes(step.role)
     ? variables.findIndex((variable) =>
         variable.alternatives.some((alternative) => alternative.steps.some((draft) => draft.role === step.role && draft.pinned === undefined)),
@@ -48,5 +49,8 @@ function alikeSteps(draft: Draft, step: StepChoice): boolean {
 
 /** The decisions that are left once what is on the piece already and the steps the user keeps are settled. */
 export function pinnedVariables(context: ZoneContext, variables: readonly DecisionVariable[]): readonly DecisionVariable[] {
-  return context.keep.reduce<readonly DecisionVariable[]>((current, step, index) => keeping(current, step, index), withoutDone(context, variables));
+  return context.keep.reduce<readonly DecisionVariable[]>(
+    (current, step, index) => keeping(current, step, index, context.catalogue),
+    withoutDone(context, variables),
+  );
 }

@@ -22,7 +22,8 @@ import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
 import { PROVISIONAL } from "./domains";
-import { layersOf } from "./layers";
+import { layersOf, wholeFieldOf } from "./layers";
+import type { ZoneLayer } from "./layers";
 import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
 import { bestOf, firstCandidate, selectCandidates } from "./candidate-selection";
@@ -40,19 +41,37 @@ export interface Asked {
   readonly keep?: readonly PinnedStep[];
   /** What was recorded at the bench: on the piece already, and told apart from what the user only states. */
   readonly body?: readonly LaidStep[];
+  /** "role:product" of the plan that is followed, by zone: a change of one fact keeps its products wherever they still hold. */
+  readonly followed?: ReadonlyMap<ZoneId, ReadonlySet<string>>;
 }
 
-function contextOf(facts: PieceFacts, zone: Zone, route: Route, { keep = [], body = [] }: Asked): ZoneContext {
-  const layers = layersOf(facts).filter((layer) => layer.zone === zone.zone);
-  const field = zone.motifGround === undefined ? facts.piece.decoration.baseColour : zone.motifGround;
+/** A blend over the whole place: the base colour, where one is named, is the first that is blended. */
+function blendOf(facts: PieceFacts, layers: readonly ZoneLayer[]): readonly ZoneLayer[] {
+  const first = layers.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS);
+  const base = facts.piece.decoration.baseColour;
+  if (!first || base === null || layers.some((layer) => layer.technique === first.technique && layer.colour === base)) return layers;
+  return [{ ...first, colour: base }, ...layers];
+}
+
+/** From this share on a blend covers its place. */
+const COVERS = 0.95;
+
+function contextOf(facts: PieceFacts, zone: Zone, route: Route, { keep = [], body = [], followed }: Asked): ZoneContext {
+  const layers = zone.treatment === "paint" ? layersOf(facts).filter((layer) => layer.zone === zone.zone) : [];
+  const whole = zone.motifGround === undefined ? wholeFieldOf(facts, zone.zone) : null;
+  const plain = zone.motifGround === undefined ? (whole?.colour ?? facts.piece.decoration.baseColour) : zone.motifGround;
   // The ground under a motif is its field; what is set on it are its layers.
-  const own = zone.motifGround === undefined ? layers : layers.filter((layer) => layer.technique.id !== "solid");
+  const own = zone.motifGround === undefined ? blendOf(facts, layers) : layers.filter((layer) => layer.technique.id !== "solid");
+  const blend = own.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS);
   return {
     ...facts,
     zone,
     route,
     layers: own,
-    field,
+    field: zone.treatment === "finish" ? null : (blend?.colour ?? plain),
+    fieldMedium: whole?.medium ?? null,
+    blended: blend !== undefined,
+    followed: followed?.get(zone.zone) ?? null,
     surface: facts.material.surface,
     done: [...facts.piece.done, ...body].filter((step) => step.zone === zone.zone),
     keep: keep.filter((step) => step.zone === zone.zone).map(({ zone: _zone, ...step }) => step),
@@ -64,16 +83,33 @@ function zonesToCoat(facts: PieceFacts, route: Route): readonly Zone[] {
   const main = mainZone(facts.zones);
   return facts.zones
     .filter((zone) => route !== "kiln" || zone.template.exposure !== "underside")
-    .filter((zone) => zone.treatment === "paint" || zone.treatment === "finish-underside" || zone.treatment === "protect")
+    .filter((zone) => ["paint", "finish-underside", "finish", "protect"].includes(zone.treatment))
     .sort((a, b) => Number(b === main) - Number(a === main));
 }
 
 /** What a zone's stack hangs on, but for its name and size: zones alike in it are treated alike, as a painter would. */
-function kindOf({ zone, layers, field, done, keep }: ZoneContext): string {
+function kindOf({ zone, layers, field, fieldMedium, blended, followed, done, keep }: ZoneContext): string {
   const { template, wears, mustStayBare, treatment, motifGround } = zone;
   const { exposure, decorated, halves, optional, part } = template;
   const plain = (steps: readonly object[]) => steps.map((step) => ({ ...step, zone: "", id: "", laidAt: "" }));
-  return JSON.stringify([treatment, exposure, decorated, halves, optional, part, wears, mustStayBare, motifGround, field, layers, plain(done), plain(keep)]);
+  return JSON.stringify([
+    treatment,
+    exposure,
+    decorated,
+    halves,
+    optional,
+    part,
+    wears,
+    mustStayBare,
+    motifGround,
+    field,
+    fieldMedium,
+    blended,
+    [...(followed ?? [])],
+    layers,
+    plain(done),
+    plain(keep),
+  ]);
 }
 
 function searchesOf(facts: PieceFacts, route: Route, asked: Asked, rules: readonly Rule[]): readonly ZoneSearch[] {

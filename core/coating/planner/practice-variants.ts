@@ -1,4 +1,5 @@
 import type { Alternative, DecisionVariable } from "./draft";
+import { offTrack } from "../facts/off-track";
 import type { ZoneSearch } from "./zone-search";
 
 /** Further off usual practice than this, an alternative is no school. */
@@ -25,12 +26,12 @@ function byMethod(alternatives: readonly Alternative[]): readonly Alternative[] 
  * reach for here.
  */
 export function practiceVariants(main: ZoneSearch, shown: (variable: string, alternative: string) => boolean): readonly PracticeVariant[] {
-  const { catalogue, surface } = main.context;
+  const { catalogue } = main.context;
   const usual = (alternative: Alternative) =>
     (alternative.strain ?? 0) <= MOST_STRAIN &&
     alternative.steps.every(({ product }) => {
       const known = catalogue.products.get(product);
-      return !known || (known.usual.rank < 2 && known.usual.on.includes(surface));
+      return !known || offTrack(known, main.context) < 2;
     });
   // Which pencil it is makes no school; guides or none does, and comes last.
   const alternatives = ({ name, alternatives: all }: DecisionVariable) =>

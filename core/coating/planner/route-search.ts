@@ -57,7 +57,7 @@ function asJoined(judged: readonly Judged[]): Joined {
   return { judged, stacks: judged.map((one) => one.stack), total: Infinity };
 }
 
-function reweighed(joined: Joined, measure: MeasureName): Joined {
+export function reweighed(joined: Joined, measure: MeasureName): Joined {
   const cost = new IncrementalCost(MEASURES[measure], joined.judged.length);
   for (const [zone, judged] of joined.judged.entries()) putZone(cost, zone, judged);
   return { ...joined, total: cost.total() };
@@ -73,6 +73,7 @@ export class RouteSearch {
   private start: Joined | null = null;
   private allRound: Found | null = null;
   private spans: readonly Span[] | null = null;
+  private readonly bests = new Map<MeasureName, Found | null>();
   private readonly leastsOf = new Map<MeasureName, readonly (ZoneLeast | null)[]>();
 
   constructor(
@@ -115,6 +116,12 @@ export class RouteSearch {
   }
 
   best(measure: MeasureName): Found | null {
+    let known = this.bests.get(measure);
+    if (known === undefined) this.bests.set(measure, (known = this.sought(measure)));
+    return known;
+  }
+
+  private sought(measure: MeasureName): Found | null {
     const { allRound } = this;
     return allRound && hasNothingToGain(allRound.joined, measure)
       ? { ...allRound, joined: reweighed(allRound.joined, measure), measure }
@@ -152,7 +159,9 @@ export class RouteSearch {
   /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */
   private alone(search: ZoneSearch, weights: Partial<Record<keyof Cost, number>>, mostFaults: number): Joined | null {
     const elsewhere = new Set(this.searches.flatMap((other) => (other === search ? [] : other.mayShare.map((thing) => thing.index))));
-    const free = new Set(search.mayShare.flatMap((thing) => (thing.kind !== "buy" || elsewhere.has(thing.index) ? [thing.index] : [])));
+    const free = new Set(
+      search.mayShare.flatMap((thing) => ((thing.kind !== "buy" && thing.kind !== "kind") || elsewhere.has(thing.index) ? [thing.index] : [])),
+    );
     const sought = { weights: { ...NOTHING, ...weights }, unnoticed: 0, most: MOST.measure, mostFaults, free, soundTogether: () => true };
     const { found, proved } = branchAndBound([search], sought);
     return proved ? found : null;
@@ -180,11 +189,11 @@ export class RouteSearch {
   private leasts(measure: MeasureName, mostFaults: number): readonly (ZoneLeast | null)[] {
     const known = this.leastsOf.get(measure);
     if (known) return known;
-    const { handsOnMin, products, strain, steps, coats, shortfallInAll, money, order } = MEASURES[measure];
+    const { handsOnMin, products, kinds, strain, steps, coats, shortfallInAll, money, order } = MEASURES[measure];
     const spans = this.leastSpans(mostFaults);
     const leasts = this.searches.map((search, index): ZoneLeast | null => {
       if (index === 0) return null;
-      const plain = this.alone(search, { handsOnMin, products, strain, steps, coats, shortfallInAll, money, order }, mostFaults);
+      const plain = this.alone(search, { handsOnMin, products, kinds, strain, steps, coats, shortfallInAll, money, order }, mostFaults);
       return plain && { total: plain.total, span: spans[index]! };
     });
     this.leastsOf.set(measure, leasts);

@@ -1,5 +1,5 @@
 /** Kinds of things that a plan has once, however many zones need them. */
-export const SHARED_KINDS = ["act", "buy", "unpriced", "harsh"] as const;
+export const SHARED_KINDS = ["act", "buy", "kind", "unpriced", "harsh"] as const;
 export type SharedKind = (typeof SHARED_KINDS)[number];
 
 /** One such thing: counted while any alternative chosen needs it. */
@@ -8,7 +8,7 @@ export interface SharedThing {
   readonly name: string;
   /** Place of the thing in the counts; the same for the same kind and name. */
   readonly index: number;
-  /** Minutes of an act, weight of a harsh thing, 1 of a product. */
+  /** Minutes of an act, weight of a harsh thing, 1 of a product and of a kind of film. */
   readonly amount: number;
 }
 

@@ -1,13 +1,19 @@
 import { productId } from "../../catalogue/ids";
 import { plainZone } from "../../catalogue/vocabulary";
 import type { Wear } from "../../catalogue/use";
+import type { ProductClass } from "../../catalogue/product-class";
+import { mainZone } from "../../piece/zones";
+import type { Zone } from "../../piece/zones";
 import { FIRING } from "../facts/firing";
+import { isLevel } from "../facts/level";
+import { COVER_SPOTS, UNCOVER_SPOTS } from "../facts/phase";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
 import type { Alternative, DecisionVariable } from "./draft";
 
 const NONE: Alternative = { key: "none", steps: [] };
+const FINISHED: readonly Zone["treatment"][] = ["finish-underside", "finish"];
 export const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",
   rub: "hands",
@@ -30,48 +36,64 @@ export function signing(context: ZoneContext): DecisionVariable | null {
   return { name: "signing", alternatives: [{ key: "signed", steps: [sign] }], school: false, unmet: "" };
 }
 
+/** Brushing what is made to be poured is fiddly, and shows its strokes [judgement of this project]. */
+const BRUSHED_STRAIN = 1.5;
+
+function sealCheck(product: ProductClass, brushed: boolean): string {
+  if (product.traits.includes("needs-firing")) return "An even, milky coat; nothing on the foot, or it fuses to the shelf.";
+  if (product.methods[0] === "spray") return "Two or three dry, misty passes from a distance first.";
+  if (brushed) return "Weigh both parts; brush it on thin, for on a slope it runs; look again after a quarter of an hour and take up the drips.";
+  if (product.traits.includes("two-part")) return "Weigh both parts; pour in the middle, tilt until it has levelled, wipe the drip edge, cover from dust.";
+  return "Thin coats in one direction; no puddles.";
+}
+
 /** The last film: each class that stands all this zone meets, or none. */
 export function sealing(context: ZoneContext): DecisionVariable | null {
   const { wears, treatment, template } = context.zone;
-  if (context.route !== "kiln" && wears.length === 0 && treatment !== "finish-underside" && context.layers.length === 0) return null;
+  if (context.route !== "kiln" && wears.length === 0 && !FINISHED.includes(treatment) && context.layers.length === 0) return null;
   const job = template.exposure === "contents" && context.route !== "kiln" ? "inside-seal" : "seal";
   const said = wears.map((wear) => WEAR_TEXT[wear]).join(" and ") || "dust";
+  const wish = context.piece.wishes.sealer;
+  const main = mainZone(context.zones)?.zone === context.zone.zone;
+  // What the user wants on the face is judged, not left out; elsewhere it is taken where it stands what that place meets.
   const fits = allowed(context).filter(
     (product) =>
       product.jobs.includes(job) &&
-      wears.every((wear) => product.resists[wear] !== undefined) &&
-      (context.field !== null || context.layers.length > 0 || holds(product, context)),
+      ((main && product.id === wish) || wears.every((wear) => product.resists[wear] !== undefined)) &&
+      (context.field !== null || context.layers.length > 0 || holds(product, context)) &&
+      // Resin runs off an underside, whatever is done.
+      (!product.brushed || template.exposure !== "underside"),
   );
   const place = plainZone(context.zone.zone);
   const shared = context.zones.some((zone) => zone.motifGround !== undefined && plainZone(zone.zone) === place);
-  const alternatives = fits.map((product): Alternative => ({
-    key: product.id,
-    steps: [
-      filmDraft(product, {
-        role: "seal",
-        phase: PHASE.seal,
-        // A place and the motifs in it are sealed in one go.
-        ...(shared ? { group: `seal-${place}-${product.id}` } : {}),
-        thinning: null,
-        ...sheenOf(product, context.piece.finish),
-        because: because("wear", `it has to stand ${said}`),
-        checks: [
-          product.traits.includes("needs-firing")
-            ? "An even, milky coat; nothing on the foot, or it fuses to the shelf."
-            : product.methods[0] === "spray"
-              ? "Two or three dry, misty passes from a distance first."
-              : product.traits.includes("two-part")
-                ? "Weigh both parts; tilt until it has levelled, cover from dust."
-                : "Thin coats in one direction; no puddles.",
-        ],
-      }),
-    ],
-  }));
-  const wish = context.piece.wishes.sealer;
+  const alternatives = fits.map((product): Alternative => {
+    // What is poured stays only on a level face; elsewhere it is brushed on thin, or not taken at all.
+    const brushed = product.brushed !== undefined && !isLevel(context);
+    return {
+      key: product.id,
+      strain: brushed ? BRUSHED_STRAIN : 0,
+      steps: [
+        filmDraft(
+          product,
+          {
+            role: "seal",
+            phase: PHASE.seal,
+            // A place and the motifs in it are sealed in one go.
+            ...(shared ? { group: `seal-${place}-${product.id}` } : {}),
+            ...(brushed ? { method: "brush" as const, coats: product.brushed!.coats } : {}),
+            ...sheenOf(product, context.piece.finish),
+            because: because("wear", `it has to stand ${said}`),
+            checks: [sealCheck(product, brushed)],
+          },
+          context.surface,
+        ),
+      ],
+    };
+  });
   const wished = alternatives.filter((alternative) => alternative.key === wish);
   if (wished.length > 0) return { name: "sealing", alternatives: wished, school: false, unmet: "" };
   // What only gets a coat to protect it is not left without one.
-  const open = treatment === "protect" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
+  const open = treatment === "protect" || treatment === "finish" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
   return { name: "sealing", alternatives: [...alternatives, ...open], school: true, unmet: `nothing seals against ${said}` };
 }
 
@@ -121,10 +143,25 @@ export function firing(context: ZoneContext): DecisionVariable | null {
   return { name: "firing", alternatives: [{ key: "fire", steps: [fire] }], school: false, unmet: "" };
 }
 
-/** Parts are glued on last, on a spot that was kept bare. */
+/** Parts are glued on last, on a spot that was kept bare: covered before the first coat, uncovered after the last. */
 export function assembling(context: ZoneContext): DecisionVariable | null {
   const joint = context.zones.find((zone) => zone.template.exposure === "joint");
   if (!joint || context.route === "kiln") return null;
+  const spots = context.zone.template.decorated && context.zone.treatment === "paint";
+  const cover = aidDraft(productId("tape"), {
+    role: "mask",
+    phase: PHASE.cover,
+    group: COVER_SPOTS,
+    because: because("joint-bare", "where a part is glued on, the bare surface has to stay bare"),
+    checks: ["Cover every glue spot, a little smaller than the part that goes on it."],
+  });
+  const uncover = aidDraft(productId("peel"), {
+    role: "unmask",
+    phase: PHASE.uncover,
+    group: UNCOVER_SPOTS,
+    because: because("joint-bare", "the glue goes on the bare spot"),
+    checks: ["Cut round the edge first if the film bridges it."],
+  });
   const glue = aidDraft(productId("glue"), {
     role: "assemble",
     phase: PHASE.assemble,
@@ -132,7 +169,7 @@ export function assembling(context: ZoneContext): DecisionVariable | null {
     because: because("joint-bare", "glue holds on the bare surface; film under it is the weak layer"),
     checks: ["The spot was kept bare and flat; scrape it clean if a film has crept on to it."],
   });
-  return { name: "assembling", alternatives: [{ key: "glue", steps: [glue] }], school: false, unmet: "" };
+  return { name: "assembling", alternatives: [{ key: "glue", steps: spots ? [cover, uncover, glue] : [glue] }], school: false, unmet: "" };
 }
 
 /** Leave to cure before it is washed, wrapped or planted. */

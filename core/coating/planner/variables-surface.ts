@@ -4,6 +4,9 @@ import { productId } from "../../catalogue/ids";
 import type { ProductId } from "../../catalogue/ids";
 import { allowed, allowedAid, holds } from "./context";
 import type { ZoneContext } from "./context";
+import { isThirsty } from "../../film/thinning";
+import type { ProductClass } from "../../catalogue/product-class";
+import { isLevel } from "../facts/level";
 import { aidDraft, because, filmDraft, PHASE } from "./draft";
 import type { Draft, Alternative, DecisionVariable } from "./draft";
 
@@ -29,7 +32,7 @@ export function cleaning(context: ZoneContext): DecisionVariable {
   const loose = context.piece.parts.some((part) => part === "works" || part === "numerals");
   const wanted = [
     ...(loose ? [{ id: productId("take-apart"), why: "paint and varnish do not belong in the works, and parts are coated apart" }] : []),
-    ...conditions.filter((one) => !one.oldFilm).flatMap((one) => one.adds.map((id) => ({ id, why: `it is ${one.name.toLowerCase()}` }))),
+    ...conditions.filter((one) => !one.oldFilm).flatMap((one) => one.adds.map((id) => ({ id, why: one.said }))),
     ...material.cleaning.map((id) => ({ id, why: `${material.name.toLowerCase()} is cleaned so before any coat` })),
   ];
   const rank = (id: ProductId) => {
@@ -66,23 +69,43 @@ export function keying(context: ZoneContext): DecisionVariable | null {
   return single("keying", [scuff, dustOff(context, null, PHASE.key)]);
 }
 
+/** Rain, or soil behind the wall: a filler that softens in water lets go there. */
+function meetsWet({ zones, uses }: ZoneContext): boolean {
+  return uses.some((use) => use.outdoors) || zones.some((zone) => zone.wears.includes("wet-soil") || zone.wears.includes("washing"));
+}
+
+/** What is poured levels only where it does not run off. */
+function levels(product: ProductClass, context: ZoneContext): boolean {
+  return product.methods[0] !== "pour" || isLevel(context);
+}
+
 /** Filling and levelling: by filler, by resin, or not at all. */
 export function levelling(context: ZoneContext): DecisionVariable | null {
   const asked = context.conditions.find((one) => one.uneven);
   const wanted = context.layers.some((layer) => layer.technique.needsSmooth) && context.material.traits.includes("bumpy");
   if (!asked && !wanted) return null;
-  const text = asked ? `it is ${asked.name.toLowerCase()}` : "bumps break up lines and dots";
-  const fillers = allowed(context).filter((product) => product.jobs.includes("fill") && product.grips.includes(context.surface));
+  const text = asked ? asked.said : "bumps break up lines and dots";
+  const wet = meetsWet(context);
+  const fillers = allowed(context).filter(
+    (product) =>
+      product.jobs.includes("fill") &&
+      product.grips.includes(context.surface) &&
+      (!wet || !product.traits.includes("water-sensitive")) &&
+      levels(product, context),
+  );
   const alternatives = fillers.map((product): Alternative => ({
     key: product.id,
     steps: [
-      filmDraft(product, {
-        role: "fill",
-        phase: PHASE.level,
-        thinning: null,
-        because: because("level-surface", text),
-        checks: product.traits.includes("pale") ? ["It has turned pale all over and feels hard."] : ["A fingernail leaves no mark."],
-      }),
+      filmDraft(
+        product,
+        {
+          role: "fill",
+          phase: PHASE.level,
+          because: because("level-surface", text),
+          checks: product.traits.includes("pale") ? ["It has turned pale all over and feels hard."] : ["A fingernail leaves no mark."],
+        },
+        context.surface,
+      ),
       aidDraft(productId("sanding"), {
         role: "sand",
         phase: PHASE.level,
@@ -121,14 +144,17 @@ export function sizing(context: ZoneContext): DecisionVariable | null {
     // What is made to size first of all; a varnish or a ground does it too.
     strain: product.jobs[0] === "size" ? 0 : 1,
     steps: [
-      filmDraft(product, {
-        role: "size",
-        phase: PHASE.size,
-        coats: 1,
-        thinning: null,
-        because: because(staysBare ? "stays-light" : "filler-locked", text),
-        checks: staysBare ? ["Test on the back first and let it dry: wet, it always looks dark."] : ["The filler no longer darkens under a damp finger."],
-      }),
+      filmDraft(
+        product,
+        {
+          role: "size",
+          phase: PHASE.size,
+          coats: 1,
+          because: because(staysBare ? "stays-light" : "filler-locked", text),
+          checks: staysBare ? ["Test on the back first and let it dry: wet, it always looks dark."] : ["The filler no longer darkens under a damp finger."],
+        },
+        context.surface,
+      ),
     ],
   }));
   return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "nothing locks this surface" };
@@ -144,30 +170,71 @@ function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boole
   return { code: "even-ground", text: "it evens out the thirst of the surface and saves coats of colour" };
 }
 
+/** The base colour itself as the ground: its first coat thinned like milk, so that it sinks into a thirsty surface and binds it. A school of its own. */
+function thinnedFirst(context: ZoneContext): readonly Alternative[] {
+  const { field, surface } = context;
+  if (field === null || context.blended || context.zone.treatment === "protect" || surface !== "porous" || !isThirsty(context.material.absorbency.value))
+    return [];
+  const paints = allowed(context).filter(
+    (product) =>
+      product.jobs.includes("colour") && product.carrier === "water" && product.ungroundedUpTo !== null && product.usual.rank === 0 && !product.rewettable,
+  );
+  return paints.map((product) => ({
+    key: `thinned-${product.id}`,
+    strain: 1,
+    steps: [
+      filmDraft(
+        product,
+        {
+          role: "prime",
+          phase: PHASE.ground,
+          coats: 1,
+          colour: field,
+          because: because("even-ground", "thinned like milk, the first coat of the colour itself sinks in and binds the thirsty surface"),
+          checks: ["It goes dull at once where it sinks in; no puddles."],
+        },
+        surface,
+      ),
+    ],
+  }));
+}
+
+function isStained({ fieldMedium, catalogue }: ZoneContext): boolean {
+  return fieldMedium !== null && (catalogue.products.get(fieldMedium)?.jobs.includes("stain") ?? false);
+}
+
 /** The ground under a field of colour: each class that holds here, or none where the colour needs none. */
 export function ground(context: ZoneContext): DecisionVariable | null {
   if (context.route === "kiln") return null;
   const protects = context.zone.treatment === "protect";
   if (context.field === null && !protects) return null;
+  // A stain colours by sinking into the bare wood.
+  if (isStained(context)) return null;
   const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
   const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
   const edges = context.material.traits.includes("thirsty-edges");
-  const alternatives = products.map((product): Alternative => {
+  const bleeds = context.surface === "wood" && (context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds));
+  const knots = context.conditions.some((one) => one.bleeds);
+  const wish = context.piece.wishes.primer;
+  const primed = (product: ProductClass): Alternative => {
     const { code, text } = groundText(context, {
       grip: product.jobs.includes("grip"),
       blocks: product.jobs.includes("block-stain") && context.surface === "wood",
     });
-    const prime = filmDraft(product, {
-      role: "prime",
-      phase: PHASE.ground,
-      coats: lightOnWood || edges ? Math.max(2, product.coats) : product.coats,
-      thinning: null,
-      because: because(code, text),
-      checks: [
-        "One even, thin coat, strokes in one direction; no bare spots against the light.",
-        ...(edges ? ["A second coat on the cut edges: they drink the first."] : []),
-      ],
-    });
+    const prime = filmDraft(
+      product,
+      {
+        role: "prime",
+        phase: PHASE.ground,
+        coats: lightOnWood || edges || (knots && product.jobs.includes("block-stain")) ? Math.max(2, product.coats) : product.coats,
+        because: because(code, text),
+        checks: [
+          "One even, thin coat, strokes in one direction; no bare spots against the light.",
+          ...(edges ? ["A second coat on the cut edges: they drink the first."] : []),
+        ],
+      },
+      context.surface,
+    );
     const raises = context.material.traits.includes("raises-grain") && product.carrier === "water";
     const sand = aidDraft(productId("sanding"), {
       role: "sand",
@@ -176,13 +243,30 @@ export function ground(context: ZoneContext): DecisionVariable | null {
       checks: ["240–320, lightly: smooth again, and no wood showing through."],
     });
     return { key: product.id, steps: raises ? [prime, sand, dustOff(context, null, PHASE.ground)] : [prime] };
-  });
-  const wish = context.piece.wishes.primer;
-  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  };
+  const alternatives = products.map(primed);
+  const wished: Alternative[] = alternatives.filter((alternative) => alternative.key === wish);
+  // The ground the user wants does not hold the brown back: a blocker goes under it.
+  const asked = products.find((product) => product.id === wish);
+  if (asked && bleeds && !asked.jobs.includes("block-stain") && context.field !== null)
+    for (const blocker of products.filter((product) => product.jobs.includes("block-stain"))) {
+      const over = filmDraft(
+        asked,
+        {
+          role: "prime",
+          phase: PHASE.ground,
+          coats: 1,
+          because: because("even-ground", "it is the ground you want; the blocker under it holds the brown back"),
+          checks: [],
+        },
+        context.surface,
+      );
+      wished.push({ key: `${blocker.id}+${asked.id}`, steps: [...primed(blocker).steps, over] });
+    }
   if (wished.length > 0) return { name: "ground", alternatives: wished, school: false, unmet: "" };
   return {
     name: "ground",
-    alternatives: [...alternatives, { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
+    alternatives: [...alternatives, ...thinnedFirst(context), { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
     school: true,
     unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
   };

@@ -1,6 +1,7 @@
 import type { ZoneContext } from "./context";
 import type { DecisionVariable } from "./draft";
-import { base, decoration, guides, isolation } from "./variables-colour";
+import { base, guides, isolation } from "./variables-colour";
+import { decoration } from "./variables-decoration";
 import { assembling, curing, firing, heatSetting, sealing, signing } from "./variables-finish";
 import { cleaning, ground, keying, levelling, sizing, smoothing } from "./variables-surface";
 

@@ -9,7 +9,7 @@ import type { PieceFacts } from "../facts/facts";
 import { zoneWord } from "../rules/judge";
 import type { LaidStep } from "../model/laid-step";
 import type { Candidate, Finding } from "../model/plan";
-import { PHASE, PHASE_OF } from "./draft";
+import { PHASE, phaseOf } from "../facts/phase";
 
 /** A medium the user named and forbade at once, and by what. */
 export interface Blocked {
@@ -105,13 +105,13 @@ export function wishFindings(
  *
  * @param body what was recorded at the bench
  */
-export function coveredFindings({ zones, piece }: PieceFacts, body: readonly LaidStep[]): readonly Finding[] {
+export function coveredFindings({ zones, piece, catalogue }: PieceFacts, body: readonly LaidStep[]): readonly Finding[] {
   const wanted = piece.decoration.baseColour;
   if (wanted === null) return [];
   const covered = zones.filter(({ zone, treatment }) => {
     const own = body.filter((step) => step.zone === zone);
     const base = own.findLast((step) => step.role === "base");
-    const over = own.some((step) => step.role !== "base" && PHASE_OF[step.role] > PHASE.base && PHASE_OF[step.role] < PHASE.heat);
+    const over = own.some((step) => step.role !== "base" && phaseOf(step, catalogue) > PHASE.base && phaseOf(step, catalogue) < PHASE.heat);
     return treatment === "paint" && over && base?.colour?.toLowerCase() !== wanted.toLowerCase();
   });
   return covered.map(({ zone }) =>

@@ -41,7 +41,7 @@ export function swap(fact: StepFact, product: string, more: Partial<NewStep> = {
   const changes: Change[] = [
     { op: "set", stepId: fact.step.id, field: "product", value: product },
     { op: "set", stepId: fact.step.id, field: "method", value: undefined },
-    { op: "set", stepId: fact.step.id, field: "thinning", value: null },
+    { op: "set", stepId: fact.step.id, field: "thinning", value: undefined },
   ];
   return [...changes, ...Object.entries(more).map(([field, value]): Change => ({ op: "set", stepId: fact.step.id, field, value }))];
 }

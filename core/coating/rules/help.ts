@@ -48,7 +48,8 @@ export function shortWait(
   neededMin: number,
   make: (shortMin: number) => Omit<Hit, "at" | "unknown">,
 ): readonly Hit[] {
-  if (neededMin <= 0) return [];
+  // What is on it since nobody knows when is dry.
+  if (neededMin <= 0 || (lower.step.done && lower.step.laidAt === undefined && !upper.step.done)) return [];
   const waited = waitedBetween(stack, lower, upper);
   if (waited === undefined) return [{ at: upper, ...make(0), change: [], unknown: "If you have not waited long enough" }];
   return waited >= neededMin * TOLERANCE ? [] : [{ at: upper, ...make(neededMin - waited) }];

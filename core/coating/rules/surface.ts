@@ -8,7 +8,7 @@ import type { StackFacts, StepFact } from "../facts/facts";
 import type { Change } from "../model/change";
 import { zoneWord } from "./judge";
 import type { Hit, Rule } from "./rule";
-import { wholeWait, asChange, firstFilm, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
+import { wholeWait, asChange, firstFilm, isBaked, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
 
 /** Cement cures in about four weeks [common practice]. */
 const CEMENT_CURES = practice(days(28));
@@ -90,7 +90,8 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       return onBare(stack).flatMap((fact): readonly Hit[] => {
         if (isLoose(fact)) return [];
         const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
-        const holds = fact.product!.grips.includes("slick") || (slick && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
+        const holds =
+          fact.product!.grips.includes("slick") || (slick && isBaked(stack) && fact.product!.gripsBaked.includes("slick")) || (!slick && has(fact, "grip"));
         if (holds || (!slick && scuffed)) return [];
         if (!slick)
           return [

@@ -1,9 +1,12 @@
-import type { Candidate, OrderedCoat } from "../coating/model/plan";
-import type { Step, ZoneSteps } from "../coating/model/step";
-import type { Exposure } from "../catalogue/use";
-import type { ZoneId } from "../catalogue/vocabulary";
+import type { Act, Candidate, OrderedCoat } from "../model/plan";
+import type { Step, ZoneSteps } from "../model/step";
+import type { Exposure } from "../../catalogue/use";
+import type { ZoneId } from "../../catalogue/vocabulary";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
+
+/** What of a plan says how its work hangs together. */
+export type Worked = Pick<Candidate, "zones" | "order" | "acts">;
 
 type Draft = Omit<Task, "after" | "zones"> & { readonly after: Edge[]; readonly zones: ZoneId[] };
 
@@ -30,7 +33,7 @@ function betweenHalves(task: string, step: Step): Edge {
 }
 
 /** All tasks in working order, not yet tied together. */
-function drafts(candidate: Candidate): ReadonlyMap<string, Draft> {
+function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
   const byStep = new Map(candidate.zones.flatMap((zone) => worked(zone).map((step) => [step.id, { step, zone: zone.zone }] as const)));
   const zonesOf = (step: Step, own: ZoneId) =>
     step.group === undefined ? [own] : candidate.zones.filter((zone) => zone.steps.some((one) => one.group === step.group)).map((zone) => zone.zone);
@@ -51,7 +54,7 @@ function drafts(candidate: Candidate): ReadonlyMap<string, Draft> {
 }
 
 /** The tasks of one step, in order; a shared act is known by the first zone's step. */
-function tasksOfStep(step: Step, candidate: Candidate, all: ReadonlyMap<string, Draft>): readonly Draft[] {
+function tasksOfStep(step: Step, candidate: Worked, all: ReadonlyMap<string, Draft>): readonly Draft[] {
   const own = [...all.values()].filter((draft) => draft.stepId === step.id);
   if (own.length > 0 || step.group === undefined) return own;
   const twins = candidate.zones.flatMap((zone) => zone.steps.filter((one) => one.group === step.group)).map((one) => one.id);
@@ -70,6 +73,20 @@ function tieCoats(step: Step, tasks: readonly Draft[]): void {
   }
 }
 
+/** A coat of one act is laid everywhere in one go: each place waits for what any of them waits for. */
+function joinActs(acts: readonly Act[], all: readonly Draft[]): void {
+  for (const { stepIds, coats } of acts) {
+    if (stepIds.length < 2) continue;
+    const steps = new Set(stepIds);
+    for (let coat = 1; coat <= coats; coat += 1) {
+      const own = all.filter((draft) => steps.has(draft.stepId) && draft.coat === coat);
+      const inside = new Set(own.map((draft) => draft.id));
+      const before = own.flatMap((draft) => draft.after.filter((one) => !inside.has(one.task)));
+      for (const draft of own) draft.after.push(...before.filter((one) => !draft.after.includes(one)));
+    }
+  }
+}
+
 /** Whether what a zone stands on is done before it is begun. */
 function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>): boolean {
   return exposures.get(zone.zone) === "underside";
@@ -81,7 +98,7 @@ function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>):
  *
  * @param exposures what each zone meets, so that undersides come first
  */
-export function workOf(candidate: Candidate, exposures: ReadonlyMap<ZoneId, Exposure>): Work {
+export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>): Work {
   const all = drafts(candidate);
   const milestones: Milestone[] = [];
   const undersideEnds: Edge[] = [];
@@ -122,5 +139,6 @@ export function workOf(candidate: Candidate, exposures: ReadonlyMap<ZoneId, Expo
     const first = begin ? tasksOfStep(begin, candidate, all)[0] : undefined;
     first?.after.push(...undersideEnds);
   }
+  joinActs(candidate.acts, [...all.values()]);
   return { tasks: [...all.values()], milestones };
 }

@@ -1,5 +1,5 @@
-import type { StepId } from "../catalogue/ids";
-import type { DryingStage, ZoneId } from "../catalogue/vocabulary";
+import type { StepId } from "../../catalogue/ids";
+import type { DryingStage, ZoneId } from "../../catalogue/vocabulary";
 
 /** What has to have happened before, and how long ago. */
 export interface Edge {

@@ -1,0 +1,15 @@
+import type { ProductClass } from "../../catalogue/product-class";
+import type { PieceFacts } from "./facts";
+
+/** Further off where a class is not usual on the surface, or is for outdoors and stands in the house. */
+const ELSEWHERE = 2;
+
+/**
+ * How far off usual practice it is to take a class for this piece.
+ *
+ * @returns 0 for what everybody reaches for here; each step is one rank, or two for the wrong surface or place
+ */
+export function offTrack({ usual, traits }: ProductClass, { material, uses }: Pick<PieceFacts, "material" | "uses">): number {
+  const indoors = traits.includes("for-outdoors") && !uses.some((use) => use.outdoors);
+  return usual.rank + (usual.on.includes(material.surface) ? 0 : ELSEWHERE) + (indoors ? ELSEWHERE : 0);
+}
