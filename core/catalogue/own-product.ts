@@ -1,6 +1,6 @@
 import type { Catalogue } from "./catalogue";
 import type { ProductId } from "./ids";
-import type { DryingValues, FilmValues, ProductClass } from "./product-class";
+import type { DryingValues, FilmValues, OwnJar, ProductClass } from "./product-class";
 import type { Provenance } from "./provenance";
 
 /** What a label may say of its product; everything else stays as the class has it. */
@@ -30,25 +30,36 @@ export interface OwnProduct {
   readonly price?: { readonly paid: number; readonly ml: number };
 }
 
+function jarOf({ id, name, colour }: OwnProduct): OwnJar {
+  return { id, name, colour: colour ?? null };
+}
+
 const FROM_LABEL: Provenance = { kind: "label" };
 
 /** A class as one label has it: the label's values win, and say that they are the label's. */
-export function withLabel(product: ProductClass, own: OwnProduct): ProductClass {
+export function withLabel(product: ProductClass, own: OwnProduct, jars: readonly OwnJar[] = [jarOf(own)]): ProductClass {
   const { film = {}, drying = {}, ...rest } = own.label ?? {};
   const said = [...Object.keys(film).map((key) => `film.${key}`), ...Object.keys(drying).map((key) => `drying.${key}`), ...Object.keys(rest)];
   return {
     ...product,
     ...rest,
-    name: own.name,
+    name: jars.length > 1 ? product.name : own.name,
     film: { ...product.film, ...film },
     drying: { ...product.drying, ...drying },
-    own: { id: own.id, openedMonths: own.openedMonths ?? null, stockMl: own.stockMl ?? null, pricePerMl: own.price ? own.price.paid / own.price.ml : null },
+    own: {
+      id: own.id,
+      jars,
+      openedMonths: own.openedMonths ?? null,
+      stockMl: own.stockMl ?? null,
+      pricePerMl: own.price ? own.price.paid / own.price.ml : null,
+    },
     standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, FROM_LABEL])) },
   };
 }
 
 /**
- * The catalogue with the user's own products in place of their classes. Where the user owns several of one class the first listed stands.
+ * The catalogue with the user's own products in place of their classes. Where the user owns several of one class the first listed lends its label; each
+ * colour is taken from the jar of that colour.
  *
  * @returns a catalogue of the same ids, so that plans and rules go on knowing them
  */
@@ -58,7 +69,7 @@ export function withOwnProducts(catalogue: Catalogue, shelf: readonly OwnProduct
     const known = catalogue.products.get(own.classId);
     const same = shelf.filter((other) => other.classId === own.classId);
     const { stockMl: _one, ...rest } = own;
-    if (known) products.set(own.classId, withLabel(known, { ...rest, ...stockOf(same) }));
+    if (known) products.set(own.classId, withLabel(known, { ...rest, ...stockOf(same) }, [own, ...same.filter((one) => one !== own)].map(jarOf)));
   }
   return { ...catalogue, products };
 }

@@ -90,6 +90,14 @@ export interface BakeRange {
   readonly afterMin: number;
 }
 
+/** One of several jars of a class. */
+export interface OwnJar {
+  readonly id: string;
+  readonly name: string;
+  /** sRGB hex; null while unknown: then it is taken to be the colour that is wanted. */
+  readonly colour: string | null;
+}
+
 /** A generic class of product, never a brand. The label of the user's own product wins over every value. */
 export interface ProductClass {
   readonly id: ProductId;
@@ -141,6 +149,8 @@ export interface ProductClass {
     readonly openedMonths: number | null;
     /** What is left of it, mL; null while unknown. */
     readonly stockMl: number | null;
+    /** Every jar of the class the user owns, this one first. */
+    readonly jars: readonly OwnJar[];
     /** What a millilitre of it cost the user, in their money; null while unknown. */
     readonly pricePerMl: number | null;
   };

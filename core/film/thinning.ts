@@ -179,7 +179,7 @@ function startOf(product: ProductClass, purpose: Purpose): Start {
   return start;
 }
 
-/** Whether a paint's body is one that this purpose is done with at all. @example suits(heavyBody, "fine-lines") // false */
+/** Whether a paint's body is one that this purpose is done with at all. */
 export function suits(product: ProductClass, purpose: Purpose): boolean {
   return STARTS.value[purpose][kindOf(product)] !== null;
 }

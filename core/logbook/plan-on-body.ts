@@ -7,7 +7,8 @@ import type { StepChoice } from "../coating/model/step";
 import { choiceOf } from "../coating/model/step-choice";
 import { makeCandidate } from "../coating/planner/candidate";
 import { asDoneStep, planPiece } from "../coating/planner/plan-piece";
-import { followedIn, remade } from "../coating/planner/plan-with-edits";
+import type { Asked } from "../coating/planner/plan-piece";
+import { followedIn, productsKept, remade } from "../coating/planner/plan-with-edits";
 import type { Keeping, PlanView } from "../coating/planner/plan-with-edits";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
@@ -26,10 +27,10 @@ export interface BodyView extends PlanView {
 }
 
 /** Plans a piece with what is on it; may remember what was planned before. */
-export type PlanFor = (piece: Piece, body: readonly LaidStep[]) => PlanSet;
+export type PlanFor = (piece: Piece, body: readonly LaidStep[], followed?: Asked["followed"]) => PlanSet;
 
 function planFor(catalogue: Catalogue): PlanFor {
-  return (piece, body) => planPiece(piece, catalogue, { body });
+  return (piece, body, followed) => planPiece(piece, catalogue, { body, ...(followed ? { followed } : {}) });
 }
 
 /** What is on a piece, as a plan of nothing but done steps. */
@@ -59,7 +60,7 @@ function viewFrom(
   const since = laidSince(before, now);
   if (!since) return null;
   const onBody = laidSteps(before);
-  const view = followedIn(plan(piece, onBody), keeping, piece, catalogue);
+  const view = followedIn(plan(piece, onBody, productsKept(keeping, catalogue)), keeping, piece, catalogue);
   if (!view.shown) return since.length > 0 ? null : { ...view, done: new Map(), basis, onIt: onlyBody(piece, onBody, catalogue) };
   const known = new Set(completeZones(piece, catalogue));
   const aligned = alignWith(

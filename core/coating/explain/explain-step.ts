@@ -8,6 +8,7 @@ import { applyChanges } from "../model/apply-changes";
 import { makeCandidate } from "../planner/candidate";
 import type { Change } from "../model/change";
 import { leaves, pieceFacts } from "../facts/facts";
+import { pieceOf } from "../model/plan";
 import type { Candidate, Finding } from "../model/plan";
 import type { Step } from "../model/step";
 import { choiceOf } from "../model/step-choice";
@@ -80,7 +81,7 @@ function swapped(step: Step, product: ProductClass): readonly Change[] {
 export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, catalogue: Catalogue): Explanation | null {
   const step = candidate.zones.flatMap((zone) => zone.steps).find((one) => one.id === stepId);
   if (!step) return null;
-  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
+  const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
   const choices = candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
   const known = new Set(candidate.findings.map((one) => `${one.code}|${one.zone}`));
   const judged = (changes: readonly Change[]): Consequence => {

@@ -9,7 +9,9 @@ const ELSEWHERE = 2;
  *
  * @returns 0 for what everybody reaches for here; each step is one rank, or two for the wrong surface or place
  */
-export function offTrack({ usual, traits }: ProductClass, { material, uses }: Pick<PieceFacts, "material" | "uses">): number {
+export function offTrack({ usual, traits, jobs }: ProductClass, { material, uses, conditions }: Pick<PieceFacts, "material" | "uses" | "conditions">): number {
+  // On an old film what grips is what everybody reaches for.
+  if (jobs.includes("grip") && jobs.includes("ground") && conditions.some((one) => one.oldFilm)) return usual.rank;
   const indoors = traits.includes("for-outdoors") && !uses.some((use) => use.outdoors);
   return usual.rank + (usual.on.includes(material.surface) ? 0 : ELSEWHERE) + (indoors ? ELSEWHERE : 0);
 }

@@ -6,6 +6,7 @@ import { MIN_PER_DAY } from "../../units/duration";
 import { isLiquid, purposeOf, thinningFor, usualThinning } from "../../film/thinning";
 import { coatMicrons, coversField, films, filmsBelow, isFilm } from "./facts";
 import { handsOnMin } from "./hands-on";
+import { isOfColour, nearestJar } from "./jars";
 import type { StackFacts, StepFact } from "./facts";
 import type { Step } from "../model/step";
 
@@ -81,6 +82,12 @@ function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
     : null;
 }
 
+/** The jar of its colour; none where the user owns none of that colour. */
+function ownJarOf({ product, step }: StepFact): Pick<Step, "ownProduct"> {
+  const near = product ? nearestJar(product, step.colour) : null;
+  return near && isOfColour(near) ? { ownProduct: near.jar.id } : {};
+}
+
 /** A coat's thinning with all that follows from it: the usual one where nothing was said. */
 function thinningOf({ step, product }: StepFact, stack: StackFacts): Step["thinning"] {
   const purpose = purposeOf(step, product!);
@@ -100,7 +107,7 @@ export function quantify(stack: StackFacts): readonly Step[] {
     const solids = product?.film.volumeSolidsPercent ?? null;
     return {
       ...step,
-      ...(product?.own ? { ownProduct: product.own.id } : {}),
+      ...ownJarOf(fact),
       method: step.method ?? product?.methods[0] ?? "hand",
       coats: step.coats ?? 1,
       thinning: product && isLiquid(product, step.method) ? thinningOf(fact, stack) : null,

@@ -1,4 +1,4 @@
-import type { CandidateId, ProductId, StepId } from "../../catalogue/ids";
+import type { CandidateId, ProductId, StepId, UseId } from "../../catalogue/ids";
 import type { Provenance } from "../../catalogue/provenance";
 import type { Severity, ZoneId } from "../../catalogue/vocabulary";
 import type { Assumption, Piece } from "../../piece/piece";
@@ -71,6 +71,8 @@ export interface Candidate {
   readonly title: string;
   readonly school: string;
   readonly route: "air" | "bake" | "kiln";
+  /** The uses it is planned for, where one of the piece's had to be given up: it cannot be eaten or drunk from whatever is done. */
+  readonly uses?: readonly UseId[];
   readonly zones: readonly ZoneSteps[];
   /** Zones that stay as they are because they must, or because the user wants them bare. */
   readonly bare: readonly ZoneId[];
@@ -80,6 +82,11 @@ export interface Candidate {
   readonly findings: readonly Finding[];
   readonly totals: Totals;
   readonly scores: Scores;
+}
+
+/** The piece as a candidate takes it: for show, where it can be used for nothing else. */
+export function pieceOf({ uses }: Pick<Candidate, "uses">, piece: Piece): Piece {
+  return uses ? { ...piece, uses } : piece;
 }
 
 export interface Refusal {

@@ -8,7 +8,7 @@ import type { LaidStep } from "../model/laid-step";
 import { leaves } from "../facts/facts";
 import type { PieceFacts } from "../facts/facts";
 import type { StepChoice } from "../model/step";
-import type { ZoneLayer } from "./layers";
+import type { ZoneLayer } from "../facts/layers";
 
 /** All a variable may look at while it lists the alternatives of one zone. */
 export interface ZoneContext extends PieceFacts {

@@ -3,7 +3,7 @@ import type { Piece } from "../../piece/piece";
 import type { LaidStep } from "../model/laid-step";
 import type { PlanSet } from "../model/plan";
 import { beginPlan } from "./plan-piece";
-import type { PlanBegun } from "./plan-piece";
+import type { Asked, PlanBegun } from "./plan-piece";
 
 /** Plan sets kept ready: as many as a full list of pieces shows. */
 const MOST_KEPT = 32;
@@ -28,22 +28,23 @@ export class PlanCache {
    * The whole plan set of a piece.
    *
    * @param body what is on it
+   * @param followed products of the plan that is followed, which are kept wherever they still hold
    */
-  readonly plan = (piece: Piece, body: readonly LaidStep[]): PlanSet => {
-    const kept = this.begun(piece, body);
+  readonly plan = (piece: Piece, body: readonly LaidStep[], followed?: Asked["followed"]): PlanSet => {
+    const kept = this.begun(piece, body, followed);
     return named((kept.whole ??= kept.begun.whole()), piece);
   };
 
   /** The plan set as soon as its first candidate is known; the others may be missing. */
-  readonly first = (piece: Piece, body: readonly LaidStep[]): PlanSet => {
-    const kept = this.begun(piece, body);
+  readonly first = (piece: Piece, body: readonly LaidStep[], followed?: Asked["followed"]): PlanSet => {
+    const kept = this.begun(piece, body, followed);
     return named(kept.whole ?? kept.begun.first ?? (kept.whole = kept.begun.whole()), piece);
   };
 
-  private begun(piece: Piece, body: readonly LaidStep[]): Kept {
+  private begun(piece: Piece, body: readonly LaidStep[], followed: Asked["followed"]): Kept {
     const nameless = { ...piece, name: NAME };
-    const key = JSON.stringify([nameless, body]);
-    const kept: Kept = this.known.get(key) ?? { begun: beginPlan(nameless, this.catalogue, { body }), whole: null };
+    const key = JSON.stringify([nameless, body, [...(followed ?? [])].map(([zone, films]) => [zone, ...films])]);
+    const kept: Kept = this.known.get(key) ?? { begun: beginPlan(nameless, this.catalogue, { body, ...(followed ? { followed } : {}) }), whole: null };
     // The one asked for last is let go last.
     this.known.delete(key);
     this.known.set(key, kept);

@@ -1,6 +1,6 @@
-import { stepId } from "../../catalogue/ids";
+import { stepId, useId } from "../../catalogue/ids";
+import { COMMON_PRACTICE } from "../../catalogue/provenance";
 import type { ProductId } from "../../catalogue/ids";
-import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import { knowsShelf } from "../../catalogue/own-product";
 import { ROUTES } from "../../catalogue/vocabulary";
@@ -12,9 +12,9 @@ import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "./candidate";
 import { pieceFacts, stackFacts } from "../facts/facts";
 import type { PieceFacts, StackFacts } from "../facts/facts";
-import { firstStop, judge } from "../rules/judge";
+import { firstStop, judge, zoneWord } from "../rules/judge";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../model/plan";
-import type { Candidate, PlanSet } from "../model/plan";
+import type { Candidate, Finding, PlanSet } from "../model/plan";
 import type { LaidStep } from "../model/laid-step";
 import type { StepChoice, ZoneSteps } from "../model/step";
 import { stepIdOf } from "../model/step-id";
@@ -22,12 +22,13 @@ import type { Rule } from "../rules/rule";
 import { RULES } from "../rules/rules";
 import type { ZoneContext } from "./context";
 import { PROVISIONAL } from "./domains";
-import { layersOf, wholeFieldOf } from "./layers";
-import type { ZoneLayer } from "./layers";
+import { layersOf, wholeFieldOf } from "../facts/layers";
+import type { ZoneLayer } from "../facts/layers";
 import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
 import { bestOf, firstCandidate, selectCandidates } from "./candidate-selection";
 import { coveredFindings, unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
+import { giveUp } from "./wish-relaxation";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of the user's that stay, each in its zone. */
@@ -192,10 +193,25 @@ function routeSearch(facts: PieceFacts, route: Route, asked: Asked): RouteSearch
   });
 }
 
+/** How many marks of which size were taken, where the user gave none. */
+function marksAssumed(facts: PieceFacts): readonly Assumption[] {
+  const { layers } = facts.piece.decoration;
+  const taken = layersOf(facts).filter((layer) => layer.marks !== null && !layers.some((one) => one.technique === layer.technique.id && one.marks));
+  const kinds = [...new Map(taken.map((layer) => [`${layer.zone}|${layer.technique.id}`, layer])).values()];
+  return kinds.map(({ zone, technique, marks }): Assumption => {
+    const colours = taken.filter((layer) => layer.zone === zone && layer.technique === technique).length;
+    const { count, diameterMm } = marks!;
+    const each = colours > 1 ? ` of each of ${colours} colours` : "";
+    const text = `about ${count} ${technique.name.toLowerCase()}${each}, ${diameterMm} mm across, on the ${zoneWord(zone)}`;
+    return { path: `decoration.marks.${zone}.${technique.id}`, value: { count, diameterMm }, text };
+  });
+}
+
 function factsOf(piece: Piece, catalogue: Catalogue) {
   const { piece: complete, assumed } = completePiece(piece, catalogue);
   const { piece: open, blocked } = withoutBlockedMedia(complete, catalogue);
-  return { facts: pieceFacts(open, catalogue), stated: pieceFacts(complete, catalogue), assumed, blocked };
+  const facts = pieceFacts(open, catalogue);
+  return { facts, stated: pieceFacts(complete, catalogue), assumed: [...assumed, ...marksAssumed(facts)], blocked };
 }
 
 /**
@@ -246,7 +262,7 @@ export function beginPlan(piece: Piece, catalogue: Catalogue, asked: Asked = {})
     whole: () => {
       const candidates = selectCandidates(routes, catalogue, best);
       if (candidates.length > 0) return { ...set, candidates: candidates.map((one) => withWishes(one, null)), refusal: null };
-      return withoutCandidates(piece, catalogue, asked, known, routes, withWishes);
+      return withoutCandidates(piece, catalogue, asked, known, routes);
     },
   };
 }
@@ -258,24 +274,29 @@ function withoutCandidates(
   asked: Asked,
   { facts, assumed }: ReturnType<typeof factsOf>,
   routes: readonly RouteSearch[],
-  withWishes: (candidate: Candidate, obstacle: string | null) => Candidate,
 ): PlanSet {
   const set = { format: PLAN_SET_FORMAT, version: PLAN_SET_VERSION, piece, assumed } as const;
   const obstacle = obstacleOf(facts, routes);
-  // A wish that cannot be had is no reason to have no plan: it is given up, and the plan says why.
-  if (Object.keys(facts.piece.wishes).length > 0) {
-    const { candidates } = planPiece({ ...piece, wishes: {} }, catalogue, asked);
-    if (candidates.length > 0) return { ...set, candidates: candidates.map((one) => withWishes(one, obstacle.why)), refusal: null };
+  // A wish that cannot be had is no reason to have no plan: it is given up alone, and the plan says why.
+  const given = giveUp(
+    piece,
+    catalogue,
+    (one) => canPlan(one, catalogue, asked),
+    (one) => obstacleIn(one, catalogue, asked).why,
+  );
+  if (given) {
+    const rest = planPiece(given.piece, catalogue, asked);
+    const said = given.gone.map(({ said: message, why }) => unkeptWish({ message, why }));
+    if (rest.candidates.length > 0)
+      return { ...rest, piece, assumed, candidates: rest.candidates.map((one) => ({ ...one, findings: [...one.findings, ...said] })) };
   }
   // What the user wants painted does not hold on the bare ware, and they named no colour for a ground: then one is assumed.
   if (facts.material.surface === "slick" && piece.decoration?.baseColour === undefined) {
     const grounded = planPiece(withGround(piece), catalogue, asked);
     if (grounded.candidates.length > 0) return { ...grounded, piece, assumed: [...assumed.filter((one) => one.path !== GROUND.path), GROUND] };
   }
-  const free = obstacle.code === "nothing-fits" ? withoutMedia(piece) : null;
-  const freed = free && planPiece(free, catalogue, asked);
-  if (freed && freed.candidates.length > 0)
-    return { ...freed, piece, candidates: freed.candidates.map((one) => sayingUnkept(one, piece, facts, obstacle.why)) };
+  const shown = FOOD_CODES.includes(obstacle.code) ? forShow(piece, catalogue, asked, obstacle.why) : null;
+  if (shown) return shown;
   return {
     ...set,
     candidates: [],
@@ -287,18 +308,35 @@ function withoutCandidates(
   };
 }
 
-/** The piece with the choice of paint left to the plan; null where the user named none. */
-function withoutMedia(piece: Piece): Piece | null {
-  const { media = [], layers = [] } = piece.decoration ?? {};
-  if (media.length === 0 && layers.every((layer) => layer.medium === undefined)) return null;
-  return { ...piece, decoration: { ...piece.decoration, media: [], layers: layers.map(({ medium: _medium, ...layer }) => layer) } };
+/** Nothing of the kind can be eaten or drunk from, whatever is on it; as a thing to look at it can be made all the same. */
+const FOOD_CODES: readonly string[] = ["food-on-paint", "soaks-what-it-holds"];
+const FOR_FOOD: readonly string[] = ["drinkware", "tableware"];
+
+/** A plan for show, which says before all else that it is nothing to eat or drink from. */
+function forShow(piece: Piece, catalogue: Catalogue, asked: Asked, why: string): PlanSet | null {
+  const others = piece.uses.filter((use) => !FOR_FOOD.includes(use));
+  const uses = others.length > 0 ? others : [useId("indoor-display")];
+  const set = planPiece({ ...piece, uses }, catalogue, asked);
+  if (set.candidates.length === 0) return null;
+  const said: Finding = {
+    code: "for-show-only",
+    severity: "warn",
+    zone: null,
+    stepId: null,
+    message: "It cannot be eaten or drunk from; this is a plan for a piece to look at",
+    why,
+    fix: { text: "Keep it for show and say so to whoever gets it, or make it of glazed ware; bisque can be glazed and fired." },
+    provenance: COMMON_PRACTICE,
+  };
+  return { ...set, piece, candidates: set.candidates.map((one) => ({ ...one, uses, findings: [said, ...one.findings] })) };
 }
 
-/** A plan without the media the user named says so, and why none of them would do. */
-function sayingUnkept(candidate: Candidate, { decoration = {} }: Piece, { catalogue }: PieceFacts, why: string): Candidate {
-  const named = [...(decoration.media ?? []), ...(decoration.layers ?? []).flatMap((layer) => layer.medium ?? [])];
-  const said = [...new Set(named)].map((id) => unkeptWish({ message: `You named ${productName(catalogue, id).toLowerCase()}; this plan does without`, why }));
-  return { ...candidate, findings: [...candidate.findings, ...said] };
+/** What stands in the way of a piece that has no plan. */
+function obstacleIn(piece: Piece, catalogue: Catalogue, asked: Asked): { readonly why: string; readonly code: string } {
+  const { facts } = factsOf(piece, catalogue);
+  const routes = searchesFor(facts, asked);
+  for (const route of routes) route.any();
+  return obstacleOf(facts, routes);
 }
 
 const GROUND: Assumption = {

@@ -1,5 +1,6 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { CandidateId } from "../../catalogue/ids";
+import type { ZoneId } from "../../catalogue/vocabulary";
 import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
 import { applyChanges } from "../model/apply-changes";
@@ -9,6 +10,7 @@ import { ENGINE_VERSION } from "./engine-version";
 import { makeCandidate } from "./candidate";
 import type { Change } from "../model/change";
 import { pieceFacts } from "../facts/facts";
+import { pieceOf } from "../model/plan";
 import type { Candidate, PlanSet } from "../model/plan";
 import type { StepChoice, ZoneSteps } from "../model/step";
 import { choiceOf } from "../model/step-choice";
@@ -35,14 +37,33 @@ export interface PlanView {
   /** The steps of the candidate before the user's changes, and the facts they are for: what is kept of a plan that is followed. */
   readonly made: readonly ZoneSteps<StepChoice>[];
   readonly madeFor: string;
+  /** What other facts than the plan was kept with changed in it; null where they are the same. */
+  readonly changed: readonly Change[] | null;
   /** What a newer engine than the plan was kept with would change in it; the kept plan is shown until the user has chosen. */
   readonly newer: { readonly changes: readonly Change[]; readonly made: readonly ZoneSteps<StepChoice>[] } | null;
 }
 
 function followed(set: PlanSet, keeping: Keeping): Candidate | null {
-  return (
-    set.candidates.find((one) => one.id === keeping.candidateId) ?? set.candidates.find((one) => one.school === keeping.school) ?? set.candidates[0] ?? null
-  );
+  const same = set.candidates.find((one) => one.id === keeping.candidateId) ?? set.candidates.find((one) => one.school === keeping.school);
+  return same ?? nearest(set.candidates, keeping) ?? null;
+}
+
+/** The candidate that differs least from the plan as it was kept; the first where nothing was. */
+function nearest(candidates: readonly Candidate[], { kept }: Keeping): Candidate | undefined {
+  if (!kept || candidates.length < 2) return candidates[0];
+  const apart = (one: Candidate) => changesBetween(kept.made, choicesOf(one)).length;
+  return [...candidates].sort((a, b) => apart(a) - apart(b))[0];
+}
+
+/**
+ * "role:product" of every film of the plan that is kept, by place: a change of one fact keeps them wherever they still hold.
+ *
+ * @returns undefined where no plan is kept
+ */
+export function productsKept({ kept, candidateId }: Keeping, catalogue: Catalogue): ReadonlyMap<ZoneId, ReadonlySet<string>> | undefined {
+  if (!kept || candidateId === null) return undefined;
+  const films = (steps: readonly StepChoice[]) => steps.filter((step) => catalogue.products.has(step.product)).map((step) => `${step.role}:${step.product}`);
+  return new Map(kept.made.map(({ zone, steps }) => [zone, new Set(films(steps))]));
 }
 
 /** The edits that touch steps still to be done: what is on the piece is no longer a choice. */
@@ -57,10 +78,10 @@ function open(candidate: Candidate, edits: readonly Change[]): readonly Change[]
  * @param zones the stacks as they are to be
  */
 export function remade(candidate: Candidate, zones: readonly ZoneSteps<StepChoice>[], piece: Piece, catalogue: Catalogue): Candidate {
-  const facts = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
-  const extra = candidate.findings.filter((one) => one.code === "wish-not-kept");
+  const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
+  const extra = candidate.findings.filter((one) => ["wish-not-kept", "for-show-only"].includes(one.code));
   const made = makeCandidate(facts, zones, RULES, { title: candidate.title, route: candidate.route, id: candidate.id });
-  return { ...made, findings: [...made.findings, ...extra] };
+  return { ...made, ...(candidate.uses ? { uses: candidate.uses } : {}), findings: [...made.findings, ...extra] };
 }
 
 function choicesOf(candidate: Candidate): readonly ZoneSteps<StepChoice>[] {
@@ -81,13 +102,16 @@ function keptDifferently(fresh: readonly ZoneSteps<StepChoice>[], { kept }: Keep
 export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalogue: Catalogue): PlanView {
   const madeFor = factsKey(piece);
   const found = followed(set, keeping);
-  if (!found) return { set, shown: null, lost: [], made: [], madeFor, newer: null };
+  if (!found) return { set, shown: null, lost: [], made: [], madeFor, changed: null, newer: null };
   const fresh = choicesOf(found);
   const old = keptDifferently(fresh, keeping, madeFor);
   const made = old ?? fresh;
+  const { kept } = keeping;
+  const moved = kept && keeping.candidateId !== null && kept.madeFor !== madeFor ? changesBetween(kept.made, fresh) : [];
+  const changed = moved.length > 0 ? moved : null;
   const newer = old && { changes: changesBetween(old, fresh), made: fresh };
   const edits = open(found, keeping.edits);
-  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, newer };
+  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, changed, newer };
   // The changes that touch the piece are kept in the piece.
   const { zones, lost } = applyChanges(made, edits);
   return {
@@ -96,6 +120,7 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
     lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))],
     made,
     madeFor,
+    changed,
     newer,
   };
 }
@@ -107,5 +132,6 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
  * @returns the view; nothing is shown when the piece is refused
  */
 export function planWithEdits(piece: Piece, keeping: Keeping, catalogue: Catalogue): PlanView {
-  return followedIn(planPiece(piece, catalogue), keeping, piece, catalogue);
+  const kept = productsKept(keeping, catalogue);
+  return followedIn(planPiece(piece, catalogue, kept ? { followed: kept } : {}), keeping, piece, catalogue);
 }

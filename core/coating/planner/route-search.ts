@@ -152,8 +152,26 @@ export class RouteSearch {
       return key === undefined ? alternative : main.domains[variable]!.find((one) => one.key === key);
     });
     if (!from || !alternatives?.every((alternative) => alternative !== undefined) || main.ruledOut(alternatives, mostFaults)) return null;
-    const judged = [main.judge(alternatives), ...from.judged.slice(1)];
-    return judged[0]!.stop === null ? this.ifSound(judged, mostFaults) : null;
+    const first = main.judge(alternatives);
+    if (first.stop !== null) return null;
+    // A school means the whole piece: places that went with the main one go with it still, where they can.
+    const rest = from.judged.slice(1).map((judged, index) => this.alongWith(judged, this.searches[index + 1]!, from.judged[0]!, forced!, mostFaults));
+    return this.ifSound([first, ...rest], mostFaults) ?? this.ifSound([first, ...from.judged.slice(1)], mostFaults);
+  }
+
+  /** A zone's stack with the forced alternatives in place of those it had alike with the main zone. */
+  private alongWith(judged: Judged, search: ZoneSearch, was: Judged, forced: ReadonlyMap<string, string>, mostFaults: number): Judged {
+    const main = this.searches[0]!;
+    const wasKey = (name: string) => was.alternatives[main.variables.findIndex((variable) => variable.name === name)]?.key;
+    const turned = judged.alternatives.map((alternative, at) => {
+      const { name } = search.variables[at]!;
+      const key = forced.get(name);
+      const other = key === undefined || alternative.key !== wasKey(name) ? undefined : search.domains[at]!.find((one) => one.key === key);
+      return other ?? alternative;
+    });
+    if (search.ruledOut(turned, mostFaults)) return judged;
+    const anew = search.judge(turned);
+    return anew.stop === null && anew.extra.faults <= judged.extra.faults ? anew : judged;
   }
 
   /** A zone's own best by some weights, while all that another zone could share is free; null where that is not proved. */

@@ -5,7 +5,7 @@ import type { ProductClass } from "../../catalogue/product-class";
 import { allowed, allowedAid, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
-import type { Alternative, DecisionVariable } from "./draft";
+import type { Alternative, DecisionVariable, Draft } from "./draft";
 
 const NONE: Alternative = { key: "none", steps: [] };
 /** A guide helps marks that are set out; working by eye is a school of its own. */
@@ -14,9 +14,11 @@ const SOLID_CHECK = "Hold it to the light: no streaks, nothing of the ground gri
 
 function fieldOf(product: ProductClass, context: ZoneContext, colour: string): Alternative {
   const stain = product.jobs.includes("stain");
+  const [cover, uncover] = rimMask(context);
   return {
     key: product.id,
     steps: [
+      ...cover,
       filmDraft(
         product,
         {
@@ -29,8 +31,24 @@ function fieldOf(product: ProductClass, context: ZoneContext, colour: string): A
         },
         context.surface,
       ),
+      ...uncover,
     ],
   };
+}
+
+/** The middle of a plate is covered while its rim gets a field, so that the edge is true and the eating side stays as it is. */
+function rimMask(context: ZoneContext): readonly [readonly Draft[], readonly Draft[]] {
+  const base = context.piece.decoration.baseColour;
+  const whole = base !== null && context.field === base && context.zones.some((zone) => zone.template.exposure === "food" && zone.treatment === "paint");
+  if (context.zone.template.surface !== "plate-rim" || whole) return [[], []];
+  const why = because("field-colour", "the middle stays as it is");
+  const cover = aidDraft(productId("adhesive-film"), {
+    role: "mask",
+    phase: PHASE.base,
+    because: why,
+    checks: ["Press its edge down with a fingernail all round."],
+  });
+  return [[cover], [aidDraft(productId("peel"), { role: "unmask", phase: PHASE.base, because: why, checks: ["Lift it as the last coat has just set."] })]];
 }
 
 /** Paints the user named that make a field: the one no layer takes first, so that each named paint finds its work. */

@@ -8,7 +8,7 @@ import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
-import type { ZoneLayer } from "./layers";
+import type { ZoneLayer } from "../facts/layers";
 
 /** A pen draws lines and fills small fields; beyond this it streaks and runs dry, mm². */
 const MOST_BY_PEN_MM2 = memory(4000);

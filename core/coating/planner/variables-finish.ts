@@ -90,7 +90,11 @@ export function sealing(context: ZoneContext): DecisionVariable | null {
       ],
     };
   });
-  const wished = alternatives.filter((alternative) => alternative.key === wish);
+  // What is made to be poured is poured on the face; whether it is brushed on elsewhere is left open.
+  const face = mainZone(context.zones);
+  const poured = face !== null && isLevel({ piece: context.piece, zone: face });
+  const runs = wish !== undefined && context.catalogue.products.get(wish)?.brushed !== undefined && poured && !isLevel(context);
+  const wished = runs ? [] : alternatives.filter((alternative) => alternative.key === wish);
   if (wished.length > 0) return { name: "sealing", alternatives: wished, school: false, unmet: "" };
   // What only gets a coat to protect it is not left without one.
   const open = treatment === "protect" || treatment === "finish" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
@@ -112,7 +116,10 @@ export function heatSetting(context: ZoneContext): DecisionVariable | null {
         phase: PHASE.heat,
         group: "bake",
         heat: { kind: "oven", temperatureC, holdMin, start: "cold", cool: "inside" },
-        because: because("heat-set", "heat is what makes it stand washing up"),
+        because: because(
+          "heat-set",
+          context.zone.wears.includes("washing") ? "heat is what makes it stand washing up" : "heat is what makes it hold and harden",
+        ),
         checks: [
           "Your paint's label decides heat and time; labels run from about 150 to 180 °C and 30 to 90 min.",
           "From a cold oven; count from when it is hot; cool inside with the door ajar.",

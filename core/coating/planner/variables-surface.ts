@@ -66,7 +66,9 @@ export function keying(context: ZoneContext): DecisionVariable | null {
     because: because("hold", "an old coat gives no grip until it is scuffed dull"),
     checks: ["No shiny spots left when you tilt it to the light."],
   });
-  return single("keying", [scuff, dustOff(context, null, PHASE.key)]);
+  const scuffed: Alternative = { key: "scuffing", steps: [scuff, dustOff(context, null, PHASE.key)] };
+  // A primer that grips by itself answers an old gloss too, and raises no dust from a paint nobody knows.
+  return { name: "keying", alternatives: [scuffed, { ...NONE, strain: 0.5 }], school: true, unmet: "" };
 }
 
 /** Rain, or soil behind the wall: a filler that softens in water lets go there. */
@@ -130,10 +132,44 @@ export function smoothing(context: ZoneContext): DecisionVariable | null {
   return single("smoothing", [sand, dustOff(context, null, PHASE.key)]);
 }
 
+/** Pale marks set straight on wood whose brown or resin comes through. */
+function bleedsThrough(context: ZoneContext): boolean {
+  const bleeds = context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds);
+  return (
+    context.surface === "wood" &&
+    context.field === null &&
+    bleeds &&
+    context.layers.some((layer) => layer.colour !== null && lightness(layer.colour) > LIGHT_ABOVE)
+  );
+}
+
+/** A clear film that holds the brown back and lets the grain be seen. */
+function clearBlocker(context: ZoneContext): DecisionVariable {
+  const clears = allowed(context).filter((product) => product.jobs.includes("block-stain") && !product.traits.includes("pale"));
+  const alternatives = clears.map((product): Alternative => ({
+    key: product.id,
+    steps: [
+      filmDraft(
+        product,
+        {
+          role: "size",
+          phase: PHASE.size,
+          coats: 1,
+          because: because("stains-held", "the wood's brown would come through pale marks; a clear blocker holds it back and leaves the grain to be seen"),
+          checks: ["It shines evenly all over; dull spots get a second coat."],
+        },
+        context.surface,
+      ),
+    ],
+  }));
+  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "" };
+}
+
 /** A size: over soft filler, or on bare stone that is to stay light under a clear film. */
 export function sizing(context: ZoneContext): DecisionVariable | null {
   const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
   const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
+  if (bleedsThrough(context)) return clearBlocker(context);
   if ((!filled && !staysBare) || context.route === "kiln") return null;
   const text = staysBare ? "a clear film darkens bare stone; a size first keeps it lighter" : "water softens filler again until it is locked";
   const sizes = allowed(context).filter(

@@ -1,9 +1,10 @@
 import { ABSORBENCIES } from "../../catalogue/material";
 import { memory } from "../../catalogue/provenance";
-import { addBefore, remove, setPiece } from "./fixes";
+import { isLevel } from "../facts/level";
+import { addBefore, aidStep, remove, set, setPiece } from "./fixes";
 import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
-import type { Rule } from "./rule";
+import type { Hit, Rule } from "./rule";
 import { asChange, isOutdoors, onBare, rulesUnder, seals, suitable, under } from "./help";
 
 /** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */
@@ -14,7 +15,7 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
   {
     code: "resin-darkens-bare",
     when: "resin or gloss lies on bare stone that is to stay light",
-    message: "{step} will darken the bare {material}",
+    message: "{step} will darken the bare {material}{between}",
     why: "any clear film fills the pores, as water does, and the stone looks wet",
     fix: "Size it first, which keeps it lighter (test on the back), or lay an opaque ground under the motif.",
     provenance: { kind: "published", source: "Lekner & Dorf, Why some things are darker when wet, 1988; the size as a remedy is common practice" },
@@ -29,13 +30,15 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
       const sized = onBare(stack).find((fact) => fact.step.role === "size" && !fact.product!.traits.includes("pale"));
       const shiny = (fact: StepFact) => fact.step.sheen === "gloss" || fact.product!.traits.includes("two-part");
       const over = sized && stack.piece.decoration.baseColour === null ? seals(stack).filter(shiny).at(-1) : undefined;
-      if (!bare) return over ? [{ at: over, severity: "note" as const }] : [];
+      // It is sized: what the size cannot keep off is said, and nothing more can be done.
+      if (!bare) return over ? [{ at: over, severity: "note" as const, words: { between: ", though less over its size" } }] : [];
       const glossy = shiny(bare);
       const anchor = films(stack)[0]!;
       const size = suitable(stack, (product) => product.jobs.includes("size") && !product.traits.includes("pale"));
       return [
         {
           at: bare,
+          words: { between: films(stack).some((fact) => fact.index < bare.index && isColour(fact)) ? " between the painted lines" : "" },
           severity: glossy ? ("warn" as const) : ("note" as const),
           change: () => asChange(size, (id) => addBefore(stack, anchor, { role: "size", product: id, coats: 1 })),
         },
@@ -94,6 +97,30 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
     },
   },
   {
+    code: "resin-runs",
+    when: "resin is poured on a wall, a dome or an underside",
+    message: "{step} runs off the {zone}",
+    why: "it stays liquid for hours and levels itself: on anything but a flat top it drips and leaves the high places thin",
+    fix: "Brush it on in two thin coats, or take a varnish there.",
+    find: (stack) =>
+      films(stack).flatMap((fact): readonly Hit[] => {
+        if (!fact.product!.brushed || fact.step.role !== "seal" || isLevel(stack)) return [];
+        if (fact.step.method === "brush") return [{ at: fact, severity: "note" as const }];
+        const { coats } = fact.product!.brushed;
+        return [{ at: fact, culprits: [fact], change: [...set(fact, "method", "brush"), ...set(fact, "coats", coats)] }];
+      }),
+  },
+  {
+    code: "drainage-hole",
+    severity: "note",
+    ofPiece: true,
+    when: "a planter is painted",
+    message: "Keep the drainage hole of {piece} open",
+    why: "water that cannot run off stands in the soil and works through the wall",
+    fix: "Paint and seal its edge, and poke it clear while the coats are wet.",
+    find: (stack) => (stack.zone.wears.includes("wet-soil") && lastFilm(stack) ? [{ at: null }] : []),
+  },
+  {
     code: "freeze-thaw",
     ofPiece: true,
     when: "terracotta stands out in frost",
@@ -107,14 +134,32 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
     when: "a part is glued on paint or varnish",
     message: "{step} goes on {under}, not on the bare {material}",
     why: "the joint is only as strong as the film under the glue",
-    fix: "Keep a flat spot bare for the glue, and glue after sealing.",
-    find: (stack) =>
-      withRole(stack, "assemble").flatMap((fact) => {
-        const below = filmsBelow(stack, fact).at(-1);
+    fix: "Cover a flat spot before the first coat and glue on it after sealing; where it is coated already, scrape it bare.",
+    find: (stack) => {
+      const laid = films(stack);
+      const [first] = laid;
+      if (!first) return [];
+      const joint = stack.zone.template.exposure === "joint";
+      const glues = withRole(stack, "assemble");
+      // The spot itself is coated, whether or not the gluing is listed.
+      if (joint) return [{ at: glues[0] ?? first, words: under(laid.at(-1)!, stack), change: laid.flatMap(remove) }];
+      return glues.flatMap((glue) => {
         // An act of the whole piece is done on the spot that was kept bare, not on this zone.
-        if (fact.step.group !== undefined && stack.zone.template.exposure !== "joint") return [];
-        return fact.aid && below ? [{ at: fact, words: under(below, stack), change: remove(fact) }] : [];
-      }),
+        if (glue.step.group !== undefined) return [];
+        const below = filmsBelow(stack, glue).at(-1);
+        const covered =
+          stack.steps.slice(0, first.index).some((fact) => fact.step.role === "mask") &&
+          stack.steps.slice(first.index, glue.index).some((fact) => fact.step.role === "unmask");
+        if (!below || covered) return [];
+        return [
+          {
+            at: glue,
+            words: under(below, stack),
+            change: [...addBefore(stack, first, aidStep("mask", "tape")), ...addBefore(stack, glue, aidStep("unmask", "peel"))],
+          },
+        ];
+      });
+    },
   },
   {
     code: "gypsum-wet-use",

@@ -22,6 +22,7 @@ import {
   isWaterborne,
 } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { differenceInWords, isOfColour, nearestJar } from "../facts/jars";
 import type { Rule } from "./rule";
 import { another, asChange, rulesUnder, suitable } from "./help";
 
@@ -70,7 +71,10 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const film = { ...hidingFilm(fact)!, coats };
         const beneath = spectrumBeneath(stack, fact);
         const { enough, laid } = wanted;
-        const words = { coats: coats === 1 ? "one coat" : `${coats} coats`, enough: enough >= MOST_COATS ? "more than anyone lays" : String(enough) };
+        const words = {
+          coats: coats === 1 ? "one coat" : `${coats} coats`,
+          enough: enough >= MOST_COATS && laid === enough ? "more than anyone lays" : String(laid),
+        };
         const plain = coversField(fact) && grinning(film, beneath) >= GRINS_FROM.value;
         const change = underlay(stack, fact, film, beneath, enough)?.change ?? set(fact, "coats", laid);
         return [{ at: fact, words, change, severity: plain ? ("warn" as const) : ("note" as const) }];
@@ -90,6 +94,29 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         if (coats === undefined || !wanted || coats < wanted.enough) return [];
         const saved = underlay(stack, fact, hidingFilm(fact)!, spectrumBeneath(stack, fact), wanted.enough);
         return saved ? [{ at: fact, words: { coats: String(coats), fewer: String(saved.coats) }, change: saved.change }] : [];
+      }),
+  },
+  {
+    code: "colour-not-owned",
+    severity: "note",
+    when: "the user owns paint of this class, but none in this colour",
+    message: "you own no {step} in this colour: it is missing from your shelf",
+    why: "the nearest you have is {jar}, which is {difference}",
+    fix: "Buy it, mix it, or take {jar} and see on a scrap if you like it.",
+    find: (stack) =>
+      films(stack).flatMap((fact) => {
+        const { colour } = fact.step;
+        const near = colour === undefined || fact.step.done ? null : nearestJar(fact.product!, colour);
+        if (!near || near.jar.colour === null || isOfColour(near)) return [];
+        const words = { jar: near.jar.name, difference: differenceInWords(near.jar.colour, colour!) };
+        return [
+          {
+            at: fact,
+            words,
+            severity: stack.piece.constraints.shelfOnly ? ("warn" as const) : ("note" as const),
+            change: set(fact, "colour", near.jar.colour),
+          },
+        ];
       }),
   },
   {
@@ -158,6 +185,8 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
           if (colour === undefined || technique === undefined || coversField(fact) || !isColour(fact)) return false;
           // Flakes, mica and glitter read by their shine, not by their colour.
           if (isLoose(fact) || fact.product!.traits.includes("shines")) return false;
+          // Through clear glass the mark is seen against whatever stands behind it.
+          if (stack.material.traits.includes("see-through") && !filmsBelow(stack, fact).some(coversField)) return false;
           const beneath = colourBeneath(stack, fact);
           if (technique === "lettering") return Math.abs(lightness(colour) - lightness(beneath)) < LETTER_CONTRAST.value;
           return colourDifference(colour, beneath) < MARK_CONTRAST.value;

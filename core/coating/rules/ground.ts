@@ -1,8 +1,8 @@
 import { BODIES } from "../../catalogue/product-class";
 import type { ProductClass } from "../../catalogue/product-class";
-import { productId } from "../../catalogue/ids";
 import { addBefore, remove, set, swap, waitFix } from "./fixes";
-import { films, filmsBelow, has, isFilm, isLoose, withRole } from "../facts/facts";
+import { coversField, films, filmsBelow, has, isFilm, isLoose, withRole } from "../facts/facts";
+import { fitOf, FLUID_MEDIUM, isLean, purposeOf, usualThinning } from "../../film/thinning";
 import type { StackFacts } from "../facts/facts";
 import { crossesOilAndWater, leastWaitMin } from "../facts/waits";
 import type { Rule } from "./rule";
@@ -117,11 +117,26 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
     find: (stack) =>
       films(stack).flatMap((fact) => {
         const thinning = fact.step.thinning;
-        if (!thinning || thinning.with !== "water") return [];
-        const limit = fact.product!.maxWaterPercent[stack.material.surface === "slick" ? "slick" : "thirsty"];
-        return thinning.percent > limit
-          ? [{ at: fact, change: set(fact, "thinning", { with: productId("gloss-fluid-medium"), percent: thinning.percent }) }]
-          : [];
+        if (!thinning) return [];
+        const onGround = filmsBelow(stack, fact).some(coversField);
+        const lean = isLean(fact.product!, stack.material.surface, thinning, purposeOf(fact.step, fact.product!), onGround);
+        return lean ? [{ at: fact, change: set(fact, "thinning", { with: FLUID_MEDIUM, percent: thinning.percent }) }] : [];
+      }),
+  },
+  {
+    code: "too-loose",
+    when: "paint for dots, bands or stencils is thinned until it no longer keeps its shape",
+    message: "{step} is too loose for {what} now",
+    why: "it spreads before it sets: dots run flat into each other, and edges creep under the mask",
+    fix: "Thin it less, or take a thicker paint.",
+    find: (stack) =>
+      films(stack).flatMap((fact) => {
+        const { thinning } = fact.step;
+        if (!thinning || thinning.percent === 0 || !(fact.technique?.needsBody || fact.technique?.mask)) return [];
+        const purpose = purposeOf(fact.step, fact.product!);
+        if (fitOf(fact.product!, purpose, thinning) !== "too-loose") return [];
+        const usual = usualThinning(fact.product!, purpose, stack.material.surface);
+        return [{ at: fact, words: { what: fact.technique.name.toLowerCase() }, change: set(fact, "thinning", usual) }];
       }),
   },
   {

@@ -1,5 +1,6 @@
 import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
-import { films, filmsBelow, isColour, isFilm, isLoose, withRole } from "../facts/facts";
+import { DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
+import { colourBeneath, coversField, films, filmsBelow, has, isColour, isFilm, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import { stepWord } from "./judge";
 import { stagesIn } from "../../drying/stages";
@@ -131,10 +132,35 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     find: (stack) =>
       withRole(stack, "mask").flatMap((mask) => {
         const over = seals(stack).find((fact) => fact.index > mask.index);
+        // A spot for the glue is covered until all is on.
+        const glued = withRole(stack, "assemble").some(
+          (fact) => fact.index > mask.index && stack.steps.slice(over?.index ?? 0, fact.index).some((one) => one.step.role === "unmask"),
+        );
+        if (glued && !filmsBelow(stack, mask).some((fact) => !has(fact, "fill"))) return [];
         const between = over ? stack.steps.slice(mask.index, over.index) : [];
         const count = (role: Role) => between.filter((fact) => fact.step.role === role).length;
         const lifted = count("unmask") >= count("mask");
         return over && !lifted ? [{ at: over, words: { mask: stepWord(mask, stack) }, change: addBefore(stack, over, aidStep("unmask", "peel")) }] : [];
+      }),
+  },
+  {
+    code: "guide-unseen",
+    severity: "note",
+    when: "a guide is drawn that does not show on its ground",
+    message: "{step} hardly shows on this ground",
+    why: "a guide has to be seen: a light one on dark, a dark one on light",
+    fix: "Take a pencil that shows.",
+    find: (stack) =>
+      withRole(stack, "mark").flatMap((mark) => {
+        const tone = mark.aid?.guide?.tone ?? "any";
+        const ground = colourBeneath(stack, mark);
+        const l = lightness(ground);
+        const hidden = (tone === "dark" && l < DARK_BELOW) || (tone === "light" && l >= LIGHT_ABOVE);
+        const on = filmsBelow(stack, mark).some(coversField) ? "paint" : stack.material.surface;
+        const other = [...stack.catalogue.aids.values()].find(
+          (aid) => aid.guide?.tone === (tone === "dark" ? "light" : "dark") && aid.guide.marksOn.includes(on) && !aid.guide.bleeds,
+        );
+        return hidden ? [{ at: mark, change: other ? swap(mark, other.id) : [] }] : [];
       }),
   },
   {

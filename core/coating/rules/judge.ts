@@ -37,6 +37,7 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
     zone: zoneWord(stack.zone.zone),
     material: stack.material.name.toLowerCase(),
     piece: stack.piece.name,
+    between: "",
     ...(hit.at ? { step: stepWord(hit.at, stack) } : {}),
     ...hit.words,
   };

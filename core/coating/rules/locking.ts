@@ -43,6 +43,31 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
       }),
   },
   {
+    code: "rewettable-bare",
+    when: "a layer that stays water-soluble is left with no film over it",
+    message: "{step} on the {zone} is left bare",
+    why: "it never sets: a damp finger or a damp cloth takes it off for good",
+    fix: "Mist a clear spray over it; a brush would take it off.",
+    find: (stack) => {
+      const bare = films(stack).findLast((fact) => fact.product!.rewettable && !fact.product!.traits.includes("never-sets"));
+      if (!bare || films(stack).some((above) => above.index > bare.index && isClear(above))) return [];
+      const spray = suitable(
+        stack,
+        (product) => product.jobs.includes("seal") && product.methods[0] === "spray" && stack.zone.wears.every((wear) => product.resists[wear] !== undefined),
+      );
+      const wet = stack.zone.wears.some((wear) => wear === "weather" || wear === "washing");
+      return [
+        {
+          at: bare,
+          culprits: [bare],
+          missing: ["lock", "isolate", "seal"] as const,
+          severity: wet ? ("stop" as const) : ("warn" as const),
+          change: () => asChange(spray, (id) => addAfter(stack, bare, { role: "seal", product: id, coats: stack.catalogue.products.get(id)!.coats })),
+        },
+      ];
+    },
+  },
+  {
     code: "solvent-lifts",
     when: "a solvent spray or resin goes over pens before they are dry through",
     message: "{step} may dissolve {under}",

@@ -54,6 +54,7 @@ export const SOIL_RULES: readonly Rule[] = rulesUnder("Surface", [
       );
       const damp = stack.conditions.find((condition) => condition.id === "damp");
       const waited = wholeWait(stack, first);
+      if (damp && waited === undefined) hits.push({ at: first, unknown: "If it has not dried out" });
       if (damp && waited !== undefined && waited < damp.driesForMin / 2)
         hits.push({ at: first, change: waitFix(first, damp.driesForMin - waited, "dry-body") });
       return hits.slice(0, 1);

@@ -13,6 +13,16 @@ import { wholeWait, asChange, firstFilm, isBaked, isOutdoors, onBare, rulesUnder
 /** Cement cures in about four weeks [common practice]. */
 const CEMENT_CURES = practice(days(28));
 
+/** Pale to look at: a pale colour, or a white ground with no field of colour over it. */
+function isPale(fact: StepFact, stack: StackFacts): boolean {
+  if (fact.step.colour !== undefined) return lightness(fact.step.colour) > LIGHT_ABOVE;
+  return (
+    (fact.product?.traits.includes("pale") ?? false) &&
+    !has(fact, "fill") &&
+    !films(stack).some((above) => above.index > fact.index && coversField(above) && isColour(above))
+  );
+}
+
 /** Steps that could have given the bare or old surface a hold. */
 const KEYING: readonly Role[] = ["sand", "fill", "size", "prime", "base"];
 
@@ -50,6 +60,53 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         const needed = fill.product?.drying.recoat?.min ?? 0;
         return next ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") })) : [];
       }),
+  },
+  {
+    code: "filler-not-sanded",
+    when: "a film goes over filler that was not sanded",
+    message: "{step} goes over {under} that is not sanded",
+    why: "filler stands proud of the face and shows as an edge through every coat",
+    fix: "Sand it flush, and take the dust off.",
+    find: (stack) =>
+      withRole(stack, "fill").flatMap((fill) => {
+        const next = films(stack).find((fact) => fact.index > fill.index);
+        if (!next || has(next, "fill") || stack.steps.slice(fill.index, next.index).some((fact) => fact.aid?.givesKey)) return [];
+        const soft = fill.product?.traits.includes("water-sensitive");
+        return [
+          {
+            at: next,
+            culprits: [fill, next],
+            missing: ["sand"] as const,
+            words: under(fill, stack),
+            change: [
+              ...addBefore(stack, next, aidStep("sand", "sanding")),
+              ...addBefore(stack, next, aidStep("dust-off", soft ? "dry-brush" : stack.material.dustOff)),
+            ],
+          },
+        ];
+      }),
+  },
+  {
+    code: "filler-outdoors",
+    when: "a porous filler stands outdoors, in wet soil or in the wash",
+    message: "{step} does not stand the wet",
+    why: "it drinks water through the first crack, swells, and pushes the coats off",
+    fix: "Take a wet-proof filler, or a cement patch on stone and clay.",
+    find: (stack) => {
+      const wet = isOutdoors(stack) || stack.zones.some((zone) => zone.wears.includes("wet-soil") || zone.wears.includes("washing"));
+      if (!wet) return [];
+      return withRole(stack, "fill")
+        .filter((fact) => fact.product?.traits.includes("water-sensitive"))
+        .map((fact) => ({
+          at: fact,
+          culprits: [fact],
+          change: () =>
+            asChange(
+              suitable(stack, (product) => product.traits.includes("stands-wet") && product.grips.includes(stack.material.surface)),
+              (id) => swap(fact, id),
+            ),
+        }));
+    },
   },
   {
     code: "filler-unlocked",
@@ -173,11 +230,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const bleeds = stack.material.traits.includes("tannin") || stack.conditions.some((condition) => condition.bleeds);
       if (!bleeds) return [];
       const light = films(stack).find(
-        (fact) =>
-          isWaterborne(fact) &&
-          fact.step.colour !== undefined &&
-          lightness(fact.step.colour) > LIGHT_ABOVE &&
-          (coversField(fact) || onBare(stack).includes(fact)),
+        (fact) => isWaterborne(fact) && isPale(fact, stack) && (coversField(fact) || onBare(stack).includes(fact)) && !has(fact, "block-stain"),
       );
       if (!light || filmsBelow(stack, light).some((fact) => has(fact, "block-stain"))) return [];
       const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
@@ -190,6 +243,29 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
           change: () => asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
         },
       ];
+    },
+  },
+  {
+    code: "knots-want-alcohol",
+    when: "knots lie under a waterborne stain-blocker",
+    message: "{step} does not hold knots back for long",
+    why: "resin goes on bleeding out of a knot, and water does not hold it; an alcohol-borne blocker does",
+    fix: "Take the alcohol-borne stain-blocking primer, two coats over the knots.",
+    find: (stack) => {
+      // Nothing with solvent is for a child: two coats of the waterborne one, and the knot may still show.
+      if (!stack.conditions.some((condition) => condition.bleeds)) return [];
+      return films(stack)
+        .filter((fact) => has(fact, "block-stain") && isWaterborne(fact))
+        .map((fact) => ({
+          at: fact,
+          culprits: [fact],
+          severity: stack.piece.constraints.childSafe ? ("note" as const) : ("warn" as const),
+          change: () =>
+            asChange(
+              suitable(stack, (product) => product.jobs.includes("block-stain") && product.jobs.includes("ground") && product.carrier === "solvent"),
+              (id) => swap(fact, id, { coats: 2 }),
+            ),
+        }));
     },
   },
   {

@@ -5,8 +5,8 @@ import { memory } from "../../catalogue/provenance";
 import type { Layer } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
-import type { PieceFacts } from "../facts/facts";
-import { isFieldWork } from "../facts/phase";
+import type { PieceFacts } from "./facts";
+import { isFieldWork } from "./phase";
 import type { StepMarks } from "../model/step";
 
 /** One layer of decoration with its place, colour and marks settled; the medium may be left to the search. */
