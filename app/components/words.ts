@@ -1,5 +1,6 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
+import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Step, Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { differenceInCalendarDays, format } from "date-fns";
@@ -39,6 +40,12 @@ export function zoneName(zone: ZoneId): string {
 export function zoneNames(zones: readonly ZoneId[]): string {
   const names = zones.map((zone, index) => (index === 0 ? zoneName(zone) : zoneName(zone).toLowerCase()));
   return names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}
+
+/** Where an act is done: "Inside, outside and rim; the saucer one coat". */
+export function placesText({ zones, fewer }: Pick<ToldAct, "zones" | "fewer">): string {
+  const less = fewer.map(({ zone, coats }) => `${zoneName(zone).toLowerCase()} only ${coatsOf(coats, "coat")}`);
+  return [zoneNames(zones), ...less].join("; ");
 }
 
 const COUNTS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];
@@ -100,6 +107,36 @@ export function stepTitle(step: Step, menu: Menu, counted = true): string {
       if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
       return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(step.coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
   }
+}
+
+const THINNER_WORDS: Readonly<Record<string, string>> = {
+  water: "water",
+  "gloss-fluid-medium": "fluid medium",
+  "pouring-medium": "pouring medium",
+  "fluid-white": "fluid white",
+  "white-spirit": "white spirit",
+};
+
+function dropsText({ from, to }: { readonly from: number; readonly to: number }): string {
+  const [low, high] = [Math.round(from), Math.round(to)];
+  return low === high ? `${high} ${high === 1 ? "drop" : "drops"}` : `${low}–${high} drops`;
+}
+
+/** From this share of the paint on drops are no longer counted. */
+const AS_MUCH = 100;
+
+/** How a coat is thinned, as it is done at the table; null for what is not poured out. */
+export function thinningText({ thinning }: Pick<Step, "thinning">): string | null {
+  if (!thinning) return null;
+  const { with: thinner, percent, dropsPerMlOfPaint: drops, look, why } = thinning;
+  const name = THINNER_WORDS[thinner] ?? "";
+  if (name === "") return `As it comes: ${why}.`;
+  if (percent >= AS_MUCH) return `As much ${name} as paint, or a little more: ${look}.`;
+  if (percent === 0)
+    return drops.to > 0
+      ? `As it comes, or up to ${dropsText({ from: drops.to, to: drops.to })} of ${name} to a thumbnail of paint (1 ml): ${look}.`
+      : `As it comes: ${look}.`;
+  return `${dropsText(drops)} of ${name} to a thumbnail of paint (1 ml): ${look}.`;
 }
 
 const UNTIL_WORDS: Record<Wait["until"], string> = {

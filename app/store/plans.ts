@@ -70,12 +70,12 @@ export function editPlan(db: Database, piece: PieceId, followed: Followed, edits
   });
 }
 
-/** Keeps a step whatever is made right around it, or lets it go again. */
-export function pinStep(db: Database, piece: PieceId, followed: Followed, stepId: StepId, kept: boolean): Promise<void> {
+/** Keeps steps of one act whatever is made right around them, or lets them go again. */
+export function pinSteps(db: Database, piece: PieceId, followed: Followed, stepIds: readonly StepId[], kept: boolean): Promise<void> {
   return runCommand(db, kept ? "keeping a step" : "letting a step go", ofPiece(piece), ["plans", "pieces"], async (recorder) => {
     const plan = await followedPlan(recorder, piece, followed);
-    const others = plan.pinned.filter((one) => one !== stepId);
-    await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, stepId] : others });
+    const others = plan.pinned.filter((one) => !stepIds.includes(one));
+    await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, ...stepIds] : others });
   });
 }
 

@@ -21,7 +21,7 @@ import { assertFits } from "./check-record";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { addPiece, allPieces, pieceById, removePiece, savePiece, setDates } from "./pieces";
-import { clearEdits, editPlan, pinStep, planById, planFor } from "./plans";
+import { clearEdits, editPlan, pinSteps, planById, planFor } from "./plans";
 import type { Followed } from "./plans";
 import { onCommand, takeBack } from "./command";
 import type { Command } from "./command";
@@ -81,13 +81,13 @@ describe("plans", () => {
     const piece = await addPiece(db, pebble());
     const [one, seal, base] = [candidateId("one"), "top.seal.1" as never, "top.base.1" as never];
     await editPlan(db, piece.id, follow(one, "gesso below"), [{ op: "remove", stepId: "top.isolate.1" as never }]);
-    await pinStep(db, piece.id, follow(one, "gesso below"), seal, true);
-    await pinStep(db, piece.id, follow(one, "gesso below"), base, true);
-    await pinStep(db, piece.id, follow(one, "gesso below"), seal, true);
+    await pinSteps(db, piece.id, follow(one, "gesso below"), [seal], true);
+    await pinSteps(db, piece.id, follow(one, "gesso below"), [base], true);
+    await pinSteps(db, piece.id, follow(one, "gesso below"), [seal], true);
     const kept = await planFor(db, piece.id, follow(one, "gesso below"));
     expect([...kept.pinned].sort()).toEqual(["top.base.1", "top.seal.1"]);
     expect(kept.edits).toHaveLength(1);
-    await pinStep(db, piece.id, follow(one, "gesso below"), seal, false);
+    await pinSteps(db, piece.id, follow(one, "gesso below"), [seal], false);
     expect((await planById(db, kept.id))?.pinned).toEqual(["top.base.1"]);
   });
 

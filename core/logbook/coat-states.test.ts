@@ -1,7 +1,8 @@
 /** Where every coat stands, minute by minute, from what was done and when. */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../catalogue/catalogue";
-import type { StepId, ProgressId, PlanId } from "../catalogue/ids";
+import { productId, stepId } from "../catalogue/ids";
+import type { StepId } from "../catalogue/ids";
 import { alikeZones } from "../coating/explain/alike-zones";
 import { pieceFacts } from "../coating/facts/facts";
 import { completePiece } from "../piece/complete-piece";
@@ -9,7 +10,7 @@ import type { Piece } from "../piece/piece";
 import { workOf } from "../coating/facts/work-of";
 import { firstPlan, pebble, pot } from "../../tests/reference/bench";
 import { coatStates } from "./coat-states";
-import { doneTasks } from "./done-tasks";
+import { bodyOf } from "./body-state";
 import { groupStates } from "./group-states";
 
 const MIN = 60_000;
@@ -86,8 +87,9 @@ describe("zones treated alike", () => {
 });
 
 test("what was ruined counts as not done, whatever order the records lie in; done again, it counts again", () => {
-  const record = (kind: "done" | "ruined", at: string) => ({ id: at as ProgressId, planId: "p" as PlanId, stepId: "top.base.1", coat: 1, kind, at });
+  const act = { role: "base" as const, product: productId("craft-acrylic") };
+  const record = (kind: "done" | "ruined", at: string) => ({ zone: "top" as const, stepId: stepId("top.base.1"), act, coat: 1, kind, at });
   const [done, ruined, again] = [record("done", "2026-11-24T19:00:00Z"), record("ruined", "2026-11-24T20:00:00Z"), record("done", "2026-11-25T19:00:00Z")];
-  expect(doneTasks([ruined, done]).size).toBe(0);
-  expect([...doneTasks([again, done, ruined])]).toEqual([["top.base.1:1", Date.parse("2026-11-25T19:00:00Z")]]);
+  expect(bodyOf([ruined, done])).toEqual([]);
+  expect(bodyOf([again, done, ruined]).flatMap((laid) => laid.coats)).toEqual([{ coat: 1, at: "2026-11-25T19:00:00Z" }]);
 });

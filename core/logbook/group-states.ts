@@ -1,5 +1,6 @@
 import type { StepId } from "../catalogue/ids";
 import type { ZoneGroup } from "../coating/explain/alike-zones";
+import type { Act } from "../coating/model/plan";
 import type { Step, ZoneSteps } from "../coating/model/step";
 import type { CoatState, StepState } from "./coat-states";
 
@@ -20,6 +21,21 @@ function together(states: readonly StepState[]): StepState {
   const telling = states.filter((one) => one.state === state);
   const soonest = telling.reduce((a, b) => ((b.until ?? Infinity) < (a.until ?? Infinity) ? b : a), telling[0]!);
   return { ...soonest, state, done: states.reduce((sum, one) => sum + one.done, 0), of: states.reduce((sum, one) => sum + one.of, 0) };
+}
+
+/**
+ * Where each act of the work stands, over all its places: it may be done as soon as it may in one of them.
+ *
+ * @returns states by the first step of each act
+ */
+export function actStates(acts: readonly Act[], states: ReadonlyMap<StepId, StepState>): ReadonlyMap<StepId, StepState> {
+  return new Map(
+    acts.flatMap(({ stepIds }) => {
+      const own = stepIds.flatMap((id) => states.get(id) ?? []);
+      const [first] = stepIds;
+      return first && own.length > 0 ? [[first, own[0]!.of > 0 && new Set(own).size === 1 ? own[0]! : together(own)] as const] : [];
+    }),
+  );
 }
 
 /**

@@ -1,10 +1,10 @@
 import type { StepId } from "../catalogue/ids";
 import { alikeZones } from "../coating/explain/alike-zones";
-import { partsOfWork } from "../coating/explain/parts-of-work";
+import { toldActs } from "../coating/explain/told-acts";
 import type { Candidate } from "../coating/model/plan";
 import type { Work } from "../coating/facts/task";
 import { coatStates } from "./coat-states";
-import { groupStates } from "./group-states";
+import { actStates } from "./group-states";
 
 /** Whether the section of a plan has one column: then a step stands open beside it from the start. */
 export function hasOneColumn(candidate: Candidate): boolean {
@@ -19,9 +19,8 @@ export function hasOneColumn(candidate: Candidate): boolean {
  */
 export function openStep(candidate: Candidate, work: Work, done: ReadonlyMap<string, number>, now: number): StepId | null {
   if (!hasOneColumn(candidate)) return null;
-  const groups = alikeZones(candidate.zones);
-  const told = partsOfWork(groups, candidate.order).flatMap((part) => part.steps);
-  const states = groupStates(groups, candidate.zones, coatStates(candidate, work, done, now));
+  const told = toldActs(candidate).map((act) => act.step);
+  const states = actStates(candidate.acts, coatStates(candidate, work, done, now));
   const standing = (state: string) => told.find((step) => states.get(step.id)?.state === state);
   return (standing("ready") ?? standing("waiting") ?? told[0])?.id ?? null;
 }

@@ -89,7 +89,8 @@ function faults(dates: Dates, candidate: Candidate, exposures: ReadonlyMap<strin
     if (exposures.get(zone.zone) !== "underside") continue;
     const own = steps.filter((step) => !step.group).at(-1);
     for (const other of candidate.zones.filter((one) => exposures.get(one.zone) !== "underside")) {
-      const begin = other.steps.find((step) => !step.group && step.role !== "cure");
+      // Everything is cleaned, filled, sanded and primed before; colour waits until what it stands on is done.
+      const begin = other.steps.find((step) => !step.group && ["base", "decorate", "seal"].includes(step.role));
       if (own && begin && span(begin).from < span(own).to) said.push(`${other.zone} is begun before ${zone.zone} is done`);
     }
   }

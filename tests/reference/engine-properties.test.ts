@@ -11,7 +11,7 @@ import { parsePiece } from "#core/formats/parse-piece";
 import { FORM_MEASURES } from "#core/piece/form";
 import type { FormKind } from "#core/piece/form";
 import type { Piece } from "#core/piece/piece";
-import { jar, mug, pebble, piece, pot } from "./bench";
+import { gypsum, jar, mug, pebble, piece, pot } from "./bench";
 
 const SEED = Number(process.env.FC_SEED ?? 20261124);
 const RUNS = 30;
@@ -160,9 +160,9 @@ describe("the catalogue is data", () => {
 });
 
 describe("refusals", () => {
-  test("poster paint on a gift is refused, and the nearest way leaves it out", () => {
-    const { refusal } = planPiece(pebble({ uses: ["gift-or-sale"], decoration: { techniques: ["dots"], media: ["poster-paint"] } }), CATALOGUE);
-    expect(refusal).toMatchObject({ code: "not-durable-paint", nearest: { changes: [{ op: "setPiece", path: "decoration.media", value: [] }] } });
+  test("gypsum in the rain is refused, and the nearest way casts it in cement", () => {
+    const { refusal } = planPiece(gypsum({ uses: ["outdoor-exposed"], decoration: { techniques: ["dots"] } }), CATALOGUE);
+    expect(refusal).toMatchObject({ code: "gypsum-wet-use", nearest: { changes: [{ op: "setPiece", path: "material", value: "concrete-cast" }] } });
   });
 
   test("a cold, foggy shed is refused, and the nearest way warms it", () => {

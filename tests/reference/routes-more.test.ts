@@ -12,7 +12,7 @@ describe("the rest of the handbook's table (§6)", () => {
     expect(outline(plan, "top").slice(0, 5)).toEqual(["clean:dry-brush", "clean:constant-weight", "fill:spackle", "sand:sanding", "dust-off:dry-brush"]);
     expect(top.find((step) => step.role === "fill")?.waitBefore?.min).toBeGreaterThanOrEqual(3 * DAY);
     const order = plan.order.map((one) => String(one.stepId));
-    expect(order.findLastIndex((id) => id.startsWith("back.seal."))).toBeLessThan(order.findIndex((id) => id.startsWith("top.prime.")));
+    expect(order.findLastIndex((id) => id.startsWith("back.seal."))).toBeLessThan(order.findIndex((id) => id.startsWith("top.base.")));
   });
 
   test("bisque plate for the kiln: underglaze three coats for the field, one or two for accents, pencil that burns off, glaze, fire", () => {
@@ -29,9 +29,9 @@ describe("the rest of the handbook's table (§6)", () => {
     expect(plan.findings.map((one) => one.code)).toEqual(["kiln-trained"]);
   });
 
-  test("the same plate without a kiln is refused for eating from, and the nearest that works is the kiln", () => {
-    const { refusal } = planPiece(plate({ constraints: { kiln: false } }), CATALOGUE);
-    expect(refusal?.nearest?.text).toBe("have it fired in a kiln");
+  test("the same plate without a kiln is one to look at, and what would make it fit to eat from is the kiln", () => {
+    const [first] = planPiece(plate({ constraints: { kiln: false } }), CATALOGUE).candidates;
+    expect(first!.findings[0]).toMatchObject({ code: "for-show-only", fix: { change: [{ op: "setPiece", path: "constraints.kiln", value: true }] } });
   });
 
   test("clock with glued numerals: works off first, parts coated beside it, glue spots bare, glued after the seal", () => {

@@ -8,7 +8,8 @@ import { explainStep } from "#core/coating/explain/explain-step";
 import { choiceOf } from "#core/coating/model/step-choice";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { coatStates } from "#core/logbook/coat-states";
-import { doneTasks } from "#core/logbook/done-tasks";
+import { alignWith } from "#core/logbook/align";
+import { bodyOf } from "#core/logbook/body-state";
 import { workFor } from "#core/schedule/dates-of";
 import { firstPlan, mug, pebble, stepsOf } from "./bench";
 
@@ -20,8 +21,14 @@ const step = (role: string) => stepsOf(plan, "top").find((one) => one.role === r
 
 describe("where the work stands", () => {
   const work = workFor(dotted, plan, CATALOGUE);
-  const cleaned = { stepId: step("clean").id, coat: 1, kind: "done", at: new Date(NOON).toISOString() };
-  const at = (minutes: number, more: readonly (typeof cleaned)[] = []) => coatStates(plan, work, doneTasks([cleaned, ...more]), NOON + minutes * MIN);
+  const doing = (role: string, minutes: number, kind: "done" | "ruined" = "done") => {
+    const { id, product, role: own } = step(role);
+    return { zone: "top" as const, stepId: id, act: { role: own, product }, coat: 1, kind, at: new Date(NOON + minutes * MIN).toISOString() };
+  };
+  const at = (minutes: number, more: readonly ReturnType<typeof doing>[] = []) => {
+    const { done } = alignWith(plan, bodyOf([doing("clean", 0), ...more]), CATALOGUE)!;
+    return coatStates(plan, work, done, NOON + minutes * MIN);
+  };
 
   test("nothing done: the first step is ready, the rest is to come", () => {
     const states = coatStates(plan, work, new Map(), NOON);
@@ -33,18 +40,19 @@ describe("where the work stands", () => {
     expect(at(wait.min).get(step("prime").id)?.state).toBe("ready");
   });
   test("primed: wet until it is dry to the touch", () => {
-    const primed = { ...cleaned, stepId: step("prime").id, at: new Date(NOON + 3000 * MIN).toISOString() };
+    const primed = doing("prime", 3000);
     const touch = step("prime").typical!.touchDry;
     expect(at(3000 + touch / 2, [primed]).get(step("prime").id)?.state).toBe("wet");
     expect(at(3000 + touch + 1, [primed]).get(step("prime").id)?.state).toBe("done");
   });
   test("one coat of two is counted; a ruined coat is not done", () => {
-    const coat = { ...cleaned, stepId: step("base").id, at: new Date(NOON + 3000 * MIN).toISOString() };
-    expect(at(4000, [coat]).get(step("base").id)).toMatchObject({ done: 1, of: step("base").coats });
-    expect(at(4000, [coat, { ...coat, kind: "ruined", at: new Date(NOON + 3001 * MIN).toISOString() }]).get(step("base").id)).toMatchObject({
-      done: 0,
-      of: step("base").coats,
-    });
+    const colour = { colour: step("base").colour! };
+    const coat = (minutes: number, kind: "done" | "ruined") => {
+      const one = doing("base", minutes, kind);
+      return { ...one, act: { ...one.act, ...colour } };
+    };
+    expect(at(4000, [coat(3000, "done")]).get(step("base").id)).toMatchObject({ done: 1, of: step("base").coats });
+    expect(at(4000, [coat(3000, "done"), coat(3001, "ruined")]).get(step("base").id)).toMatchObject({ done: 0, of: step("base").coats });
   });
 });
 

@@ -32,6 +32,7 @@ export const SHORT_NAME = 17;
 export function labelOf(band: Band, menu: Menu, number: number | undefined, most: number): string {
   const name = menu.products.find((one) => one.id === band.step.product)?.name ?? "";
   if (band.kind === "cap") return CAP_WORDS(band.step);
-  if (band.kind === "guide") return `${number} · ${GUIDE_WORDS[band.step.role] ?? name}, ${band.step.role === "sign" ? "dated" : "comes off"}`;
-  return `${number} · ${name.length > most ? `${name.slice(0, most - 1)}…` : name}`;
+  const before = number === undefined ? "" : `${number} · `;
+  if (band.kind === "guide") return `${before}${GUIDE_WORDS[band.step.role] ?? name}, ${band.step.role === "sign" ? "dated" : "comes off"}`;
+  return `${before}${name.length > most ? `${name.slice(0, most - 1)}…` : name}`;
 }

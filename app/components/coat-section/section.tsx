@@ -62,6 +62,9 @@ export function CoatSection({ groups, menu, material, bare, numbers, states, sel
   const width = Math.max(1, count) * COLUMN + (count - 1) * GAP + 4;
   const floor = TOP + Math.max(46, ...columns.map((column) => column.height));
   const height = floor + BODY + LABEL;
+  // The places of one act are opened together.
+  const chosen = selected === null ? undefined : numbers.get(selected);
+  const isChosen = (step: Step) => step.id === selected || (chosen !== undefined && numbers.get(step.id) === chosen);
   const asBand = (step: Step, zones: string) => ({
     "data-step": step.id,
     "data-fresh": fresh?.has(step.id) ? "" : undefined,
@@ -69,8 +72,8 @@ export function CoatSection({ groups, menu, material, bare, numbers, states, sel
       ? {
           role: "button",
           tabIndex: step.id === current ? 0 : -1,
-          "aria-pressed": step.id === selected,
-          "aria-label": `Step ${numbers.get(step.id)}, ${zones}: ${stepTitle(step, menu)}${states ? `, ${stateText(states.get(step.id))}` : ""}`,
+          "aria-pressed": isChosen(step),
+          "aria-label": `Step ${numbers.get(step.id) ?? "done"}, ${zones}: ${stepTitle(step, menu)}${states ? `, ${stateText(states.get(step.id))}` : ""}`,
           onClick: () => select(step.id),
           onKeyDown: (event: KeyboardEvent<SVGGElement>) => onKeyDown(event, step.id),
           className: "band",
@@ -132,7 +135,7 @@ export function CoatSection({ groups, menu, material, bare, numbers, states, sel
                       </text>
                     )}
                     {band.gapMin > 0 && <Night x={x} y={band.y + band.height} minutes={band.gapMin} />}
-                    {band.step.id === selected && (
+                    {isChosen(band.step) && (
                       <rect x={x - 1} y={band.y - 1} width={COLUMN + 2} height={band.height + 2} fill="none" stroke="var(--ready)" strokeWidth="3" rx="3" />
                     )}
                   </g>
@@ -152,13 +155,13 @@ export function CoatSection({ groups, menu, material, bare, numbers, states, sel
                     {begun && states?.get(step.id)?.state === "done" && (
                       <path d={`M${x + 22 + order * 30} ${floor + BODY - 25}l3 3l6-7`} fill="none" stroke="var(--ready)" strokeWidth="3" />
                     )}
-                    {((begun && states?.get(step.id)?.state === "ready") || step.id === selected) && (
+                    {((begun && states?.get(step.id)?.state === "ready") || isChosen(step)) && (
                       <circle
                         cx={x + 18 + order * 30}
                         cy={floor + BODY - 17}
                         r={ACT + 2}
                         fill="none"
-                        stroke={step.id === selected ? "var(--ready)" : "var(--act)"}
+                        stroke={isChosen(step) ? "var(--ready)" : "var(--act)"}
                         strokeWidth="3"
                       />
                     )}

@@ -1,4 +1,6 @@
 import { format } from "date-fns";
+import type { ZoneId } from "#core/catalogue/vocabulary";
+import { actNumbers } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
@@ -16,19 +18,47 @@ function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
   return [...days.values()];
 }
 
+/** A stretch of one act: the same coat, one place after another. */
+interface Stretch {
+  readonly number: number | undefined;
+  readonly item: DatedTask;
+  readonly to: number;
+  readonly zones: readonly ZoneId[];
+}
+
+function stretches(items: readonly DatedTask[], numbers: ReadonlyMap<string, number>): readonly Stretch[] {
+  const told: Stretch[] = [];
+  for (const item of items) {
+    const number = numbers.get(item.task.stepId);
+    const before = told.at(-1);
+    const same =
+      before &&
+      before.number !== undefined &&
+      before.number === number &&
+      before.item.task.coat === item.task.coat &&
+      before.item.task.half === item.task.half &&
+      !item.part;
+    if (same) told[told.length - 1] = { ...before, to: item.to, zones: [...new Set([...before.zones, ...item.task.zones])] };
+    else told.push({ number, item, to: item.to, zones: item.task.zones });
+  }
+  return told;
+}
+
 /** What one dated stretch of work says. */
-function Line({ item, shown, menu }: { item: DatedTask; shown: Candidate; menu: Menu }) {
+function Line({ stretch, shown, menu }: { stretch: Stretch; shown: Candidate; menu: Menu }) {
+  const { item, number, to, zones } = stretch;
   const step = shown.zones.flatMap((zone) => zone.steps).find((one): one is Step => one.id === item.task.stepId);
   // The plan may be a moment newer than its dates.
   if (!step) return null;
   const detail = [item.part ? `part ${item.part}` : "", coatWords(item.task.coat, item.task.half, step.coats)].filter(Boolean).join(", ");
   return (
     <li className="grid grid-cols-[auto_1fr] gap-x-3">
-      <span className="text-soft">{`${format(item.from, "HH:mm")}–${format(item.to, "HH:mm")}`}</span>
+      <span className="text-soft">{`${format(item.from, "HH:mm")}–${format(to, "HH:mm")}`}</span>
       <span>
+        <span className="mr-2 text-soft">{number}</span>
         {stepTitle(step, menu, false)}
         {detail && <span className="text-soft">, {detail}</span>}
-        {step.group === undefined && <span className="text-soft"> · {zoneNames(item.task.zones).toLowerCase()}</span>}
+        {step.group === undefined && <span className="text-soft"> · {zoneNames(zones).toLowerCase()}</span>}
         {item.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}
       </span>
     </li>
@@ -38,6 +68,7 @@ function Line({ item, shown, menu }: { item: DatedTask; shown: Candidate; menu: 
 /** The sittings that follow from free hours, day by day. */
 export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Candidate; menu: Menu; now: number }) {
   const days = byDay(dates.items);
+  const numbers = actNumbers(shown);
   if (days.length === 0) return <p>All the work is done; it only has to harden.</p>;
   return (
     <ol className="grid gap-3">
@@ -52,8 +83,8 @@ export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Can
               <span className="ml-2 font-text text-base text-soft">{format(first.from, "d MMMM")}</span>
             </h2>
             <ol className="mt-1 grid gap-1">
-              {items.map((item) => (
-                <Line key={`${item.task.id}-${item.from}`} item={item} shown={shown} menu={menu} />
+              {stretches(items, numbers).map((stretch) => (
+                <Line key={`${stretch.item.task.id}-${stretch.item.from}`} stretch={stretch} shown={shown} menu={menu} />
               ))}
             </ol>
             {apart > 0 && <p className="mt-1 border-l-4 border-dotted border-line pl-3 text-soft">then leave it alone for {sayDuration(apart)}</p>}

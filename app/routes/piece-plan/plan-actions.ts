@@ -1,9 +1,6 @@
 import type { StepId } from "#core/catalogue/ids";
-import { twinsOf } from "#core/logbook/group-states";
-import type { ZoneGroup } from "#core/coating/explain/alike-zones";
+import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Change } from "#core/coating/model/change";
-import type { Candidate } from "#core/coating/model/plan";
-import type { Step } from "#core/coating/model/step";
 import { coatEvents } from "#core/logbook/coat-events";
 import type { Task, Work } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
@@ -19,9 +16,10 @@ export interface PlanActions {
   /** Changes of the plan, and of the piece among them. */
   readonly apply: Apply;
   /** Keeps a step of the plan whatever is made right around it, or lets it go. */
-  readonly pin: (stepId: StepId, kept: boolean) => void;
-  readonly markDone: (task: Task) => void;
-  readonly markUndone: (task: Task) => void;
+  readonly pin: (stepIds: readonly StepId[], kept: boolean) => void;
+  /** Marks coats as done, or not done, in every place they were laid. */
+  readonly markDone: (tasks: readonly Task[]) => void;
+  readonly markUndone: (tasks: readonly Task[]) => void;
   readonly repair: (pinned: readonly StepId[]) => void;
   /** The plan as it was before the user's changes. */
   readonly asPlanned: () => void;
@@ -41,26 +39,16 @@ export function usePlanActions(pieceId: string, view: PlannedView, save: SaveCha
       if (onPiece.length > 0) save(onPiece);
       if (edits.length > 0 && followed) ask({ intent: "edit", followed, edits });
     },
-    pin: (stepId, kept) => followed && ask({ intent: "pin", followed, stepId, kept }),
-    markDone: (task) => shown && followed && ask({ intent: "done", followed, coats: coatEvents(shown, task), at: now() }),
-    markUndone: (task) => shown && ask({ intent: "undone", coats: coatEvents(shown, task), at: now() }),
+    pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
+    markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
+    markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     repair: (pinned) => followed && ask({ intent: "repair", followed, pinned }),
     asPlanned: () => ask({ intent: "plain" }),
     settleEngine: (take) => ask({ intent: "engine", take }),
   };
 }
 
-/** The tasks of a step as it is told: of its twins where it is a shared act, of every zone where zones are treated alike. */
-export function tasksOf(step: Step, groups: readonly ZoneGroup[], candidate: Candidate, work: Work): readonly Task[] {
-  const all = candidate.zones.flatMap((zone) => zone.steps);
-  const group = groups.find((one) => one.steps.some((other) => other.id === step.id));
-  const alike = group
-    ? twinsOf(
-        group,
-        group.steps.findIndex((one) => one.id === step.id),
-        candidate.zones,
-      )
-    : [step];
-  const twins = step.group === undefined ? alike : all.filter((one) => one.group === step.group);
-  return work.tasks.filter((task) => twins.some((one) => one.id === task.stepId));
+/** The tasks of an act, in all its places. */
+export function tasksOf({ stepIds }: Pick<ToldAct, "stepIds">, work: Work): readonly Task[] {
+  return work.tasks.filter((task) => stepIds.includes(task.stepId));
 }

@@ -8,7 +8,7 @@ import type { Followed } from "~/store/plans";
 /** What the plan's screen may ask of its action. */
 export type PlanAsk =
   | { readonly intent: "edit"; readonly followed: Followed; readonly edits: readonly Change[] }
-  | { readonly intent: "pin"; readonly followed: Followed; readonly stepId: StepId; readonly kept: boolean }
+  | { readonly intent: "pin"; readonly followed: Followed; readonly stepIds: readonly StepId[]; readonly kept: boolean }
   | { readonly intent: "plain" }
   | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
@@ -17,7 +17,7 @@ export type PlanAsk =
 
 export const PLAN_INTENTS: Intents<PlanAsk> = {
   edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi) }),
-  pin: (joi) => ({ followed: followedField(joi), stepId: joi.string().max(120).required(), kept: joi.boolean().required() }),
+  pin: (joi) => ({ followed: followedField(joi), stepIds: joi.array().items(joi.string().max(120)).min(1).max(60).required(), kept: joi.boolean().required() }),
   plain: () => ({}),
   done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: joi.string().isoDate().required() }),
   undone: (joi) => ({ coats: coatsField(joi), at: joi.string().isoDate().required() }),

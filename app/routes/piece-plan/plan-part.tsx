@@ -4,12 +4,11 @@ import type { StepId } from "#core/catalogue/ids";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { Explanation } from "#core/coating/explain/explain-step";
-import { partsOfWork, stepNumbers } from "#core/coating/explain/parts-of-work";
+import { actNumbers, toldActs } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
-import type { Step } from "#core/coating/model/step";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
-import { groupStates } from "#core/logbook/group-states";
+import { actStates, groupStates } from "#core/logbook/group-states";
 import { hasOneColumn, openStep } from "#core/logbook/open-step";
 import { sayDuration } from "#core/units/duration";
 import { useAppContext } from "~/components/app-context";
@@ -17,7 +16,7 @@ import { Awaited } from "~/components/awaited";
 import { CoatSection } from "~/components/coat-section/section";
 import { isTyping } from "~/components/shortcuts";
 import { useMenu } from "~/components/use-menu";
-import { zoneName, zoneNames } from "~/components/words";
+import { zoneName } from "~/components/words";
 import type { DatesView } from "~/piece/dates.client";
 import { readyText } from "~/piece/ready-text";
 import { useStates } from "~/piece/use-states";
@@ -90,39 +89,42 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const menu = useMenu();
   const [, setSearch] = useSearchParams();
   const groups = alikeZones(shown.zones);
-  const parts = partsOfWork(groups, shown.order);
-  const numbers = stepNumbers(parts, groups);
-  const told = parts.flatMap((part) => part.steps);
+  const acts = toldActs(shown);
+  const numbers = actNumbers(shown);
+  const told = acts.map((act) => act.step);
+  const several = groups.length > 1;
   const { states: each, begun, done, now } = useStates(view);
   const states = groupStates(groups, shown.zones, each);
+  const standing = actStates(shown.acts, each);
   const fresh = useFresh(view);
   const narrow = hasOneColumn(shown);
   const selected = chosen ?? (view.work ? openStep(shown, view.work, done, now) : null);
   const follows = plan?.candidateId === shown.id && (plan.basis ?? null) === view.basis;
   const pinned = follows ? plan.pinned : NONE_PINNED;
   const edits = follows ? plan.edits.length : 0;
-  const open = groups.flatMap((group) => group.steps).find((step) => step.id === selected) ?? told.find((step) => step.id === selected) ?? null;
-  const at = open ? told.findIndex((step) => step.id === open.id || (open.group !== undefined && step.group === open.group)) : -1;
+  const at = selected === null ? -1 : acts.findIndex((act) => act.stepIds.includes(selected));
+  const open = acts[at] ?? null;
   const urgent = shown.findings.filter((one) => one.severity === "stop" || one.severity === "warn");
   const notes = shown.findings.filter((one) => one.severity === "note");
   const cautions = shown.findings.filter((one) => one.severity === "safety");
   useDoneKey(open !== null);
   const select = (step: StepId) => {
+    const lead = acts.find((act) => act.stepIds.includes(step))?.step.id ?? step;
     // In the address, so that Back from another page finds it open.
-    setSearch({ step }, { replace: true, preventScrollReset: true });
+    setSearch({ step: lead }, { replace: true, preventScrollReset: true });
     light(groups.find((group) => group.steps.some((one) => one.id === step))?.zones[0] ?? null);
   };
   const lost = view.lost.length;
   const panel = open && (
     <StepPanel
-      step={open}
-      number={numbers.get(open.id)}
-      tasks={view.work ? tasksOf(open, groups, shown, view.work) : []}
+      act={open}
+      several={several}
+      tasks={view.work ? tasksOf(open, view.work) : []}
       done={done}
-      state={begun || states.get(open.id)?.state === "ready" ? states.get(open.id) : undefined}
+      state={begun || standing.get(open.step.id)?.state === "ready" ? standing.get(open.step.id) : undefined}
       menu={menu}
       actions={actions}
-      kept={pinned.includes(open.id)}
+      kept={open.stepIds.every((id) => pinned.includes(id))}
       neighbours={{ before: told[at - 1] ?? null, after: told[at + 1] ?? null }}
       select={select}
       narrow={narrow}
@@ -148,7 +150,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
         {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
       </p>
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
-      <NextLine steps={told} states={states} menu={menu} select={select} />
+      <NextLine steps={told} states={standing} menu={menu} select={select} />
       <div className={`sheet mt-2 p-3 ${narrow ? "grid items-start gap-4 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]" : ""}`}>
         <CoatSection
           groups={groups}
@@ -190,20 +192,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       <div className="mt-4">
         <Findings findings={urgent} apply={actions.apply} />
       </div>
-      {parts.map((part) => (
-        <Steps
-          key={part.key}
-          title={part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
-          steps={part.steps as readonly Step[]}
-          menu={menu}
-          numbers={numbers}
-          states={states}
-          begun={begun}
-          selected={selected}
-          select={select}
-          apply={actions.apply}
-        />
-      ))}
+      <Steps acts={acts} several={several} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={select} apply={actions.apply} />
       <Said title="Worth knowing" findings={notes} apply={actions.apply} />
       <Said
         title="Take care of yourself"

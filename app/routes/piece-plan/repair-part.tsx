@@ -57,7 +57,7 @@ export function RepairPart({ shown, pinned, menu, actions, repair }: Props) {
             {kept
               .filter((step) => answer.inTheWay.includes(step.id) && pinned.includes(step.id))
               .map((step) => (
-                <button key={step.id} type="button" className="button" onClick={() => actions.pin(step.id, false)}>
+                <button key={step.id} type="button" className="button" onClick={() => actions.pin([step.id], false)}>
                   Let go: {stepTitle(step, menu)}
                 </button>
               ))}

@@ -1,23 +1,25 @@
-import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
-import type { Explanation, Substitute } from "#core/coating/explain/explain-step";
+import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-react";
+import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
+import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
-import type { Difference } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Task } from "#core/coating/facts/task";
 import type { Menu } from "#core/catalogue/menu";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
+import { sayVolume } from "#core/units/volume";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
-import { coatWords, sayClock, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { coatWords, placesText, sayClock, stepTitle, thinningText, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
-  readonly step: Step;
-  readonly number: number | undefined;
+  readonly act: ToldAct;
+  /** Whether the piece has more than one place that is worked on. */
+  readonly several: boolean;
   readonly tasks: readonly Task[];
   readonly done: ReadonlyMap<string, number>;
   readonly state: StepState | undefined;
@@ -32,21 +34,35 @@ interface Props {
   readonly narrow: boolean;
 }
 
-/** Measures a change of one step tells on, in words; days are said, not only that it takes more of them. */
-function bringsWords({ durability = 0, readyDays = 0, products = 0, cost = 0 }: Difference): readonly string[] {
-  return tradesOf({ durability, readyDays, products, cost }).map((trade) =>
-    trade === "later" || trade === "sooner" ? `${sayDuration(Math.abs(readyDays) * MIN_PER_DAY)} ${trade}` : TRADE_WORDS[trade],
+/** Less paint than this nobody misses, ml. */
+const SOME_PAINT_ML = 1;
+
+const product = (menu: Menu, id: string) => nameIn(menu.products, id).toLowerCase();
+
+/** What a change of one step brings, each with its number: other coats, days, things to buy, paint, how it wears. */
+function bringsWords({ others, jarMl, by }: Consequence, menu: Menu): readonly string[] {
+  const { durability = 0, readyDays = 0, products = 0, cost = 0 } = by;
+  const coats = new Map(
+    others.map(({ product: id, from, to }) => [`${id}${from}${to}`, `${product(menu, id)} takes ${to} ${to === 1 ? "coat" : "coats"} instead of ${from}`]),
   );
+  const trades = tradesOf({ durability, readyDays, products, cost }).map((trade) => {
+    if (trade === "later" || trade === "sooner") return `it is ready ${sayDuration(Math.abs(readyDays) * MIN_PER_DAY)} ${trade}`;
+    if (trade === "less-to-buy" || trade === "more-to-buy")
+      return `there is ${Math.abs(products) === 1 ? "one thing" : `${Math.abs(products)} things`} ${products < 0 ? "fewer" : "more"} to buy`;
+    return `it ${TRADE_WORDS[trade].replace(/^(cheaper|dearer)/, "is $1")}`;
+  });
+  const paint = Math.abs(jarMl) >= SOME_PAINT_ML ? [`it takes about ${sayVolume(Math.abs(jarMl))} ${jarMl > 0 ? "more" : "less"} paint in all`] : [];
+  return [...coats.values(), ...trades, ...paint];
 }
 
-/** What a substitute brings, in a few words. */
-function bringing(one: Substitute, step: Step): string {
+/** What a substitute brings, in one plain sentence. */
+function bringing(one: Substitute, step: Step, menu: Menu): string {
   const said = [
     ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
-    ...bringsWords(one.by),
+    ...bringsWords(one, menu),
     ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
   ];
-  return said.length > 0 ? said.join("; ") : "much the same";
+  return said.length > 0 ? said.join("; ") : "the same coats, time and wear";
 }
 
 function Alternatives({ explanation, step, menu, actions }: { explanation: Explanation | null; step: Step; menu: Menu; actions: PlanActions }) {
@@ -65,11 +81,9 @@ function Alternatives({ explanation, step, menu, actions }: { explanation: Expla
             ))}
           </ul>
         ) : (
-          <p>
-            {leftOut.unserved.length > 0 ? `What it is there for is lost: ${leftOut.unserved.join("; ")}.` : "Nothing else in the plan needs it."}
-            {bringsWords(leftOut.by).length > 0 && ` The piece is then ${bringsWords(leftOut.by).join(", ")}.`}
-          </p>
+          <p>{leftOut.unserved.length > 0 ? `What it is there for is lost: ${leftOut.unserved.join("; ")}.` : "Nothing else in the plan needs it."}</p>
         )}
+        {bringsWords(leftOut, menu).length > 0 && <p>Then {bringsWords(leftOut, menu).join("; ")}.</p>}
       </div>
       {substitutes.length > 0 && (
         <div>
@@ -85,7 +99,7 @@ function Alternatives({ explanation, step, menu, actions }: { explanation: Expla
                 >
                   {nameIn(menu.products, one.product)}
                 </button>
-                <span className="text-soft">{bringing(one, step)}</span>
+                <span className="text-soft">{bringing(one, step, menu)}</span>
               </li>
             ))}
           </ul>
@@ -104,7 +118,10 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
   "to-come": () => "Other work comes first.",
 };
 
-/** Marks the next coat as done, or takes the last one back. */
+/** What is laid in one go: a coat in all its places, or of what is held, one half of it. */
+const batchOf = (task: Task) => `${task.coat}:${task.half === "second" ? 2 : 1}`;
+
+/** Marks the next coat as done in all its places, or in one of them, or takes the last one back. */
 function Doing({
   tasks,
   done,
@@ -120,9 +137,10 @@ function Doing({
 }) {
   const next = tasks.find((task) => !done.has(task.id));
   const last = [...tasks].reverse().find((task) => done.has(task.id));
+  const batch = next ? tasks.filter((task) => batchOf(task) === batchOf(next) && !done.has(task.id)) : [];
+  const laid = last ? tasks.filter((task) => batchOf(task) === batchOf(last) && done.has(task.id)) : [];
   const coats = Math.max(...tasks.map((task) => task.coat));
-  const several = new Set(tasks.map((task) => task.stepId)).size > 1;
-  const which = next ? [coatWords(next.coat, next.half, coats), several ? zoneNames(next.zones).toLowerCase() : ""].filter(Boolean).join(", ") : "";
+  const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
   return (
     <>
       {next && (
@@ -131,13 +149,25 @@ function Doing({
           className={`button ${ready ? "button-act" : ""}`}
           data-do="done"
           aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
-          onClick={() => actions.markDone(next)}
+          onClick={() => actions.markDone(batch)}
         >
           <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
         </button>
       )}
-      {last && (
-        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(last)}>
+      {batch.length > 1 &&
+        batch.map((task) => (
+          <button
+            key={task.id}
+            type="button"
+            className="chip"
+            aria-label={`Mark as done only on the ${zoneNames(task.zones).toLowerCase()}: ${title}`}
+            onClick={() => actions.markDone([task])}
+          >
+            only {zoneNames(task.zones).toLowerCase()}
+          </button>
+        ))}
+      {laid.length > 0 && (
+        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(laid)}>
           <RotateCcw aria-hidden size={18} /> Not done
         </button>
       )}
@@ -146,16 +176,22 @@ function Doing({
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ step, number, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
+export function StepPanel({ act, several, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
+  const { step, number } = act;
   const title = stepTitle(step, menu);
+  const thinning = thinningText(step);
   return (
     <section aria-label={`Step ${number}: ${title}`} className={`note p-4 ${narrow ? "" : "mt-3"}`} data-panel>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <h3 className="text-xl">
             <span className="mr-2 text-soft">{number}</span>
-            {title} {step.colour && <ColourChip colour={step.colour} sheen={step.sheen} />}
+            {title}{" "}
+            {act.colours.map((colour) => (
+              <ColourChip key={colour} colour={colour} sheen={step.sheen} />
+            ))}
           </h3>
+          {several && <p>{placesText(act)}</p>}
           {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
         </div>
         <div className="flex flex-wrap gap-2">
@@ -166,7 +202,7 @@ export function StepPanel({ step, number, tasks, done, state, menu, actions, kep
               className={`button ${kept ? "bg-note-tint" : ""}`}
               aria-pressed={kept}
               aria-label="Keep this step as it is"
-              onClick={() => actions.pin(step.id, !kept)}
+              onClick={() => actions.pin(act.stepIds, !kept)}
             >
               <Pin aria-hidden size={18} /> {kept ? "Kept" : "Keep"}
             </button>
@@ -184,15 +220,20 @@ export function StepPanel({ step, number, tasks, done, state, menu, actions, kep
         <div className="grid content-start gap-1">
           {step.waitBefore && <p className="font-semibold text-ready">{waitText(step.waitBefore)}, then begin.</p>}
           {step.because.map(({ requirement, text }) => (
-            <p key={requirement}>Because {text}.</p>
+            <p key={`${requirement}-${text}`}>Because {text}.</p>
           ))}
+          {step.jarMl !== null && step.jarMl > 0 && (
+            <p>
+              <Droplet aria-hidden size={18} className="inline text-ready" /> Pour out {sayVolume(step.jarMl)}.{thinning && ` ${thinning}`}
+            </p>
+          )}
           {step.checks.map((check) => (
             <p key={check}>
               <Check aria-hidden size={18} className="inline text-ready" /> {check}
             </p>
           ))}
           <Figures step={step} />
-          <OwnChanges step={step} title={title} apply={actions.apply} />
+          <OwnChanges act={act} title={title} apply={actions.apply} />
         </div>
         <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>
           {(answer) => <Alternatives explanation={answer?.stepId === step.id ? answer : null} step={step} menu={menu} actions={actions} />}

@@ -1,5 +1,6 @@
 import { Check, Clock, Droplet, Hourglass } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
+import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Change } from "#core/coating/model/change";
 import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
@@ -7,7 +8,7 @@ import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
 import { ColourChip } from "~/components/colour-chip";
-import { stepTitle, waitText } from "~/components/words";
+import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
 
 const MAX_COATS = 12;
 
@@ -15,6 +16,7 @@ const MAX_COATS = 12;
 export function Figures({ step }: { step: Step }) {
   const rows = [
     step.jarMl === null ? null : ["From the jar", `${step.jarMl.toFixed(1)} ml`],
+    step.thinning && step.thinning.percent > 0 ? ["Thinned by", `${step.thinning.percent} % of the paint`] : null,
     step.wetMicrons === null ? null : ["Wet film", `${Math.round(step.wetMicrons)} µm a coat`],
     step.dryMicrons === null ? null : ["Dry film", `${Math.round(step.dryMicrons)} µm a coat`],
     step.typical && step.cautious ? ["Dry to the touch", sayDurationRange(step.typical.touchDry, step.cautious.touchDry)] : null,
@@ -37,22 +39,65 @@ export function Figures({ step }: { step: Step }) {
   );
 }
 
-/** The user's own hand in the plan: a coat more or fewer, or the step left out. */
-export function OwnChanges({ step, title, apply }: { step: Step; title: string; apply: (changes: readonly Change[]) => void }) {
-  const set = (coats: number) => apply([{ op: "set", stepId: step.id, field: "coats", value: coats }]);
+/** One drop of a standard dropper to a millilitre, per cent of the paint. */
+const DROP_PERCENT = 5;
+const MOST_PERCENT = 400;
+
+/** The user's own hand in the plan: a coat more or fewer, a drop more or fewer, or the act left out, in all its places. */
+export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string; apply: (changes: readonly Change[]) => void }) {
+  const { step, stepIds } = act;
+  const set = (field: string, value: unknown) => apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field, value })));
+  const { thinning } = step;
+  const thin = (by: number) => {
+    const percent = Math.max(0, (thinning?.percent ?? 0) + by);
+    set("thinning", { with: thinning && thinning.with !== "none" ? thinning.with : "water", percent });
+  };
   return (
     <div className="flex flex-wrap gap-2 print:hidden">
       {step.wetMicrons !== null && (
         <>
-          <button type="button" className="chip" disabled={step.coats <= 1} aria-label={`One coat fewer: ${title}`} onClick={() => set(step.coats - 1)}>
+          <button
+            type="button"
+            className="chip"
+            disabled={step.coats <= 1}
+            aria-label={`One coat fewer: ${title}`}
+            onClick={() => set("coats", step.coats - 1)}
+          >
             − coat
           </button>
-          <button type="button" className="chip" disabled={step.coats >= MAX_COATS} aria-label={`One coat more: ${title}`} onClick={() => set(step.coats + 1)}>
+          <button
+            type="button"
+            className="chip"
+            disabled={step.coats >= MAX_COATS}
+            aria-label={`One coat more: ${title}`}
+            onClick={() => set("coats", step.coats + 1)}
+          >
             + coat
           </button>
         </>
       )}
-      <button type="button" className="chip" aria-label={`Leave out: ${title}`} onClick={() => apply([{ op: "remove", stepId: step.id }])}>
+      {thinning && (step.role === "base" || step.role === "decorate" || step.role === "prime") && (
+        <>
+          <button type="button" className="chip" disabled={thinning.percent <= 0} aria-label={`A drop thicker: ${title}`} onClick={() => thin(-DROP_PERCENT)}>
+            − drop
+          </button>
+          <button
+            type="button"
+            className="chip"
+            disabled={thinning.percent >= MOST_PERCENT}
+            aria-label={`A drop thinner: ${title}`}
+            onClick={() => thin(DROP_PERCENT)}
+          >
+            + drop
+          </button>
+        </>
+      )}
+      <button
+        type="button"
+        className="chip"
+        aria-label={`Leave out: ${title}`}
+        onClick={() => apply(stepIds.map((stepId): Change => ({ op: "remove", stepId })))}
+      >
         Leave out
       </button>
     </div>
@@ -79,10 +124,10 @@ function StateMark({ state }: { state: StepState | undefined }) {
 }
 
 interface Props {
-  readonly title: string;
-  readonly steps: readonly Step[];
+  readonly acts: readonly ToldAct[];
+  /** Whether the piece has more than one place that is worked on. */
+  readonly several: boolean;
   readonly menu: Menu;
-  readonly numbers: ReadonlyMap<string, number>;
   readonly states: ReadonlyMap<StepId, StepState>;
   readonly begun: boolean;
   readonly selected: StepId | null;
@@ -90,14 +135,16 @@ interface Props {
   readonly apply: (changes: readonly Change[]) => void;
 }
 
-/** The steps of one part of the work, in order and with reasons. */
-export function Steps({ title: heading, steps, menu, numbers, states, begun, selected, select, apply }: Props) {
+/** The work in its order, act by act, with reasons. */
+export function Steps({ acts, several, menu, states, begun, selected, select, apply }: Props) {
   return (
-    <section className="mt-5" aria-label={`Steps: ${heading}`}>
-      <h3 className="text-xl">{heading}</h3>
+    <section className="mt-5" aria-label="The work in its order">
+      <h3 className="text-xl">The work, in its order</h3>
       <ol className="mt-2 grid gap-2">
-        {steps.map((step) => {
+        {acts.map((act) => {
+          const { step } = act;
           const title = stepTitle(step, menu);
+          const thinning = thinningText(step);
           return (
             <li
               key={step.id}
@@ -112,25 +159,26 @@ export function Steps({ title: heading, steps, menu, numbers, states, begun, sel
               <div className="flex flex-wrap items-start justify-between gap-2">
                 <h4 className="font-text text-lg font-semibold">
                   <button type="button" className="text-left" onClick={() => select(step.id)}>
-                    <span className="mr-2 inline-block min-w-6 text-soft">{numbers.get(step.id)}</span>
+                    <span className="mr-2 inline-block min-w-6 text-soft">{act.number}</span>
                     {title}
                   </button>
-                  {step.colour && (
-                    <span className="ml-2">
-                      <ColourChip colour={step.colour} sheen={step.sheen} size={20} />
+                  {act.colours.map((colour) => (
+                    <span key={colour} className="ml-2">
+                      <ColourChip colour={colour} sheen={step.sheen} size={20} />
                     </span>
-                  )}
+                  ))}
                 </h4>
                 {begun && <StateMark state={states.get(step.id)} />}
-                <OwnChanges step={step} title={title} apply={apply} />
+                <OwnChanges act={act} title={title} apply={apply} />
               </div>
+              {several && <p className="font-semibold">{placesText(act)}</p>}
               {step.because.map(({ requirement, text }) => (
-                <p key={requirement}>Because {text}.</p>
+                <p key={`${requirement}-${text}`}>Because {text}.</p>
               ))}
-              {step.jarMl !== null && <p className="text-soft">Pour out {sayVolume(step.jarMl)}.</p>}
-              {step.thinning && (
+              {step.jarMl !== null && step.jarMl > 0 && (
                 <p className="text-soft">
-                  Loosen it with about {step.thinning.percent} parts of {step.thinning.with === "water" ? "water" : "fluid medium"} to 100 of paint.
+                  Pour out {sayVolume(step.jarMl)}
+                  {thinning ? `. ${thinning}` : "."}
                 </p>
               )}
               {step.checks.map((check) => (

@@ -1,7 +1,7 @@
 import { alikeZones } from "#core/coating/explain/alike-zones";
-import { partsOfWork, stepNumbers } from "#core/coating/explain/parts-of-work";
+import { actNumbers, toldActs } from "#core/coating/explain/told-acts";
+import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
-import type { Step } from "#core/coating/model/step";
 import type { Menu } from "#core/catalogue/menu";
 import { serves } from "#core/catalogue/tool";
 import { sayDuration } from "#core/units/duration";
@@ -16,7 +16,7 @@ import type { DatesView } from "~/piece/dates.client";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
 import { nameIn, useMenu } from "~/components/use-menu";
-import { stepTitle, waitText, zoneName, zoneNames } from "~/components/words";
+import { placesText, stepTitle, thinningText, waitText, zoneName } from "~/components/words";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -36,7 +36,9 @@ function Ticks({ count }: { count: number }) {
   );
 }
 
-function Row({ step, number, menu }: { step: Step; number: number | undefined; menu: Menu }) {
+function Row({ act, several, menu }: { act: ToldAct; several: boolean; menu: Menu }) {
+  const { step, number } = act;
+  const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step);
   return (
     <tr className="break-inside-avoid border-t border-line align-top">
       <td className="py-1.5 pr-2 text-soft">{number}</td>
@@ -45,7 +47,12 @@ function Row({ step, number, menu }: { step: Step; number: number | undefined; m
       </td>
       <td className="py-1.5 pr-3">
         {step.waitBefore && <span className="block font-semibold">{waitText(step.waitBefore)}</span>}
-        {stepTitle(step, menu)} {step.colour && <ColourChip colour={step.colour} sheen={step.sheen} size={16} />}
+        {stepTitle(step, menu)}{" "}
+        {act.colours.map((colour) => (
+          <ColourChip key={colour} colour={colour} sheen={step.sheen} size={16} />
+        ))}
+        {several && <span className="block font-semibold">{placesText(act)}</span>}
+        {thinning && <span className="block">{thinning}</span>}
         {step.checks.map((check) => (
           <span key={check} className="block text-soft">
             {check}
@@ -107,8 +114,9 @@ export function ErrorBoundary() {
 function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: Candidate; dated: DatesView }) {
   const menu = useMenu();
   const groups = alikeZones(shown.zones);
-  const parts = partsOfWork(groups, shown.order);
-  const numbers = stepNumbers(parts, groups);
+  const acts = toldActs(shown);
+  const numbers = actNumbers(shown);
+  const several = groups.length > 1;
   const cautions = shown.findings.filter((one) => one.severity !== "note");
   return (
     <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0">
@@ -126,28 +134,24 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
         <CoatSection groups={groups} menu={menu} material={piece.material} bare={shown.bare.map(zoneName)} numbers={numbers} />
         <Needed shown={shown} menu={menu} />
       </div>
-      {parts.map((part) => (
-        <section key={part.key} className="mt-3">
-          <h2 className="text-lg">
-            {part.zones.length > 0 ? zoneNames(part.zones) : part.key === "first" ? "First, the whole piece" : "Last, the whole piece"}
-          </h2>
-          <table className="w-full border-collapse">
-            <thead className="sr-only">
-              <tr>
-                <th scope="col">Step</th>
-                <th scope="col">Done</th>
-                <th scope="col">What</th>
-                <th scope="col">How much, how long</th>
-              </tr>
-            </thead>
-            <tbody>
-              {part.steps.map((step) => (
-                <Row key={step.id} step={step} number={numbers.get(step.id)} menu={menu} />
-              ))}
-            </tbody>
-          </table>
-        </section>
-      ))}
+      <section className="mt-3">
+        <h2 className="text-lg">The work, in its order</h2>
+        <table className="w-full border-collapse">
+          <thead className="sr-only">
+            <tr>
+              <th scope="col">Step</th>
+              <th scope="col">Done</th>
+              <th scope="col">What</th>
+              <th scope="col">How much, how long</th>
+            </tr>
+          </thead>
+          <tbody>
+            {acts.map((act) => (
+              <Row key={act.number} act={act} several={several} menu={menu} />
+            ))}
+          </tbody>
+        </table>
+      </section>
       {cautions.length > 0 && (
         <section className="mt-4 break-inside-avoid border-2 border-ink p-3">
           <h2 className="text-lg">Take care</h2>

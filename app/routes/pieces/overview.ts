@@ -1,11 +1,11 @@
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { ZoneGroup } from "#core/coating/explain/alike-zones";
-import { partsOfWork } from "#core/coating/explain/parts-of-work";
+import { toldActs } from "#core/coating/explain/told-acts";
 import type { Step } from "#core/coating/model/step";
 import type { StepId } from "#core/catalogue/ids";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
-import { groupStates } from "#core/logbook/group-states";
+import { actStates, groupStates } from "#core/logbook/group-states";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 /** A piece in the list: its section, where it stands, what is next. */
@@ -26,9 +26,10 @@ export interface Overview {
 export function overviewOf({ shown, work, done }: PlannedView, now: number): Overview {
   if (!shown || !work) return { groups: [], states: null, next: null, finished: false, refused: true };
   const groups = alikeZones(shown.zones);
-  const states = groupStates(groups, shown.zones, coatStates(shown, work, done, now));
-  const told = partsOfWork(groups, shown.order).flatMap((part) => part.steps);
-  const standing = told.flatMap((step) => (states.has(step.id) ? [{ step, state: states.get(step.id)! }] : []));
+  const each = coatStates(shown, work, done, now);
+  const states = groupStates(groups, shown.zones, each);
+  const acts = actStates(shown.acts, each);
+  const standing = toldActs(shown).flatMap(({ step }) => (acts.has(step.id) ? [{ step, state: acts.get(step.id)! }] : []));
   const ready = standing.find((one) => one.state.state === "ready");
   const [waiting] = standing.filter((one) => one.state.state === "waiting").sort((a, b) => a.state.until! - b.state.until!);
   return {

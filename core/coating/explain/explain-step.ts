@@ -13,12 +13,25 @@ import type { Candidate, Finding } from "../model/plan";
 import type { Step } from "../model/step";
 import { choiceOf } from "../model/step-choice";
 import { offTrack } from "../facts/off-track";
+import { coatsSetBy, withCoatsReckoned } from "../planner/reckoned";
 import { RULES } from "../rules/rules";
 import { scoreDifference } from "../facts/trade-offs";
 import type { Difference } from "../facts/trade-offs";
 
-/** What a change of the plan brings: faults that were not there before, and what it does to the measures. */
+/** A colour that takes more or fewer coats because something beneath it has changed. */
+export interface CoatsChanged {
+  readonly step: StepId;
+  readonly product: ProductId;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What a change of the plan brings: coats worked out anew, faults that were not there before, what it does to the measures and to the paint. */
 export interface Consequence {
+  /** Other colours that take more or fewer coats with it. */
+  readonly others: readonly CoatsChanged[];
+  /** Paint out of the jars, mL: with the change less without it. */
+  readonly jarMl: number;
   readonly faults: readonly Finding[];
   /** Scores with the change less scores without it. */
   readonly by: Difference;
@@ -71,22 +84,54 @@ function swapped(step: Step, product: ProductClass): readonly Change[] {
   ];
 }
 
+function paintIn({ totals }: Candidate): number {
+  return Object.values(totals.jarMlByProduct).reduce((sum, ml) => sum + ml, 0);
+}
+
+function coatsChanged(before: Candidate, after: Candidate, but: ReadonlySet<StepId>): readonly CoatsChanged[] {
+  const was = new Map(before.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step]));
+  return after.zones
+    .flatMap((zone) => zone.steps)
+    .flatMap((step): readonly CoatsChanged[] => {
+      const old = was.get(step.id);
+      return old && !but.has(step.id) && old.product === step.product && old.coats !== step.coats
+        ? [{ step: step.id, product: step.product, from: old.coats, to: step.coats }]
+        : [];
+    });
+}
+
 /**
  * Works out what a step is good for: what would be wrong without it, and what else could do its work. Each case is judged
  * anew; nothing of it is stored.
  *
  * @param candidate the plan as it stands, with the user's changes
+ * @param more the user's changes to the plan: coats they set stay as they are
  * @returns null when the plan has no such step
  */
-export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, catalogue: Catalogue): Explanation | null {
+export function explainStep(
+  piece: Piece,
+  candidate: Candidate,
+  stepId: StepId,
+  catalogue: Catalogue,
+  more: { readonly edits?: readonly Change[] } = {},
+): Explanation | null {
+  const { edits = [] } = more;
   const step = candidate.zones.flatMap((zone) => zone.steps).find((one) => one.id === stepId);
   if (!step) return null;
+  // What several places get alike is changed in all of them.
+  const act = candidate.acts.find((one) => one.stepIds.includes(stepId));
+  const own = new Set(act?.stepIds ?? [stepId]);
+  const inAct = candidate.zones.flatMap((zone) => zone.steps).filter((one) => own.has(one.id));
   const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
   const choices = candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
   const known = new Set(candidate.findings.map((one) => `${one.code}|${one.zone}`));
-  const judged = (changes: readonly Change[]): Consequence => {
-    const made = makeCandidate(facts, applyChanges(choices, changes).zones, RULES, { title: "", route: candidate.route });
+  const judged = (changes: readonly Change[]): Consequence & { readonly made: Candidate } => {
+    const applied = withCoatsReckoned(facts, applyChanges(choices, changes).zones, coatsSetBy(edits));
+    const made = makeCandidate(facts, applied, RULES, { title: "", route: candidate.route });
     return {
+      made,
+      others: coatsChanged(candidate, made, own),
+      jarMl: paintIn(made) - paintIn(candidate),
       faults: made.findings.filter((one) => GRAVE.includes(one.severity) && !known.has(`${one.code}|${one.zone}`)),
       by: scoreDifference(made.scores, candidate.scores),
     };
@@ -97,12 +142,11 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
   const substitutes = [...catalogue.products.values()]
     .filter((product) => doesWorkOf(product, step) && leaves(constraints, product))
     .map((product): Substitute => {
-      const hides = swapped(step, product);
-      const first = judged(hides);
-      const enough = first.faults.find((one) => one.code === "coats-do-not-hide" && one.stepId === stepId)?.fix.change ?? [];
-      const change = [...hides, ...enough];
-      const coats = change.reduce((count, one) => (one.op === "set" && one.field === "coats" ? Number(one.value) : count), step.coats);
-      return { product: product.id, coats, change, ...(enough.length > 0 ? judged(change) : first) };
+      const swap = inAct.flatMap((one) => swapped(one, product));
+      const { made, ...brings } = judged(swap);
+      const laid = made.zones.flatMap((zone) => zone.steps).filter((one) => own.has(one.id));
+      const coats = laid.map((one): Change => ({ op: "set", stepId: one.id, field: "coats", value: one.coats }));
+      return { product: product.id, coats: laid.find((one) => one.id === stepId)?.coats ?? step.coats, change: [...swap, ...coats], ...brings };
     })
     .filter((one) => one.faults.every((fault) => fault.severity !== "stop"))
     .sort(
@@ -115,5 +159,6 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
   const rest = candidate.zones.flatMap((zone) => (zone.steps.includes(step) ? zone.steps.filter((one) => one !== step) : []));
   const served = new Set(rest.flatMap((one) => one.because.map((reason) => reason.requirement)));
   const unserved = step.because.filter((reason) => !served.has(reason.requirement)).map((reason) => reason.text);
-  return { stepId, leftOut: { ...judged([{ op: "remove", stepId }]), unserved }, substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
+  const { made: _without, ...without } = judged([...own].map((id): Change => ({ op: "remove", stepId: id })));
+  return { stepId, leftOut: { ...without, unserved }, substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
 }

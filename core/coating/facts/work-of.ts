@@ -127,15 +127,19 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
       handle,
       cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
     });
-    if (isUnderside(zone, exposures)) {
+    if (isUnderside(zone, exposures) && candidate.acts.some((act) => act.zones.length === 1 && act.zones[0] === zone.zone)) {
       const own = steps.filter((step) => step.group === undefined);
       const last = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
       if (last) undersideEnds.push(edge(last.id, film?.typical?.dryHard ?? 0, film?.cautious?.dryHard ?? 0, "dry-hard"));
     }
   }
+  // What all places get together comes first; the rest waits until what it stands on can be put down.
+  const under = new Set(candidate.zones.filter((zone) => isUnderside(zone, exposures)).map((zone) => zone.zone));
+  const last = Math.max(0, ...candidate.acts.filter((act) => act.zones.every((zone) => under.has(zone))).map((act) => act.number));
+  const numbers = new Map(candidate.acts.flatMap(({ number, stepIds }) => stepIds.map((id) => [id, number] as const)));
   for (const zone of candidate.zones) {
     if (isUnderside(zone, exposures)) continue;
-    const begin = worked(zone).find((step) => step.group === undefined);
+    const begin = worked(zone).find((step) => step.group === undefined && (numbers.get(step.id) ?? 0) > last);
     const first = begin ? tasksOfStep(begin, candidate, all)[0] : undefined;
     first?.after.push(...undersideEnds);
   }

@@ -265,7 +265,10 @@ export class ZoneDomains {
     const films = facts.flatMap((fact) => fact.product ?? []);
     const usual = films.reduce((sum, product) => sum + offTrack(product, this.context), 0);
     const strange = this.strangeTo(facts);
-    const buy = films.filter((product) => product.own === undefined).map((product): ProductId => product.id);
+    // What is on the piece already stands on the table: it is neither bought nor a new kind.
+    const { done } = this.context;
+    const there = (id: ProductId) => done.some((step) => step.product === id);
+    const buy = films.filter((product) => product.own === undefined && !there(product.id)).map((product): ProductId => product.id);
     const unpriced = films.filter((product) => (product.own?.pricePerMl ?? null) === null).map((product): ProductId => product.id);
     return {
       ...NOTHING,
@@ -277,7 +280,7 @@ export class ZoneDomains {
       shared: [
         ...facts.flatMap((fact) => (fact.step.group === undefined ? [] : [sharedThing("act", fact.step.group, this.minutes(fact))])),
         ...[...new Set(buy)].map((id) => sharedThing("buy", id, 1)),
-        ...[...new Set(facts.flatMap(kindOfFilm))].map((name) => sharedThing("kind", name, 1)),
+        ...[...new Set(facts.filter((fact) => !there(fact.step.product)).flatMap(kindOfFilm))].map((name) => sharedThing("kind", name, 1)),
         ...[...new Set(unpriced)].map((id) => sharedThing("unpriced", id, 1)),
         ...facts.flatMap((fact) => {
           const weight = harshnessOf(fact.product, fact.aid);

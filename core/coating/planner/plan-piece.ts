@@ -317,6 +317,7 @@ function forShow(piece: Piece, catalogue: Catalogue, asked: Asked, why: string):
   const others = piece.uses.filter((use) => !FOR_FOOD.includes(use));
   const uses = others.length > 0 ? others : [useId("indoor-display")];
   const set = planPiece({ ...piece, uses }, catalogue, asked);
+  const bisque = catalogue.materials.get(piece.material)?.traits.includes("bisque") ?? false;
   if (set.candidates.length === 0) return null;
   const said: Finding = {
     code: "for-show-only",
@@ -325,7 +326,10 @@ function forShow(piece: Piece, catalogue: Catalogue, asked: Asked, why: string):
     stepId: null,
     message: "It cannot be eaten or drunk from; this is a plan for a piece to look at",
     why,
-    fix: { text: "Keep it for show and say so to whoever gets it, or make it of glazed ware; bisque can be glazed and fired." },
+    fix: {
+      text: "Keep it for show and say so to whoever gets it, or make it of glazed ware; bisque can be glazed and fired.",
+      ...(bisque ? { change: [{ op: "setPiece", path: "constraints.kiln", value: true }] } : {}),
+    },
     provenance: COMMON_PRACTICE,
   };
   return { ...set, piece, candidates: set.candidates.map((one) => ({ ...one, uses, findings: [said, ...one.findings] })) };

@@ -15,6 +15,7 @@ import type { Candidate, PlanSet } from "../model/plan";
 import type { StepChoice, ZoneSteps } from "../model/step";
 import { choiceOf } from "../model/step-choice";
 import { planPiece } from "./plan-piece";
+import { coatsSetBy, withCoatsReckoned } from "./reckoned";
 import { RULES } from "../rules/rules";
 
 /** What the user has kept of a plan: which candidate, and their changes to it. */
@@ -61,7 +62,8 @@ function nearest(candidates: readonly Candidate[], { kept }: Keeping): Candidate
  * @returns undefined where no plan is kept
  */
 export function productsKept({ kept, candidateId }: Keeping, catalogue: Catalogue): ReadonlyMap<ZoneId, ReadonlySet<string>> | undefined {
-  if (!kept || candidateId === null) return undefined;
+  // What a newer engine would do otherwise is to be seen, not held back.
+  if (!kept || candidateId === null || kept.engineVersion !== ENGINE_VERSION) return undefined;
   const films = (steps: readonly StepChoice[]) => steps.filter((step) => catalogue.products.has(step.product)).map((step) => `${step.role}:${step.product}`);
   return new Map(kept.made.map(({ zone, steps }) => [zone, new Set(films(steps))]));
 }
@@ -86,6 +88,12 @@ export function remade(candidate: Candidate, zones: readonly ZoneSteps<StepChoic
 
 function choicesOf(candidate: Candidate): readonly ZoneSteps<StepChoice>[] {
   return candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
+}
+
+/** Coats worked out anew over what the user's changes have left beneath them; those they set stay. */
+function reckoned(candidate: Candidate, zones: readonly ZoneSteps<StepChoice>[], edits: readonly Change[], piece: Piece, catalogue: Catalogue) {
+  const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
+  return withCoatsReckoned(facts, zones, coatsSetBy(edits));
 }
 
 /** The steps an older engine gave for the same facts, where this one would give others. */
@@ -116,7 +124,7 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
   const { zones, lost } = applyChanges(made, edits);
   return {
     set,
-    shown: remade(found, zones, piece, catalogue),
+    shown: remade(found, edits.length > 0 ? reckoned(found, zones, edits, piece, catalogue) : zones, piece, catalogue),
     lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))],
     made,
     madeFor,

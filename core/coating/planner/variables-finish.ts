@@ -51,7 +51,7 @@ function sealCheck(product: ProductClass, brushed: boolean): string {
 export function sealing(context: ZoneContext): DecisionVariable | null {
   const { wears, treatment, template } = context.zone;
   if (context.route !== "kiln" && wears.length === 0 && !FINISHED.includes(treatment) && context.layers.length === 0) return null;
-  const job = template.exposure === "contents" && context.route !== "kiln" ? "inside-seal" : "seal";
+  const job = template.exposure === "contents" && treatment === "protect" && context.route !== "kiln" ? "inside-seal" : "seal";
   const said = wears.map((wear) => WEAR_TEXT[wear]).join(" and ") || "dust";
   const wish = context.piece.wishes.sealer;
   const main = mainZone(context.zones)?.zone === context.zone.zone;

@@ -302,7 +302,7 @@ export function ground(context: ZoneContext): DecisionVariable | null {
   if (wished.length > 0) return { name: "ground", alternatives: wished, school: false, unmet: "" };
   return {
     name: "ground",
-    alternatives: [...alternatives, ...thinnedFirst(context), { ...NONE, strain: { slick: 0, porous: 1.8, wood: 2.5 }[context.surface] }],
+    alternatives: [...alternatives, ...thinnedFirst(context), { ...NONE, strain: { slick: 0, porous: 3.4, wood: 4 }[context.surface] }],
     school: true,
     unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
   };

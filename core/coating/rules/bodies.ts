@@ -34,7 +34,10 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
       if (!bare) return over ? [{ at: over, severity: "note" as const, words: { between: ", though less over its size" } }] : [];
       const glossy = shiny(bare);
       const anchor = films(stack)[0]!;
-      const size = suitable(stack, (product) => product.jobs.includes("size") && !product.traits.includes("pale"));
+      const size = suitable(
+        stack,
+        (product) => product.jobs.includes("size") && !product.traits.includes("pale") && product.grips.includes(stack.material.surface),
+      );
       return [
         {
           at: bare,

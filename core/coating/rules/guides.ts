@@ -152,6 +152,8 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     fix: "Take a pencil that shows.",
     find: (stack) =>
       withRole(stack, "mark").flatMap((mark) => {
+        // On chalky kiln colour a pencil shines, and burns away.
+        if (filmsBelow(stack, mark).some((below) => below.product!.traits.includes("needs-firing")) || stack.material.traits.includes("bisque")) return [];
         const tone = mark.aid?.guide?.tone ?? "any";
         const ground = colourBeneath(stack, mark);
         const l = lightness(ground);

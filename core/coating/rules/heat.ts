@@ -147,7 +147,7 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
         const raw = filmsBelow(stack, kiln).some((fact) => fact.product!.traits.includes("needs-firing"));
         const { technique } = paint.step;
         const fired = suitable(stack, (product) => (technique === undefined ? product.jobs.includes("colour") : product.techniques.includes(technique)));
-        const change = !raw ? remove(kiln) : isColour(paint) && fired ? swap(paint, fired.id) : remove(paint);
+        const change = !raw ? [...remove(kiln), ...withoutOven(stack)] : isColour(paint) && fired ? swap(paint, fired.id) : remove(paint);
         return [{ at: kiln, culprits: [kiln, paint], words: under(paint, stack), change }];
       }),
   },

@@ -1,5 +1,6 @@
 import type { Role } from "../../catalogue/vocabulary";
 import { practice } from "../../catalogue/provenance";
+import { earliestRecoatMin } from "../../drying/stages";
 import { days } from "../../units/duration";
 import { lightness, LIGHT_ABOVE } from "../../film/colour";
 import { addAfter, addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
@@ -36,7 +37,7 @@ function levelling(stack: StackFacts, first: StepFact) {
     stack,
     (product) => product.jobs.includes("fill") && product.drying.by === "evaporation" && product.grips.includes(stack.material.surface),
   );
-  const size = suitable(stack, (product) => product.jobs.includes("size"));
+  const size = suitable(stack, (product) => product.jobs.includes("size") && product.grips.includes(stack.material.surface));
   if (!filler || !size) return [];
   return [
     ...addBefore(stack, first, { role: "fill", product: filler.id, coats: 1 }),
@@ -57,7 +58,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     find: (stack) =>
       withRole(stack, "fill").flatMap((fill) => {
         const next = stack.steps[fill.index + 1];
-        const needed = fill.product?.drying.recoat?.min ?? 0;
+        const needed = fill.product ? (earliestRecoatMin(fill.product, stack.room) ?? 0) : 0;
         return next ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") })) : [];
       }),
   },
@@ -119,7 +120,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
         const below = filmsBelow(stack, fact).at(-1);
         if (!below?.product?.traits.includes("water-sensitive") || has(fact, "fill") || !isWaterborne(fact)) return [];
         if (has(fact, "size") || has(fact, "ground")) return [];
-        const size = suitable(stack, (product) => product.jobs.includes("size"));
+        const size = suitable(stack, (product) => product.jobs.includes("size") && product.grips.includes(stack.material.surface));
         return [
           {
             at: fact,

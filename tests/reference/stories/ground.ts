@@ -7,6 +7,14 @@ const dots = { technique: "dots", marks: { count: 40, diameterMm: 6, heightMm: 0
 
 export const GROUND_STORIES: readonly Story[] = [
   {
+    code: "too-loose",
+    tells: "dots thinned like milk run into one grey puddle",
+    severity: "warn",
+    piece: pebble(),
+    wrong: { top: [s("decorate", "craft-acrylic", { technique: "dots", thinning: { with: productId("water"), percent: 140 } })] },
+    right: { top: [s("decorate", "craft-acrylic", { technique: "dots", thinning: { with: productId("water"), percent: 20 } })] },
+  },
+  {
     code: "thin-on-thirsty",
     tells: "art paint for canvas vanishes into bare stone",
     severity: "stop",

@@ -7,6 +7,26 @@ const bands = s("decorate", "craft-acrylic", { technique: "bands", after: 0 });
 
 export const GUIDE_STORIES: readonly Story[] = [
   {
+    code: "guide-unseen",
+    tells: "pencil rings on black cannot be found again by lamplight",
+    severity: "note",
+    piece: pebble(),
+    wrong: {
+      top: [
+        s("base", "craft-acrylic", { colour: "#111111" }),
+        s("mark", "graphite-pencil"),
+        s("decorate", "craft-acrylic", { technique: "dots", colour: "#f4efe2" }),
+      ],
+    },
+    right: {
+      top: [
+        s("base", "craft-acrylic", { colour: "#111111" }),
+        s("mark", "chalk-pencil"),
+        s("decorate", "craft-acrylic", { technique: "dots", colour: "#f4efe2" }),
+      ],
+    },
+  },
+  {
     code: "guide-sealed-in",
     tells: "chalk lines are varnished in for ever",
     severity: "stop",

@@ -1,5 +1,6 @@
 import type { Heat } from "#core/coating/model/step";
 import { DAY, jar, mug, pebble, pot, s, tray } from "../bench";
+import { productId } from "#core/catalogue/ids";
 import type { Story } from "./story";
 
 const cold: Heat = { kind: "oven", temperatureC: 163, holdMin: 30, start: "cold", cool: "inside" };
@@ -20,10 +21,10 @@ export const HEAT_PEOPLE_ROOM_STORIES: readonly Story[] = [
   },
   {
     code: "not-heat-safe",
-    tells: "craft paint on a mug browns in the oven",
+    tells: "wall paint on a mug browns in the oven",
     severity: "stop",
     piece: mug(),
-    wrong: { outside: [base, bake(2 * DAY)] },
+    wrong: { outside: [{ ...base, product: productId("house-emulsion") }, bake(2 * DAY)] },
     right: { outside: [enamel, bake(DAY)] },
   },
   {

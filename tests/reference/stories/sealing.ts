@@ -9,6 +9,37 @@ const outdoors = { uses: ["outdoor-exposed"] } as const;
 
 export const SEALING_STORIES: readonly Story[] = [
   {
+    code: "rewettable-bare",
+    tells: "a damp thumb takes the shimmer off the gift",
+    severity: "warn",
+    piece: pebble({ uses: ["handled"] }),
+    wrong: { top: [s("prime", "gesso"), s("decorate", "metallic-watercolour", { technique: "metallic-wash", while: "dry" })] },
+    right: {
+      top: [
+        s("prime", "gesso"),
+        s("decorate", "metallic-watercolour", { technique: "metallic-wash", while: "dry" }),
+        s("seal", "acrylic-spray-clear", { coats: 3 }),
+      ],
+    },
+  },
+  {
+    code: "resin-runs",
+    tells: "the resin hangs in drips from the foot of the pot and is thin at its rim",
+    severity: "warn",
+    piece: pot(),
+    wrong: { outside: [s("base", "craft-acrylic", { coats: 2 }), s("seal", "coating-resin", { after: 2 * DAY })] },
+    right: { outside: [s("base", "craft-acrylic", { coats: 2 }), s("seal", "acrylic-varnish", { coats: 2, after: 2 * DAY })] },
+  },
+  {
+    code: "drainage-hole",
+    tells: "the hole is painted shut and the herbs drown",
+    severity: "note",
+    piece: pot({ uses: ["planter"] }),
+    wrong: { inside: [s("seal", "inside-sealer", { coats: 2 })] },
+    rightPiece: pot(),
+    right: { outside: [s("base", "craft-acrylic", { coats: 2 })] },
+  },
+  {
     code: "lifts-in-the-wash",
     tells: "polyurethane over craft acrylic peels off a mug in a sheet",
     severity: "stop",

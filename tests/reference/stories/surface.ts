@@ -1,10 +1,38 @@
 import { DAY, jar, mug, pebble, pot, rough, s, tray, woodDisc } from "../bench";
+import { productId } from "#core/catalogue/ids";
 import type { Story } from "./story";
 
 const washed = s("clean", "water-wash", { after: 0 });
 const degreased = [s("clean", "soap-wash", { after: 0 }), s("clean", "isopropyl-alcohol", { after: 90 })];
 
+const spackled = s("fill", "spackle", { after: 2 * DAY });
+const sandedFlush = [s("sand", "sanding", { after: 180 }), s("dust-off", "dry-brush", { after: 0 })];
+
 export const SURFACE_STORIES: readonly Story[] = [
+  {
+    code: "filler-not-sanded",
+    tells: "the edge of the filler shows as a ring through four coats",
+    severity: "warn",
+    piece: rough({ conditions: ["pitted"] }),
+    wrong: { top: [washed, spackled, s("prime", "gesso", { after: 180 })] },
+    right: { top: [washed, spackled, ...sandedFlush, s("prime", "gesso", { after: 0 })] },
+  },
+  {
+    code: "filler-outdoors",
+    tells: "the spackle of a garden stone swells in the first winter and pushes the paint off",
+    severity: "warn",
+    piece: rough({ conditions: ["pitted"], uses: ["outdoor-exposed"] }),
+    wrong: { top: [washed, spackled, ...sandedFlush, s("prime", "gesso", { after: 0 })] },
+    right: { top: [washed, { ...spackled, product: productId("cement-patch") }, ...sandedFlush, s("prime", "gesso", { after: 0 })] },
+  },
+  {
+    code: "knots-want-alcohol",
+    tells: "brown rings come back through the white sign, one a knot",
+    severity: "warn",
+    piece: woodDisc({ conditions: ["knots"] }),
+    wrong: { top: [s("prime", "stain-blocking-primer", { coats: 2 }), s("base", "craft-acrylic", { colour: "#f4efe2", coats: 2 })] },
+    right: { top: [s("prime", "stain-blocking-primer-alcohol", { coats: 2 }), s("base", "craft-acrylic", { colour: "#f4efe2", coats: 2 })] },
+  },
   {
     code: "surface-greasy",
     tells: "a mug is painted straight from the cupboard and the dots slide off in the sink",
