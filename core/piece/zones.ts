@@ -117,6 +117,11 @@ function plainTreatmentOf(
   }
 }
 
+/** What lies beside or above a flame, whatever the object calls it: the rim and the strip inside it. */
+function byTheFlame({ surface }: ZoneTemplate, use: Use) {
+  return use.flame && (surface === "rim" || surface === "inner-strip") ? use.bare.mouth : undefined;
+}
+
 /**
  * Derives the zones of a piece from its object, form, parts and uses, with area, wear and treatment.
  *
@@ -135,7 +140,7 @@ export function zonesOf(piece: CompletePiece, catalogue: Catalogue): readonly Zo
   const plain = templates.flatMap((template): Zone[] => {
     const areaMm2 = areaOf(template, piece, lipBandMm, shares, templates.length === 1);
     if (areaMm2 <= 0) return [];
-    const mustStayBare = uses.map((use) => use.bare[template.exposure]).find((bare) => bare !== undefined) ?? null;
+    const mustStayBare = uses.map((use) => use.bare[template.exposure] ?? byTheFlame(template, use)).find((bare) => bare !== undefined) ?? null;
     const wears = [...new Set([...wearsOf(template.exposure, uses), ...carriedWears(template, templates, uses)])];
     return [{ zone: template.zone, areaMm2, template, wears, mustStayBare, treatment: treatmentOf(template, wears, mustStayBare, making) }];
   });

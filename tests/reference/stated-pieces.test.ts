@@ -204,8 +204,8 @@ describe("what the user leaves open", () => {
 });
 
 test("a refusal says what is wrong with what, in words without a gap", () => {
-  for (const of of [gypsum({ uses: ["planter"] }), rough({ conditions: ["flaking-old-paint"] }), tray({ room: { temperatureC: 1 } })]) {
-    const { refusal } = planPiece(of, CATALOGUE);
+  for (const stated of [gypsum({ uses: ["planter"] }), rough({ conditions: ["flaking-old-paint"] }), tray({ room: { temperatureC: 1 } })]) {
+    const { refusal } = planPiece(stated, CATALOGUE);
     expect(refusal?.why.length).toBeGreaterThan(20);
     expect(`${refusal?.why} ${refusal?.message}`).not.toMatch(/[{}]|undefined|null/);
     expect(refusal?.nearest).not.toBeNull();

@@ -45,7 +45,7 @@ export const PAINTS: readonly ProductClass[] = [
   }),
   productClass({
     id: "gloss-enamel-acrylic",
-    usualOn: ["slick", "wood"],
+    usualOn: ["slick"],
     // Left three weeks to harden without an oven it is for show only [common practice].
     grips: ["porous", "wood", "slick"],
     name: "Acrylic enamel, bakeable",

@@ -1,6 +1,6 @@
 import type { ProductTrait } from "../../catalogue/product-class";
-import { practice } from "../../catalogue/provenance";
-import { coatsToHide } from "../../film/hiding";
+import { memory, practice } from "../../catalogue/provenance";
+import { coatsToHide, grinning } from "../../film/hiding";
 import type { Spectrum } from "../../film/spectrum";
 import { coversField, hidingFilm, isColour, spectrumBeneath } from "./facts";
 import type { StackFacts, StepFact } from "./facts";
@@ -13,6 +13,9 @@ const MOST_LINE_COATS = practice(2);
 
 /** Made to be looked through, or seen by their shine or glow. */
 const TRANSLUCENT: readonly ProductTrait[] = ["for-paper", "shines", "fades-in-sun", "cover-by-area"];
+
+/** Below this ΔE00 to its full colour one stroke of a line reads. */
+const LINE_READS = memory(10);
 
 /** What a colour wants over what is really beneath it. */
 export interface CoatsWanted {
@@ -61,6 +64,8 @@ export function coatsOver(fact: StepFact, beneath: Spectrum): CoatsWanted {
   const film = hidingFilm(fact)!;
   const field = coversField(fact);
   const enough = coatsToHide(film.colour, film.contrastRatio, beneath, isEven(fact) ? "mean" : "thin-spot", film.thinnedPercent);
+  // A line is read as a line: one stroke does where the ground hardly grins through it.
+  if (!field && isFineLine(fact) && grinning({ ...film, coats: 1 }, beneath, "mean") < LINE_READS.value) return { enough: 1, laid: 1 };
   const most = field ? enough : isEven(fact) || isFineLine(fact) ? MOST_LINE_COATS.value : MOST_MOTIF_COATS.value;
   return { enough, laid: Math.min(enough, most) };
 }

@@ -14,7 +14,7 @@ export function schoolOf(stacks: readonly StackFacts[]): string {
   const seal = films(main)
     .filter((fact) => isClear(fact) && fact.step.role === "seal")
     .at(-1);
-  const guided = main.steps.some((fact) => fact.technique?.guided);
+  const guided = main.steps.some((fact) => fact.technique?.guided && fact.step.method !== "pen");
   const parts = [
     ground ? `${name(ground.step.product)} below` : base ? `${name(base.step.product)} straight on` : null,
     isolate ? "an isolation coat" : null,

@@ -2,6 +2,7 @@
  * The search over all zones against brute force: every combination of every decision of every zone, judged one by one and weighed from its
  * dressed steps. On small catalogues, drawn with a seed, nothing better is missed by any measure.
  */
+import { offTrack } from "../facts/off-track";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE, makeCatalogue, STANDARD_LISTS } from "../../catalogue/catalogue";
@@ -80,14 +81,18 @@ function costFrom(plan: readonly Whole[], facts: PieceFacts): Cost {
   const acts = new Map(zones.flatMap(({ steps }) => steps.filter((step) => step.group !== undefined).map((step) => [step.group!, step.handsOnMin] as const)));
   const own = zones.flatMap(({ steps }) => steps.filter((step) => step.group === undefined));
   const wears = plan.map(({ stack }) => 3 - durabilityOf(stack));
-  const unusual = (fact: (typeof all)[number]) =>
-    fact.product ? fact.product.usual.rank + (fact.product.usual.on.includes(facts.material.surface) ? 0 : 2) : 0;
+  const unusual = (fact: (typeof all)[number]) => (fact.product ? offTrack(fact.product, facts) : 0);
   return {
     faults: plan.reduce((sum, one) => sum + one.faults, 0),
     days: (chain(true) + chain(false)) / DAY_MIN,
     cureDays: Math.max(0, ...cure) / DAY_MIN,
     handsOnMin: own.reduce((sum, step) => sum + step.handsOnMin, 0) + [...acts.values()].reduce((sum, min) => sum + min, 0),
-    kinds: 0,
+    kinds: new Set(
+      all.flatMap(({ step, product }) => {
+        if (!product || product.drying.by === "none" || step.role === "fill") return [];
+        return [`${step.role === "prime" ? "ground" : ["base", "decorate"].includes(step.role) ? "colour" : "clear"}:${step.product}`];
+      }),
+    ).size,
     products: films.filter((product) => !product.own).length,
     shortfall: Math.max(0, ...wears),
     shortfallInAll: wears.reduce((sum, shortfall) => sum + shortfall, 0),

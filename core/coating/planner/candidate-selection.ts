@@ -3,9 +3,10 @@ import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { Candidate } from "../model/plan";
 import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-offs";
+import { offTrack } from "../facts/off-track";
 import type { Trade, Win } from "../facts/trade-offs";
 import type { MeasureName } from "./cost";
-import { reweighed } from "./route-search";
+import { coloursIn, reweighed } from "./route-search";
 import type { Found, RouteSearch } from "./route-search";
 import { practiceVariants } from "./practice-variants";
 import { faultsIn } from "./zone-search";
@@ -54,14 +55,19 @@ function allRound(first: Found, found: readonly Found[]): Found {
 
 const EPSILON = 1e-6;
 
+/** From this far off usual practice a product is taken where nothing else will do, not for the sake of an hour. */
+const STRAYS = 2;
+
 class Selection {
   readonly candidates: Candidate[] = [];
   private readonly seen = new Set<string>();
   private readonly schools = new Set<string>();
   private readonly alternatives = new Set<string>();
   private readonly least: number;
+  private readonly colours: number;
 
   constructor(first: Found) {
+    this.colours = coloursIn(first.joined);
     this.least = faultsIn(first.joined.judged);
     this.show(first, first.make());
   }
@@ -80,8 +86,19 @@ class Selection {
     const found = search();
     if (!found || this.seen.has(signature(found)) || faultsIn(found.joined.judged) > this.least) return;
     this.seen.add(signature(found));
+    if (this.strays(found)) return;
     const candidate = found.make();
     if (worth(candidate, found)) this.show(found, candidate);
+  }
+
+  /** Whether it takes what the trade does not reach for here and the first does without: no school, only a shuffle of jars. */
+  private strays(found: Found): boolean {
+    const usual = new Set(this.candidates[0]!.totals.products);
+    // Several paints where one does the whole piece.
+    if (coloursIn(found.joined) > this.colours) return true;
+    return found.joined.stacks.some((stack) =>
+      stack.steps.some(({ product, step }) => product && !step.done && !usual.has(product.id) && offTrack(product, stack) >= STRAYS),
+    );
   }
 
   /** Does something none of those shown does where practitioners differ? */

@@ -11,6 +11,7 @@ import { mainZone, mayBeFired } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { makeCandidate } from "./candidate";
 import { pieceFacts, stackFacts } from "../facts/facts";
+import { UNNOTICED } from "../facts/noticeable";
 import type { PieceFacts, StackFacts } from "../facts/facts";
 import { firstStop, judge, zoneWord } from "../rules/judge";
 import { PLAN_SET_FORMAT, PLAN_SET_VERSION } from "../model/plan";
@@ -28,7 +29,7 @@ import { nearestRelaxation } from "./relaxation";
 import { RouteSearch } from "./route-search";
 import { bestOf, firstCandidate, selectCandidates } from "./candidate-selection";
 import { coveredFindings, unkeptWish, wishFindings, withoutBlockedMedia } from "./wishes";
-import { giveUp } from "./wish-relaxation";
+import { giveUp, namedIn } from "./wish-relaxation";
 import { ZoneSearch } from "./zone-search";
 
 /** Steps of the user's that stay, each in its zone. */
@@ -260,11 +261,31 @@ export function beginPlan(piece: Piece, catalogue: Catalogue, asked: Asked = {})
   return {
     first: best && { ...set, candidates: [withWishes(firstCandidate(best, catalogue), null)], refusal: null },
     whole: () => {
-      const candidates = selectCandidates(routes, catalogue, best);
-      if (candidates.length > 0) return { ...set, candidates: candidates.map((one) => withWishes(one, null)), refusal: null };
+      const chosen = selectCandidates(routes, catalogue, best).map((one) => withWishes(one, null));
+      const candidates = [...chosen, ...besideNamed(piece, chosen, catalogue, asked)];
+      if (candidates.length > 0) return { ...set, candidates, refusal: null };
       return withoutCandidates(piece, catalogue, asked, known, routes);
     },
   };
+}
+
+/** A plan that wears less well than this leaves room for a harder one beside it: of 3. */
+const WEARS_WELL = 2.5;
+const MOST_BESIDE = 5;
+
+/** Beside the paint the user named the one that wears longer, which says that it does without theirs: on glass and glaze the paint decides. */
+function besideNamed(piece: Piece, candidates: readonly Candidate[], catalogue: Catalogue, asked: Asked): readonly Candidate[] {
+  const [first] = candidates;
+  const media = namedIn(piece, catalogue).filter((one) => one.product !== null && one.without(piece).decoration !== piece.decoration);
+  const slick = catalogue.materials.get(piece.material)?.surface === "slick";
+  if (!first || !slick || media.length === 0 || candidates.length >= MOST_BESIDE || first.scores.durability >= WEARS_WELL) return [];
+  const free = media.reduce((one, { without }) => without(one), piece);
+  const best = bestOf(searchesFor(factsOf(free, catalogue).facts, asked), "balanced");
+  if (!best) return [];
+  const other = best.make();
+  if (other.scores.durability - first.scores.durability <= UNNOTICED.durability) return [];
+  const said = media.map(({ said: message }) => unkeptWish({ message, why: "the paint it takes instead wears longer here" }));
+  return [{ ...other, title: "Wears longer", findings: [...other.findings, ...said] }];
 }
 
 /** What is answered where the piece as it stands has no plan: one that gives a wish up, one on an assumed ground, one without the media named; or a refusal. */

@@ -52,6 +52,13 @@ function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
   return measure === "durable" && judged.every((one) => one.span.shortfall === 0);
 }
 
+/** Different paints of fields and marks. */
+export function coloursIn({ stacks }: Joined): number {
+  return new Set(
+    stacks.flatMap((stack) => stack.steps.flatMap(({ step, product }) => (product && (step.role === "base" || step.role === "decorate") ? [product.id] : []))),
+  ).size;
+}
+
 /** A plan to start from: what it costs is not asked yet. */
 function asJoined(judged: readonly Judged[]): Joined {
   return { judged, stacks: judged.map((one) => one.stack), total: Infinity };
@@ -138,7 +145,10 @@ export class RouteSearch {
       : (this.allRound?.joined ?? this.start);
     if (!start) return { found: null, proved: false };
     const front = this.searches.length > 1 && FROM_THE_FRONT.includes(as) ? this.frontFirst(sought) : null;
-    const best = localSearch(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
+    const singly = localSearch(this.searches, front ?? start, sought, as === "school" ? "singly" : "together");
+    // A school is whole: where one came out in more paints than the plan it differs from, they are looked for together.
+    const best =
+      as === "school" && this.allRound && coloursIn(singly) > coloursIn(this.allRound.joined) ? localSearch(this.searches, singly, sought, "together") : singly;
     if (as === "school") return { found: best, proved: false };
     return branchAndBound(this.searches, sought, { best, leasts: this.leasts(as, sought.mostFaults) });
   }

@@ -67,7 +67,11 @@ export function base(context: ZoneContext): DecisionVariable | null {
   const wish = context.fieldMedium ?? context.piece.wishes.base;
   const paints = allowed(context).filter(
     (product) =>
-      (product.jobs.includes("colour") || (product.jobs.includes("stain") && context.layers.length === 0 && product.grips.includes(context.surface))) &&
+      (product.jobs.includes("colour") ||
+        (product.jobs.includes("stain") &&
+          !context.conditions.some((one) => one.oldFilm) &&
+          (context.layers.length === 0 || product.id === context.fieldMedium) &&
+          product.grips.includes(context.surface))) &&
       // On slick ware without a ground only what holds by itself.
       (context.surface !== "slick" || holds(product, context) || !product.bakeable || context.route === "air"),
   );

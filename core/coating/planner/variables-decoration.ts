@@ -32,8 +32,9 @@ function masksFor(context: ZoneContext, technique: Technique): readonly (Product
 function phaseOfLayer(product: ProductClass, { technique, isField }: ZoneLayer, index: number): number {
   if (technique.id === "crystals") return PHASE.afterSeal;
   if (isField) return PHASE.field + (technique.while === "wet" ? 0 : technique.id === "solid" ? 1 : 2) + index * 0.1;
-  const moves = product.rewettable || product.traits.includes("ink");
-  return PHASE.decorate + (moves ? 8 : 0) + index * 0.1;
+  // An ink holds under a wash; nothing wet holds over one.
+  const last = product.rewettable ? 8 : product.traits.includes("ink") ? 4 : 0;
+  return PHASE.decorate + last + index * 0.1;
 }
 
 const MASK_CHECKS: Readonly<Record<string, readonly string[]>> = {

@@ -42,8 +42,9 @@ export function cleaning(context: ZoneContext): DecisionVariable {
     return aid?.vapour ? 4 : soaksSalt ? 3 : aid?.wets === "soaks" ? 2 : aid?.wets === "damp" ? 1 : 0;
   };
   const seen = new Set<ProductId>();
+  const dusted = wanted.some(({ id }) => id === productId("salt-brush"));
   const steps = wanted
-    .filter(({ id }) => allowedAid(context, id) !== null && !seen.has(id) && (seen.add(id), true))
+    .filter(({ id }) => !(dusted && id === productId("dry-brush")) && allowedAid(context, id) !== null && !seen.has(id) && (seen.add(id), true))
     .sort((a, b) => rank(a.id) - rank(b.id))
     .map(({ id, why }) =>
       aidDraft(id, {
@@ -122,7 +123,8 @@ export function levelling(context: ZoneContext): DecisionVariable | null {
 
 /** Bare wood is sanded once before anything. */
 export function smoothing(context: ZoneContext): DecisionVariable | null {
-  if (context.surface !== "wood") return null;
+  // Under an old coat there is no bare wood to smooth.
+  if (context.surface !== "wood" || context.conditions.some((one) => one.oldFilm)) return null;
   const sand = aidDraft(productId("sanding"), {
     role: "sand",
     phase: PHASE.key,
@@ -271,7 +273,7 @@ export function ground(context: ZoneContext): DecisionVariable | null {
       },
       context.surface,
     );
-    const raises = context.material.traits.includes("raises-grain") && product.carrier === "water";
+    const raises = context.material.traits.includes("raises-grain") && product.carrier === "water" && !context.conditions.some((one) => one.oldFilm);
     const sand = aidDraft(productId("sanding"), {
       role: "sand",
       phase: PHASE.ground,

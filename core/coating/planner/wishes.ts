@@ -65,8 +65,9 @@ export function wishFindings(
     message: `You asked for ${productName(facts.catalogue, medium).toLowerCase()}; this plan takes something else`,
     why,
   }));
-  for (const medium of decoration.media) {
-    if (out.has(medium) || decoration.layers.length > 0 || steps.some((step) => step.product === medium)) continue;
+  const named = new Set([...decoration.media, ...decoration.layers.flatMap((layer) => layer.medium ?? [])]);
+  for (const medium of named) {
+    if (out.has(medium) || steps.some((step) => step.product === medium)) continue;
     unkept.push({
       message: `You named ${productName(facts.catalogue, medium).toLowerCase()}; this plan does without`,
       why: `the other paints you named do the work here; on bare ${facts.material.name.toLowerCase()} it does not hold, or no technique asks for it`,

@@ -102,13 +102,14 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
   {
     code: "resin-runs",
     when: "resin is poured on a wall, a dome or an underside",
-    message: "{step} runs off the {zone}",
+    message: "{step} runs off the {zone}{how}",
     why: "it stays liquid for hours and levels itself: on anything but a flat top it drips and leaves the high places thin",
     fix: "Brush it on in two thin coats, or take a varnish there.",
     find: (stack) =>
       films(stack).flatMap((fact): readonly Hit[] => {
         if (!fact.product!.brushed || fact.step.role !== "seal" || isLevel(stack)) return [];
-        if (fact.step.method === "brush") return [{ at: fact, severity: "note" as const }];
+        const how = ", so it is brushed on thin here";
+        if (fact.step.method === "brush") return stack.zone.template.decorated ? [{ at: fact, severity: "note" as const, words: { how } }] : [];
         const { coats } = fact.product!.brushed;
         return [{ at: fact, culprits: [fact], change: [...set(fact, "method", "brush"), ...set(fact, "coats", coats)] }];
       }),

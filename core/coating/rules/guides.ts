@@ -2,6 +2,7 @@ import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
 import { DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
 import { colourBeneath, coversField, films, filmsBelow, has, isColour, isFilm, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { UNCOVER_SPOTS } from "../facts/phase";
 import { stepWord } from "./judge";
 import { stagesIn } from "../../drying/stages";
 import type { Role } from "../../catalogue/vocabulary";
@@ -108,6 +109,7 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     fix: "Lift it when the coat has just set; if it is late, score the edge first.",
     find: (stack) =>
       withRole(stack, "unmask").flatMap((off) => {
+        if (off.step.group === UNCOVER_SPOTS) return [];
         const lower = colourBelow(stack, off).at(-1);
         if (!lower?.product?.drying.through) return [];
         const waited = waitedBetween(stack, lower, off);

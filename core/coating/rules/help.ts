@@ -117,9 +117,10 @@ export const asChange = (product: ProductClass | null, make: (id: ProductId) => 
 /** Paints that wear only once baked give way to ones that set by themselves. */
 export function withoutOven(stack: StackFacts): readonly Change[] {
   const baked = films(stack).filter((fact) => fact.product!.bakeable && stack.zone.wears.some((wear) => !fact.product!.standsAlone[wear]));
+  const cold = { ...stack, steps: stack.steps.filter((fact) => !fact.aid?.heat) };
   return baked.flatMap((fact) => {
     const airy = suitable(
-      stack,
+      cold,
       (product) =>
         product.grips.includes(stack.material.surface) &&
         stack.zone.wears.every((wear) => product.standsAlone[wear]) &&

@@ -38,6 +38,7 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
     material: stack.material.name.toLowerCase(),
     piece: stack.piece.name,
     between: "",
+    how: "",
     ...(hit.at ? { step: stepWord(hit.at, stack) } : {}),
     ...hit.words,
   };

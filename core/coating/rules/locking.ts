@@ -7,6 +7,12 @@ import type { Rule } from "./rule";
 import { bodyDryMin, leastWaitMin, waitedBetween } from "../facts/waits";
 import { asChange, clears, rulesUnder, seals, shortWait, suitable, under } from "./help";
 
+/** Worked over the face by hand, whatever carries it. */
+function isBrushedOver(fact: StepFact): boolean {
+  const method = fact.step.method ?? fact.product!.methods[0];
+  return isWorkedWet(fact) || (isClear(fact) && method === "brush");
+}
+
 /** What lies under the next film, or loose, and has to be held or given time. */
 export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
   {
@@ -21,8 +27,9 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
         const below = [...filmsBelow(stack, fact)].reverse();
         const stopAt = below.findIndex((lower) => has(lower, "lock") && lower.product!.methods[0] === "spray");
         const bare = (stopAt < 0 ? below : below.slice(0, stopAt)).find((lower) => lower.product!.rewettable || lower.product!.traits.includes("ink"));
-        if (!bare || !isWorkedWet(fact) || fact.product!.rewettable) return [];
-        const severity = bare.product!.rewettable ? ("stop" as const) : ("warn" as const);
+        if (!bare || !isBrushedOver(fact) || fact.product!.rewettable) return [];
+        // What is brushed on in solvent does not dissolve it, and still drags it.
+        const severity = bare.product!.rewettable && isWorkedWet(fact) ? ("stop" as const) : ("warn" as const);
         const spray = suitable(
           stack,
           (product) =>

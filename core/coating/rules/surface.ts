@@ -212,7 +212,11 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     fix: "Sand lightly, 240–320, once the first coat is dry.",
     find: (stack) => {
       const first = firstFilm(stack);
-      if (!first || !stack.material.traits.includes("raises-grain") || !isWaterborne(first) || has(first, "fill")) return [];
+      if (!first || !stack.material.traits.includes("raises-grain") || !isWaterborne(first) || has(first, "fill") || !coversField(first)) return [];
+      // Under an old coat no grain is bare; wetted and sanded beforehand it stays down.
+      const before = stack.steps.slice(0, first.index);
+      const wetted = before.findIndex((fact) => fact.aid && fact.aid.wets !== "no");
+      if (stack.conditions.some((condition) => condition.oldFilm) || (wetted >= 0 && before.slice(wetted).some((fact) => fact.aid?.givesKey))) return [];
       const next = films(stack)[1];
       const sanded = stack.steps.slice(first.index + 1, next?.index).some((fact) => fact.aid?.givesKey);
       if (!next || sanded) return [];
