@@ -6,6 +6,8 @@ import { parseCheck } from "./formats/parse-check";
 import { parseAsk } from "./formats/parse-ask";
 import type { PlanAsk } from "./formats/parse-ask";
 import { parsePiece } from "./formats/parse-piece";
+import { parseThin } from "./formats/parse-thin";
+import { thin } from "./film/thin";
 import { bad } from "./formats/problem";
 import type { Parsed } from "./formats/problem";
 import { zoneAreas } from "./piece/zone-areas";
@@ -32,6 +34,7 @@ function plan({ piece, shelf, keep, freeHours, start }: PlanAsk): unknown {
 const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = {
   plan: (document) => answered(parseAsk(document, CATALOGUE), plan),
   check: (document) => answered(parseCheck(document, CATALOGUE), ({ piece, zones }) => ({ findings: checkSteps(piece, zones, CATALOGUE) })),
+  thin: (document) => answered(parseThin(document, CATALOGUE), (ask) => thin(ask, CATALOGUE)),
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };
 

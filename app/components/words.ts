@@ -42,10 +42,14 @@ export function zoneNames(zones: readonly ZoneId[]): string {
   return names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 }
 
-/** Where an act is done: "Inside, outside and rim; the saucer one coat". */
-export function placesText({ zones, fewer }: Pick<ToldAct, "zones" | "fewer">): string {
+/**
+ * Where an act is done: "Inside, outside and rim; saucer only one coat"; "All over" where it is done in every place.
+ *
+ * @param places how many places of the piece are worked on
+ */
+export function placesText({ zones, fewer }: Pick<ToldAct, "zones" | "fewer">, places: number): string {
   const less = fewer.map(({ zone, coats }) => `${zoneName(zone).toLowerCase()} only ${coatsOf(coats, "coat")}`);
-  return [zoneNames(zones), ...less].join("; ");
+  return [zones.length === places ? "All over" : zoneNames(zones), ...less].join("; ");
 }
 
 const COUNTS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];

@@ -27,13 +27,28 @@ function asMade({ basis, made, madeFor }: Followed): Pick<PlanRecord, "made" | "
   return { made, madeFor, ...(basis === null ? {} : { basis }) };
 }
 
+/** The plan that is followed, where other facts have made another candidate of it: it is the same plan, with the user's changes in it. */
+async function movedAlong(recorder: Recorder, piece: PieceId, plans: readonly PlanRecord[], { basis, madeFor }: Followed): Promise<PlanRecord | undefined> {
+  const id = (await recorder.get("pieces", piece))?.planId ?? null;
+  return plans.find((plan) => plan.id === id && plan.engineVersion === ENGINE_VERSION && plan.madeFor !== madeFor && (plan.basis ?? null) === basis);
+}
+
+/** Keeps the plan that is followed as it is now, after a fact has changed. */
+export function keepPlan(db: Database, piece: PieceId, followed: Followed): Promise<PlanRecord> {
+  return runCommand(db, "keeping the changed plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed));
+}
+
 /**
  * Finds or makes the kept plan of a piece for a candidate, and has the piece follow it. A plan of an older engine stays as it was kept until the user
  * has chosen; one of this engine is kept as it is made now.
+ *
+ * @param chosen the user has just chosen this candidate among the ways; else the plan may have moved along with a fact
  */
-export async function followedPlan(recorder: Recorder, piece: PieceId, followed: Followed): Promise<PlanRecord> {
+export async function followedPlan(recorder: Recorder, piece: PieceId, followed: Followed, chosen = false): Promise<PlanRecord> {
   const { candidateId, school, basis } = followed;
-  const kept = (await recorder.of("plans", "byPiece", piece)).find((plan) => plan.candidateId === candidateId && (plan.basis ?? null) === basis);
+  const plans = await recorder.of("plans", "byPiece", piece);
+  const same = plans.find((plan) => plan.candidateId === candidateId && (plan.basis ?? null) === basis);
+  const kept = same ?? (chosen ? undefined : await movedAlong(recorder, piece, plans, followed));
   const plan: PlanRecord = kept ?? {
     id: planId(freshId()),
     pieceId: piece,
@@ -46,7 +61,7 @@ export async function followedPlan(recorder: Recorder, piece: PieceId, followed:
     ...asMade(followed),
   };
   const stale = kept?.engineVersion === ENGINE_VERSION && kept.madeFor !== followed.madeFor;
-  const next = stale ? { ...kept, rev: kept.rev + 1, ...asMade(followed) } : plan;
+  const next = stale ? { ...kept, rev: kept.rev + 1, candidateId, school, ...asMade(followed) } : plan;
   if (!kept || stale) await recorder.put("plans", next);
   const current = await recorder.get("pieces", piece);
   if (current && current.planId !== plan.id) await recorder.put("pieces", { ...current, rev: current.rev + 1, planId: plan.id });
@@ -57,7 +72,7 @@ const ofPiece = (id: PieceId) => `pieces/${id}`;
 
 /** The kept plan of a piece for a candidate, made when the user first follows it. Their changes stay with each. */
 export function planFor(db: Database, piece: PieceId, followed: Followed): Promise<PlanRecord> {
-  return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed));
+  return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true));
 }
 
 /** Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays. */

@@ -87,6 +87,21 @@ const WANTED = memory<Readonly<Record<Purpose, { readonly from: number; readonly
   stain: { from: 0, to: 5.5, look: "it soaks in evenly" },
 });
 
+/** The plain class each purpose is best done with. */
+export const WANTED_BODY = memory<Readonly<Record<Purpose, Body>>>({
+  base: "self-levels",
+  "first-coat": "pours",
+  "dots-domed": "domed-dot",
+  "dots-level": "soft-dot",
+  swipes: "soft-dot",
+  "fine-lines": "self-levels",
+  wash: "pours",
+  blend: "self-levels",
+  stencil: "domed-dot",
+  varnish: "pours",
+  stain: "pours",
+});
+
 /** Plain class of an index. @example bodyAt(3.4) // "soft-dot" */
 export function bodyAt(index: number): Body {
   return BODIES.find((body) => index < UPPER_OF.value[body]) ?? "peaks";
@@ -256,8 +271,8 @@ const WHY: Readonly<Record<Purpose, string>> = {
   wash: "it is to tint what lies beneath, not to cover it",
   blend: "colours run into one another only while they move",
   stencil: "thinned, it creeps under the edge",
-  varnish: "as it comes: the label says if it may be thinned",
-  stain: "as it comes: thinned, it only gets paler",
+  varnish: "the label says if it may be thinned",
+  stain: "thinned, it only gets paler",
 };
 
 /**

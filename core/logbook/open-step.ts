@@ -1,6 +1,6 @@
 import type { StepId } from "../catalogue/ids";
 import { alikeZones } from "../coating/explain/alike-zones";
-import { toldActs } from "../coating/explain/told-acts";
+import { actNumbers, toldActs } from "../coating/explain/told-acts";
 import type { Candidate } from "../coating/model/plan";
 import type { Work } from "../coating/facts/task";
 import { coatStates } from "./coat-states";
@@ -8,7 +8,7 @@ import { actStates } from "./group-states";
 
 /** Whether the section of a plan has one column: then a step stands open beside it from the start. */
 export function hasOneColumn(candidate: Candidate): boolean {
-  return alikeZones(candidate.zones).length + (candidate.bare.length > 0 ? 1 : 0) === 1;
+  return alikeZones(candidate.zones, actNumbers(candidate)).length + (candidate.bare.length > 0 ? 1 : 0) === 1;
 }
 
 /**

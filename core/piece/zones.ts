@@ -80,9 +80,10 @@ function isWorked({ decoration }: CompletePiece): boolean {
 
 /** What nobody decorates is finished all the same where it would suffer raw: all faces of wood, the rest of what is glazed, the back of what goes to someone. */
 function undecorated(template: ZoneTemplate, { piece, uses, fired, material }: Making): Zone["treatment"] {
-  if (!isWorked(piece)) return "leave-alone";
+  const sold = uses.some((use) => use.finishedUnderside);
+  if (!isWorked(piece) && !sold) return "leave-alone";
   if (fired) return template.exposure === "underside" || template.exposure === "contents" ? "leave-alone" : "protect";
-  if (template.exposure === "underside" && material?.surface !== "slick" && uses.some((use) => use.finishedUnderside)) return "finish-underside";
+  if (template.exposure === "underside" && material?.surface !== "slick" && sold) return "finish-underside";
   return material?.surface === "wood" ? "finish" : "leave-alone";
 }
 

@@ -2,7 +2,11 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { TechniqueId } from "#core/catalogue/vocabulary";
 import { changePiece } from "#core/coating/model/apply-changes";
+import { pieceFacts } from "#core/coating/facts/facts";
+import { pieceOf } from "#core/coating/model/plan";
 import type { Candidate, Finding, PlanSet } from "#core/coating/model/plan";
+import { isLiquid } from "#core/film/thinning";
+import { completePiece } from "#core/piece/complete-piece";
 import type { Step } from "#core/coating/model/step";
 import { planWithEdits } from "#core/coating/planner/plan-with-edits";
 import { canPlan } from "#core/coating/planner/plan-piece";
@@ -56,6 +60,32 @@ function orphans(steps: readonly Step[], on: "mark" | "mask", off: "unmark" | "u
   return standing > 0 && !fired ? [`a ${on} that is never taken off`] : [];
 }
 
+/** Techniques whose marks are set beside each other in one sitting. */
+const IN_ONE_SITTING: readonly TechniqueId[] = ["dots", "walked-dots", "swipes", "lettering", "raised-line"];
+const CLEARS = ["lock", "isolate", "seal"];
+const product = (step: Step) => CATALOGUE.products.get(step.product);
+
+/** Guides under a clear film or under a field, marks of one kind that wait for each other, a coat that does not say how it is thinned. */
+function orderFaults(steps: readonly Step[]): readonly string[] {
+  const from = steps.findIndex((step) => step.role === "mark");
+  const off = steps.findIndex((step) => step.role === "unmark");
+  const under = from < 0 || off < 0 ? [] : steps.slice(from, off);
+  const fired = steps.some((step) => step.role === "fire");
+  const marks = steps.filter((step) => step.role === "decorate" && step.technique && IN_ONE_SITTING.includes(step.technique));
+  return [
+    ...under.filter((step) => CLEARS.includes(step.role)).map((step) => `guides lie under the ${step.role}`),
+    ...under
+      .filter((step) => step.role === "base" || step.while === "wet" || step.role === "mask")
+      .map((step) => `guides are laid before the ${step.role} they should lie on`),
+    ...marks
+      .slice(1)
+      .flatMap((step, at) => (step.technique === marks[at]!.technique && step.waitBefore && !fired ? ["dots of two colours wait for each other"] : [])),
+    ...steps
+      .filter((step) => !step.done && product(step) && isLiquid(product(step)!, step.method) && step.thinning === null)
+      .map((step) => `${step.product} does not say how it is thinned`),
+  ];
+}
+
 function zoneFaults(steps: readonly Step[]): readonly string[] {
   const sealed = steps.findIndex((step) => step.role === "seal");
   const doubled = ONE_PRODUCT.filter((role) => new Set(steps.filter((step) => step.role === role).map((step) => step.product)).size > 1);
@@ -64,8 +94,32 @@ function zoneFaults(steps: readonly Step[]): readonly string[] {
     ...orphans(steps, "mark", "unmark"),
     ...orphans(steps, "mask", "unmask"),
     ...doubled.map((role) => `two products ${role} one zone`),
+    ...orderFaults(steps),
     ...steps.filter((step) => step.because.length === 0).map((step) => `${step.product} serves nothing`),
   ];
+}
+
+/** A face of worked wood, or the back of what goes to someone, that is neither finished nor left bare on purpose. */
+function rawFaults(piece: Piece, candidate: Candidate): readonly string[] {
+  const { material, piece: complete, zones } = pieceFacts(completePiece(pieceOf(candidate, piece), CATALOGUE).piece, CATALOGUE);
+  const worked = candidate.zones.length > 0;
+  const sold = complete.uses.some((use) => CATALOGUE.uses.get(use)?.finishedUnderside);
+  return zones
+    .filter((zone) => zone.mustStayBare === null && zone.template.exposure !== "joint" && zone.motifGround === undefined && worked)
+    .filter(
+      (zone) => material.surface === "wood" || (sold && zone.template.exposure === "underside" && material.surface !== "slick" && candidate.route !== "kiln"),
+    )
+    .filter((zone) => !candidate.zones.some((one) => one.zone === zone.zone && one.steps.some((step) => step.wetMicrons !== null)))
+    .map((zone) => `the ${zone.zone} stays raw`);
+}
+
+/** A paint the user named that is neither in the first plan nor said to be left out. */
+function namedFaults(piece: Piece, first: Candidate): readonly string[] {
+  const said = first.findings.filter((one) => one.code === "wish-not-kept").map((one) => one.message.toLowerCase());
+  return (piece.decoration?.media ?? [])
+    .filter((medium) => !first.zones.some((zone) => zone.steps.some((step) => step.product === medium)))
+    .filter((medium) => !said.some((message) => message.includes(CATALOGUE.products.get(medium)!.name.toLowerCase())))
+    .map((medium) => `${medium} is dropped without a word`);
 }
 
 /** What is silly about a plan, if anything. */
@@ -93,7 +147,8 @@ export function fixFault(piece: Piece, candidate: Candidate, finding: Finding): 
 
 /** What is wrong with an answer: empty without a reason, a refusal whose way out does not plan, a silly candidate. */
 export function answerFaults(set: PlanSet): readonly string[] {
-  if (set.candidates.length > 0) return set.candidates.flatMap(senseFaults);
+  const [first] = set.candidates;
+  if (first) return [...set.candidates.flatMap((one) => [...senseFaults(one), ...rawFaults(set.piece, one)]), ...namedFaults(set.piece, first)];
   if (!set.refusal) return ["an empty answer without a reason"];
   if (!set.refusal.nearest) return [`refused by ${set.refusal.code} without a way out`];
   return canPlan(changePiece(set.piece, set.refusal.nearest.changes), CATALOGUE) ? [] : [`the way out of ${set.refusal.code} does not plan`];

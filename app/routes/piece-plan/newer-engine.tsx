@@ -7,7 +7,9 @@ import type { PlanActions } from "./plan-actions";
 
 /** One change as it would be noticed; settings of one step are said once. */
 function said(changes: readonly Change[], view: PlannedView, menu: Menu): readonly string[] {
-  const steps = new Map(view.newer!.made.concat(view.made).flatMap((zone) => zone.steps.map((step) => [step.id, step as Step] as const)));
+  const steps = new Map(
+    [...view.before, ...(view.newer?.made ?? []), ...view.made].flatMap((zone) => zone.steps.map((step) => [step.id, step as Step] as const)),
+  );
   const title = (id: string) => {
     const step = steps.get(id as never);
     return step ? stepTitle({ ...step, coats: step.coats ?? 1 }, menu, false) : id;
@@ -40,6 +42,34 @@ export function NewerEngine({ view, menu, settle }: { view: PlannedView; menu: M
         </button>
         <button type="button" className="button" onClick={() => settle("kept")}>
           Keep mine
+        </button>
+      </p>
+    </section>
+  );
+}
+
+const MOST_SAID = 8;
+
+/** What other facts have changed in the plan the user follows; taken back by undo, which turns the fact round. */
+export function ChangedPlan({ view, menu, settle, undo }: { view: PlannedView; menu: Menu; settle: () => void; undo: () => void }) {
+  const lines = said(view.changed!, view, menu);
+  return (
+    <section aria-label="What has changed" className="mb-3 rounded-lg border-l-8 border-ready bg-note-tint p-3">
+      <p>
+        <strong>Your plan has followed what you changed.</strong> The rest of it is as it was.
+      </p>
+      <ul className="list-disc pl-6">
+        {lines.slice(0, MOST_SAID).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        {lines.length > MOST_SAID && <li>and {lines.length - MOST_SAID} more</li>}
+      </ul>
+      <p className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={settle}>
+          Keep it so
+        </button>
+        <button type="button" className="button" onClick={undo}>
+          Take it back
         </button>
       </p>
     </section>

@@ -24,11 +24,15 @@ export interface PlanActions {
   /** The plan as it was before the user's changes. */
   readonly asPlanned: () => void;
   readonly settleEngine: (take: "newer" | "kept") => void;
+  /** The plan as a changed fact has made it is the one to follow. */
+  readonly keepChanged: () => void;
+  readonly takeBack: () => void;
 }
 
 /** The actions of a plan as it is shown. */
 export function usePlanActions(pieceId: string, view: PlannedView, save: SaveChanges): PlanActions {
   const ask = useAsk<PlanAsk>(`/pieces/${pieceId}?index`);
+  const step = useAsk<{ readonly intent: "undo" }>("/history");
   const { shown } = view;
   const followed = followedOf(view);
   const now = () => new Date().toISOString();
@@ -45,6 +49,8 @@ export function usePlanActions(pieceId: string, view: PlannedView, save: SaveCha
     repair: (pinned) => followed && ask({ intent: "repair", followed, pinned }),
     asPlanned: () => ask({ intent: "plain" }),
     settleEngine: (take) => ask({ intent: "engine", take }),
+    keepChanged: () => followed && ask({ intent: "keep", followed }),
+    takeBack: () => step({ intent: "undo" }),
   };
 }
 

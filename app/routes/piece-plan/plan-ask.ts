@@ -10,6 +10,7 @@ export type PlanAsk =
   | { readonly intent: "edit"; readonly followed: Followed; readonly edits: readonly Change[] }
   | { readonly intent: "pin"; readonly followed: Followed; readonly stepIds: readonly StepId[]; readonly kept: boolean }
   | { readonly intent: "plain" }
+  | { readonly intent: "keep"; readonly followed: Followed }
   | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "repair"; readonly followed: Followed; readonly pinned: readonly StepId[] }
@@ -19,6 +20,7 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi) }),
   pin: (joi) => ({ followed: followedField(joi), stepIds: joi.array().items(joi.string().max(120)).min(1).max(60).required(), kept: joi.boolean().required() }),
   plain: () => ({}),
+  keep: (joi) => ({ followed: followedField(joi) }),
   done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: joi.string().isoDate().required() }),
   undone: (joi) => ({ coats: coatsField(joi), at: joi.string().isoDate().required() }),
   repair: (joi) => ({ followed: followedField(joi), pinned: joi.array().items(joi.string().max(120)).max(200).required() }),

@@ -4,7 +4,7 @@ import type { Repair } from "#core/coating/planner/repair";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { noteRepair } from "~/store/repairs.client";
 import { database } from "~/store/open.client";
-import { clearEdits, editPlan, pinSteps, settleEngine } from "~/store/plans";
+import { clearEdits, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { markDone, markUndone } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "./plan-ask";
@@ -22,6 +22,7 @@ export function planCommands(of: string) {
   return {
     edit: async ({ followed, edits }: Of<"edit">) => void (await editPlan(await database(), id, followed, edits)),
     pin: async ({ followed, stepIds, kept }: Of<"pin">) => pinSteps(await database(), id, followed, stepIds, kept),
+    keep: async ({ followed }: Of<"keep">) => void (await keepPlan(await database(), id, followed)),
     plain: async () => {
       const { plan } = await keptPiece(of);
       if (plan) await clearEdits(await database(), id, plan.id);

@@ -22,7 +22,7 @@ import { readyText } from "~/piece/ready-text";
 import { useStates } from "~/piece/use-states";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import { Findings } from "./findings";
-import { NewerEngine } from "./newer-engine";
+import { ChangedPlan, NewerEngine } from "./newer-engine";
 import { NextLine } from "./next-line";
 import { tasksOf } from "./plan-actions";
 import type { PlanActions } from "./plan-actions";
@@ -88,11 +88,11 @@ const NONE_PINNED: readonly StepId[] = [];
 export function PlanPart({ record, view, shown, plan, chosen, repair, dates, explanation, actions, light }: Props) {
   const menu = useMenu();
   const [, setSearch] = useSearchParams();
-  const groups = alikeZones(shown.zones);
   const acts = toldActs(shown);
   const numbers = actNumbers(shown);
+  const groups = alikeZones(shown.zones, numbers);
   const told = acts.map((act) => act.step);
-  const several = groups.length > 1;
+  const places = shown.zones.length;
   const { states: each, begun, done, now } = useStates(view);
   const states = groupStates(groups, shown.zones, each);
   const standing = actStates(shown.acts, each);
@@ -118,7 +118,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const panel = open && (
     <StepPanel
       act={open}
-      several={several}
+      places={places}
       tasks={view.work ? tasksOf(open, view.work) : []}
       done={done}
       state={begun || standing.get(open.step.id)?.state === "ready" ? standing.get(open.step.id) : undefined}
@@ -149,6 +149,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
         About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle it gently after that
         {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
       </p>
+      {view.changed && !view.newer && <ChangedPlan view={view} menu={menu} settle={actions.keepChanged} undo={actions.takeBack} />}
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
       <NextLine steps={told} states={standing} menu={menu} select={select} />
       <div className={`sheet mt-2 p-3 ${narrow ? "grid items-start gap-4 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]" : ""}`}>
@@ -192,7 +193,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       <div className="mt-4">
         <Findings findings={urgent} apply={actions.apply} />
       </div>
-      <Steps acts={acts} several={several} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={select} apply={actions.apply} />
+      <Steps acts={acts} places={places} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={select} apply={actions.apply} />
       <Said title="Worth knowing" findings={notes} apply={actions.apply} />
       <Said
         title="Take care of yourself"

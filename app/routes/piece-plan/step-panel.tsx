@@ -18,8 +18,8 @@ import { Figures, OwnChanges } from "./steps";
 
 interface Props {
   readonly act: ToldAct;
-  /** Whether the piece has more than one place that is worked on. */
-  readonly several: boolean;
+  /** How many places of the piece are worked on. */
+  readonly places: number;
   readonly tasks: readonly Task[];
   readonly done: ReadonlyMap<string, number>;
   readonly state: StepState | undefined;
@@ -176,7 +176,7 @@ function Doing({
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ act, several, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
+export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
   const { step, number } = act;
   const title = stepTitle(step, menu);
   const thinning = thinningText(step);
@@ -191,7 +191,7 @@ export function StepPanel({ act, several, tasks, done, state, menu, actions, kep
               <ColourChip key={colour} colour={colour} sheen={step.sheen} />
             ))}
           </h3>
-          {several && <p>{placesText(act)}</p>}
+          {places > 1 && <p>{placesText(act, places)}</p>}
           {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
         </div>
         <div className="flex flex-wrap gap-2">

@@ -76,7 +76,7 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
           </button>
         </>
       )}
-      {thinning && (step.role === "base" || step.role === "decorate" || step.role === "prime") && (
+      {thinning && (step.role === "base" || step.role === "decorate" || thinning.with !== "none") && (
         <>
           <button type="button" className="chip" disabled={thinning.percent <= 0} aria-label={`A drop thicker: ${title}`} onClick={() => thin(-DROP_PERCENT)}>
             − drop
@@ -125,8 +125,8 @@ function StateMark({ state }: { state: StepState | undefined }) {
 
 interface Props {
   readonly acts: readonly ToldAct[];
-  /** Whether the piece has more than one place that is worked on. */
-  readonly several: boolean;
+  /** How many places of the piece are worked on. */
+  readonly places: number;
   readonly menu: Menu;
   readonly states: ReadonlyMap<StepId, StepState>;
   readonly begun: boolean;
@@ -136,7 +136,7 @@ interface Props {
 }
 
 /** The work in its order, act by act, with reasons. */
-export function Steps({ acts, several, menu, states, begun, selected, select, apply }: Props) {
+export function Steps({ acts, places, menu, states, begun, selected, select, apply }: Props) {
   return (
     <section className="mt-5" aria-label="The work in its order">
       <h3 className="text-xl">The work, in its order</h3>
@@ -171,7 +171,7 @@ export function Steps({ acts, several, menu, states, begun, selected, select, ap
                 {begun && <StateMark state={states.get(step.id)} />}
                 <OwnChanges act={act} title={title} apply={apply} />
               </div>
-              {several && <p className="font-semibold">{placesText(act)}</p>}
+              {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
               {step.because.map(({ requirement, text }) => (
                 <p key={`${requirement}-${text}`}>Because {text}.</p>
               ))}

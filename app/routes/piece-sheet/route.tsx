@@ -36,7 +36,7 @@ function Ticks({ count }: { count: number }) {
   );
 }
 
-function Row({ act, several, menu }: { act: ToldAct; several: boolean; menu: Menu }) {
+function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }) {
   const { step, number } = act;
   const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step);
   return (
@@ -51,7 +51,7 @@ function Row({ act, several, menu }: { act: ToldAct; several: boolean; menu: Men
         {act.colours.map((colour) => (
           <ColourChip key={colour} colour={colour} sheen={step.sheen} size={16} />
         ))}
-        {several && <span className="block font-semibold">{placesText(act)}</span>}
+        {places > 1 && <span className="block font-semibold">{placesText(act, places)}</span>}
         {thinning && <span className="block">{thinning}</span>}
         {step.checks.map((check) => (
           <span key={check} className="block text-soft">
@@ -113,10 +113,10 @@ export function ErrorBoundary() {
 
 function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: Candidate; dated: DatesView }) {
   const menu = useMenu();
-  const groups = alikeZones(shown.zones);
   const acts = toldActs(shown);
   const numbers = actNumbers(shown);
-  const several = groups.length > 1;
+  const groups = alikeZones(shown.zones, numbers);
+  const places = shown.zones.length;
   const cautions = shown.findings.filter((one) => one.severity !== "note");
   return (
     <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0">
@@ -147,7 +147,7 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
           </thead>
           <tbody>
             {acts.map((act) => (
-              <Row key={act.number} act={act} several={several} menu={menu} />
+              <Row key={act.number} act={act} places={places} menu={menu} />
             ))}
           </tbody>
         </table>

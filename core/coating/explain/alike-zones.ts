@@ -9,9 +9,10 @@ export interface ZoneGroup {
   readonly steps: readonly Step[];
 }
 
-function signature(steps: readonly Step[]): string {
+function signature(steps: readonly Step[], numbers: ReadonlyMap<string, number> | undefined): string {
   return JSON.stringify(
     steps.map((step) => [
+      numbers?.get(step.id),
       step.role,
       step.product,
       step.coats,
@@ -36,12 +37,13 @@ function summed(a: Step, b: Step): Step {
  * Puts zones of one stack together, in the order they came.
  *
  * @param zones stacks with their numbers
+ * @param numbers of their acts: places that get the same at another time are shown apart
  * @returns groups; areas in mm², amounts in mL and minutes are of all zones of a group
  */
-export function alikeZones(zones: readonly ZoneSteps[]): readonly ZoneGroup[] {
+export function alikeZones(zones: readonly ZoneSteps[], numbers?: ReadonlyMap<string, number>): readonly ZoneGroup[] {
   const groups = new Map<string, ZoneGroup>();
   for (const zone of zones) {
-    const key = signature(zone.steps);
+    const key = signature(zone.steps, numbers);
     const known = groups.get(key);
     groups.set(
       key,

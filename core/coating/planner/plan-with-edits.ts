@@ -40,13 +40,16 @@ export interface PlanView {
   readonly madeFor: string;
   /** What other facts than the plan was kept with changed in it; null where they are the same. */
   readonly changed: readonly Change[] | null;
+  /** The steps it was kept with; none where nothing is kept. */
+  readonly before: readonly ZoneSteps<StepChoice>[];
   /** What a newer engine than the plan was kept with would change in it; the kept plan is shown until the user has chosen. */
   readonly newer: { readonly changes: readonly Change[]; readonly made: readonly ZoneSteps<StepChoice>[] } | null;
 }
 
 function followed(set: PlanSet, keeping: Keeping): Candidate | null {
-  const same = set.candidates.find((one) => one.id === keeping.candidateId) ?? set.candidates.find((one) => one.school === keeping.school);
-  return same ?? nearest(set.candidates, keeping) ?? null;
+  const same = set.candidates.find((one) => one.id === keeping.candidateId);
+  const alike = keeping.kept ? nearest(set.candidates, keeping) : set.candidates.find((one) => one.school === keeping.school);
+  return same ?? alike ?? set.candidates[0] ?? null;
 }
 
 /** The candidate that differs least from the plan as it was kept; the first where nothing was. */
@@ -110,16 +113,17 @@ function keptDifferently(fresh: readonly ZoneSteps<StepChoice>[], { kept }: Keep
 export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalogue: Catalogue): PlanView {
   const madeFor = factsKey(piece);
   const found = followed(set, keeping);
-  if (!found) return { set, shown: null, lost: [], made: [], madeFor, changed: null, newer: null };
+  if (!found) return { set, shown: null, lost: [], made: [], madeFor, changed: null, before: [], newer: null };
   const fresh = choicesOf(found);
   const old = keptDifferently(fresh, keeping, madeFor);
   const made = old ?? fresh;
   const { kept } = keeping;
   const moved = kept && keeping.candidateId !== null && kept.madeFor !== madeFor ? changesBetween(kept.made, fresh) : [];
   const changed = moved.length > 0 ? moved : null;
+  const before = kept?.made ?? [];
   const newer = old && { changes: changesBetween(old, fresh), made: fresh };
   const edits = open(found, keeping.edits);
-  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, changed, newer };
+  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, changed, before, newer };
   // The changes that touch the piece are kept in the piece.
   const { zones, lost } = applyChanges(made, edits);
   return {
@@ -129,6 +133,7 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
     made,
     madeFor,
     changed,
+    before,
     newer,
   };
 }

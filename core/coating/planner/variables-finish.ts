@@ -97,7 +97,10 @@ export function sealing(context: ZoneContext): DecisionVariable | null {
   const wished = runs ? [] : alternatives.filter((alternative) => alternative.key === wish);
   if (wished.length > 0) return { name: "sealing", alternatives: wished, school: false, unmet: "" };
   // What only gets a coat to protect it is not left without one.
-  const open = treatment === "protect" || treatment === "finish" ? [] : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
+  const open =
+    treatment === "protect" || treatment === "finish" || (treatment === "finish-underside" && context.field === null)
+      ? []
+      : [{ ...NONE, strain: wears.length > 0 && context.surface !== "slick" ? 3 : 0 }];
   return { name: "sealing", alternatives: [...alternatives, ...open], school: true, unmet: `nothing seals against ${said}` };
 }
 
