@@ -64,6 +64,7 @@ function layerSteps(
 ): readonly Draft[] {
   const { technique } = layer;
   const phase = phaseOfLayer(product, layer, index);
+  const loose = product.drying.by === "none";
   const own = product.methods[0] === "pen" || product.methods[0] === "spray" ? product.methods[0] : technique.method;
   // A line that is no pen's is drawn with a liner brush.
   const method = own === "pen" && product.methods[0] !== "pen" ? "brush" : own;
@@ -115,7 +116,9 @@ function layerSteps(
           phase,
           coats: lock.methods[0] === "spray" ? 2 : 1,
           ...sheenOf(lock, "satin"),
-          because: because("particles-held", "loose particles travel under the sealer unless they are locked first"),
+          because: loose
+            ? because("particles-held", "loose particles travel under the sealer unless they are locked first")
+            : because("brush-safe", "a brush would take it up again unless it is misted over first"),
           checks: ["Nothing comes off on a clean fingertip."],
         },
         context.surface,
@@ -147,11 +150,13 @@ export function decoration(context: ZoneContext, layer: ZoneLayer, index: number
   const plain = layer.medium === null ? able.filter((product) => !isEffect(product)) : able;
   const fits = plain.length > 0 ? plain : able;
   const locks = allowed(context).filter((product) => product.jobs.includes("lock"));
+  // What a brush would take up again, and nothing else does, may be misted over first, so that any clear can follow.
+  const mists = fits.every((product) => product.rewettable) ? locks.filter((product) => product.methods[0] === "spray") : [];
   const alternatives = fits.flatMap((product) =>
     masksFor(context, layer.technique).flatMap((mask) => {
       const loose = product.drying.by === "none" && layer.technique.id !== "crystals";
       const strain = suits(product, purposeOf({ role: "decorate", technique: layer.technique.id }, product)) ? 0 : WRONG_BODY;
-      return (loose ? locks : [null]).map((lock): Alternative => ({
+      return (loose ? locks : product.rewettable ? [null, ...mists] : [null]).map((lock): Alternative => ({
         key: [product.id, mask, lock?.id].filter(Boolean).join("+"),
         strain,
         steps: layerSteps(context, layer, index, product, mask, lock),

@@ -158,11 +158,16 @@ export class ZoneSearch extends ZoneDomains {
     });
     const variables = new Map(blamed.map(({ variable, alike }) => [variable, alike]));
     const lacks = (draft: Draft) => missing.includes(draft.role);
-    for (const [variable, own] of this.domains.entries())
-      if (own.some((alternative) => alternative.steps.some(lacks))) {
-        // The alternative that was taken may have brought it and not helped.
-        if (!variables.has(variable)) variables.set(variable, [...new Set([...numbers(variable, lacks, false), alternatives[variable]!.number])]);
-      }
+    for (const [variable, own] of this.domains.entries()) {
+      if (!own.some((alternative) => alternative.steps.some(lacks))) continue;
+      // The alternative that was taken may have brought it and not helped.
+      const without = new Set([...numbers(variable, lacks, false), alternatives[variable]!.number]);
+      // A decision may bring both what is at fault and what would have held it.
+      variables.set(
+        variable,
+        (variables.get(variable) ?? [...without]).filter((number) => without.has(number)),
+      );
+    }
     // With none left it hangs on what is on the piece already, and every stack has it.
     return [...variables.values()];
   }

@@ -41,6 +41,7 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
           {
             at: fact,
             culprits: [fact, bare],
+            missing: ["lock"] as const,
             words: under(bare, stack),
             severity,
             change: () =>

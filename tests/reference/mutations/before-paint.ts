@@ -3,6 +3,9 @@ import { productId } from "#core/catalogue/ids";
 import { FILMS, SOLVENT, at, damp, hurry, hurryAll, inOne, product, role, whole, withStep, without } from "./damage";
 import type { Damage } from "./damage";
 
+/** Fillers that water does nothing to. */
+const WET_PROOF: readonly string[] = ["wet-proof-filler", "cement-patch"];
+
 export const BEFORE_PAINT: readonly Damage[] = [
   {
     kind: "glass or glaze not degreased",
@@ -50,7 +53,8 @@ export const BEFORE_PAINT: readonly Damage[] = [
     kind: "filler never locked under a waterborne colour",
     spoil: (zones, _piece, pick) =>
       inOne(zones, pick, (steps) =>
-        steps.some(role("fill")) && steps.some((step) => step.role === "base" && !SOLVENT.includes(step.product))
+        steps.some((step) => step.role === "fill" && !WET_PROOF.includes(step.product)) &&
+        steps.some((step) => step.role === "base" && !SOLVENT.includes(step.product))
           ? steps.filter((step) => step.role !== "size" && step.role !== "prime")
           : null,
       ),

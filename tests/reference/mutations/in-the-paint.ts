@@ -93,7 +93,7 @@ export const IN_THE_PAINT: readonly Damage[] = [
     kind: "varnish brushed over shimmer watercolour",
     spoil: (zones, _piece, pick) =>
       inOne(zones, pick, (steps) =>
-        steps.some(product("metallic-watercolour"))
+        steps.some(product("metallic-watercolour")) && !steps.some(role("lock"))
           ? withStep(steps, at(steps, role("seal")), { product: productId("acrylic-varnish"), method: "brush" })
           : null,
       ),
