@@ -28,16 +28,17 @@ describe("a half-painted stone", () => {
     await done(page, /^Step \d+, Top: (Wash|Wipe)/);
     await done(page, /^Step \d+, Top: Prime/);
     await done(page, /^Step \d+, Top: Base colour/);
-    const primed = band(page, /^Step \d+, Top: Prime.*(done|wet)/);
+    const primed = band(page, /^(Step \d+|On it already), Top: Prime.*(done|wet)/);
     await primed.waitFor();
 
     await page.getByLabel("Base", { exact: true }).fill("#b0413e");
     await page.getByLabel("Base", { exact: true }).blur();
-    const bases = page.getByRole("button", { name: /^Step \d+, Top: Base colour/ });
+    const bases = page.getByRole("button", { name: /^(Step \d+|On it already), Top: Base colour/ });
     await page.waitForFunction(
       () =>
-        [...document.querySelectorAll('[role="button"], button')].filter((one) => /^Step \d+, Top: Base colour/.test(one.getAttribute("aria-label") ?? ""))
-          .length === 2,
+        [...document.querySelectorAll('[role="button"], button')].filter((one) =>
+          /^(Step \d+|On it already), Top: Base colour/.test(one.getAttribute("aria-label") ?? ""),
+        ).length === 2,
     );
     await primed.waitFor();
     expect(await bases.first().getAttribute("aria-label")).toMatch(/done|wet/);

@@ -116,13 +116,19 @@ describe("choosing and changing", () => {
     await page.getByText(/changes? of yours/).waitFor({ state: "detached" });
   });
 
-  test("what cannot be planned says why, and the nearest that works is one click away", async () => {
+  test("a paint that cannot be kept is left out alone, and the plan says so; what cannot be planned says why, with the nearest that works", async () => {
     const { page } = await newNotebook();
-    await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
+    await plan(page, { material: "Gypsum cast", uses: ["A gift, or for sale"], techniques: ["Dots"] });
     await choose(page, "Decorate with", "Poster paint");
-    await page.getByText("Poster paint on the top never sets: it dusts off on hands").waitFor();
+    await page
+      .getByText(/never sets: it dusts off on hands/)
+      .first()
+      .waitFor();
+    expect((await stepTitles(page)).join()).not.toContain("poster paint");
+    await page.getByLabel("Outdoors, in sun and rain").check();
+    await page.getByRole("heading", { name: /^There is no sound plan for/ }).waitFor();
     await axeClean(page);
-    await page.getByRole("button", { name: "Nearest that works: leave out poster paint" }).click();
+    await page.getByRole("button", { name: "Nearest that works: cast it in cement instead" }).click();
     await page.getByRole("heading", { name: "Sound all round" }).waitFor();
   });
 
@@ -145,11 +151,13 @@ describe("choosing and changing", () => {
 });
 
 describe("the kiln, and a page over plain http", () => {
-  test("a bisque plate to eat from is refused without a kiln; with one it is glazed and fired, and no sealer is asked for", async () => {
+  test("a bisque plate to eat from is planned for show without a kiln and says so; with one it is glazed and fired, and no sealer is asked for", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Bisque", uses: ["To eat from"] });
-    await page.getByRole("heading", { name: /^There is no sound plan for Bisque/ }).waitFor();
-    await page.getByRole("button", { name: "Nearest that works: have it fired in a kiln" }).click();
+    const shown = page.locator('[data-code="for-show-only"]');
+    await shown.getByText("It cannot be eaten or drunk from").waitFor();
+    await axeClean(page);
+    await shown.getByRole("button", { name: /^Do that/ }).click();
     await page
       .getByRole("button", { name: /^Step \d+, .*: Fire in the kiln, about/ })
       .first()
@@ -224,6 +232,49 @@ describe("two tabs", () => {
   });
 });
 
+describe("one act, thinned as usual, followed when a fact changes", () => {
+  test("a coat of the whole piece is one line, done all over or in one place; drops are hers, and a new use keeps them", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
+    await page.getByLabel("Base colour all over").check();
+    await page
+      .getByText(/All over$/)
+      .first()
+      .waitFor();
+    const titles = await stepTitles(page);
+    expect(titles.filter((title) => title.startsWith("Prime"))).toHaveLength(1);
+    const dots = titles.findIndex((title) => title.startsWith("Dots"));
+    expect(dots).toBeGreaterThan(titles.findIndex((title) => title.startsWith("Base colour")));
+    await page
+      .getByText(/drops? of water to a thumbnail of paint/)
+      .first()
+      .waitFor();
+    // Quicker than the plan comes back: every press counts.
+    for (let drop = 0; drop < 7; drop += 1)
+      await page
+        .getByRole("button", { name: /^A drop thinner: Base colour/ })
+        .first()
+        .click();
+    await page.locator('[data-code="over-thinned"]').first().waitFor();
+    await page.getByLabel("Outdoors, in sun and rain").check();
+    const changed = page.getByRole("region", { name: "What has changed" });
+    await changed.waitFor();
+    await axeClean(page);
+    await changed.getByRole("button", { name: "Keep it so" }).click();
+    await changed.waitFor({ state: "detached" });
+    await page.getByText("changes of yours are in this plan.").waitFor();
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Prime/ })
+      .first()
+      .click();
+    const panel = page.locator("[data-panel]");
+    await panel.getByRole("button", { name: /^Mark as done only on the top/ }).click();
+    await panel.getByRole("button", { name: /^Not done after all/ }).waitFor();
+    await panel.getByRole("button", { name: /^Mark as done: / }).click();
+    await panel.getByRole("button", { name: /^Mark as done/ }).waitFor({ state: "detached" });
+  });
+});
+
 describe("what the user keeps, and what is on it already", () => {
   test("a step is kept, the rest is spoilt and made right around it; a kept step in the way is named and let go", async () => {
     const { page } = await newNotebook();
@@ -263,7 +314,7 @@ describe("what the user keeps, and what is on it already", () => {
     await page.getByRole("button", { name: "Put it down" }).click();
     await page.getByText("Top: gesso, 1 coat").waitFor();
     await page
-      .getByRole("button", { name: /^Step \d+, Top: Prime.*done/ })
+      .getByRole("button", { name: /^On it already, Top: Prime.*done/ })
       .first()
       .waitFor();
     expect(await page.getByRole("button", { name: /^Mark as done: Prime.*Top/ }).count()).toBe(0);

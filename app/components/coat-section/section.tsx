@@ -73,7 +73,7 @@ export function CoatSection({ groups, menu, material, bare, numbers, states, sel
           role: "button",
           tabIndex: step.id === current ? 0 : -1,
           "aria-pressed": isChosen(step),
-          "aria-label": `Step ${numbers.get(step.id) ?? "done"}, ${zones}: ${stepTitle(step, menu)}${states ? `, ${stateText(states.get(step.id))}` : ""}`,
+          "aria-label": `${numbers.has(step.id) ? `Step ${numbers.get(step.id)}` : "On it already"}, ${zones}: ${stepTitle(step, menu)}${states ? `, ${stateText(states.get(step.id))}` : ""}`,
           onClick: () => select(step.id),
           onKeyDown: (event: KeyboardEvent<SVGGElement>) => onKeyDown(event, step.id),
           className: "band",

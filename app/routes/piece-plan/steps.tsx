@@ -9,6 +9,7 @@ import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
 import { ColourChip } from "~/components/colour-chip";
 import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
+import { useRunningValue } from "./use-running-value";
 
 const MAX_COATS = 12;
 
@@ -48,30 +49,21 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
   const { step, stepIds } = act;
   const set = (field: string, value: unknown) => apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field, value })));
   const { thinning } = step;
+  const coatsAfter = useRunningValue(step.coats);
+  const percentAfter = useRunningValue(thinning?.percent ?? 0);
+  const layCoats = (by: number) => set("coats", Math.min(MAX_COATS, Math.max(1, coatsAfter(by))));
   const thin = (by: number) => {
-    const percent = Math.max(0, (thinning?.percent ?? 0) + by);
+    const percent = Math.min(MOST_PERCENT, Math.max(0, percentAfter(by)));
     set("thinning", { with: thinning && thinning.with !== "none" ? thinning.with : "water", percent });
   };
   return (
     <div className="flex flex-wrap gap-2 print:hidden">
       {step.wetMicrons !== null && (
         <>
-          <button
-            type="button"
-            className="chip"
-            disabled={step.coats <= 1}
-            aria-label={`One coat fewer: ${title}`}
-            onClick={() => set("coats", step.coats - 1)}
-          >
+          <button type="button" className="chip" disabled={step.coats <= 1} aria-label={`One coat fewer: ${title}`} onClick={() => layCoats(-1)}>
             − coat
           </button>
-          <button
-            type="button"
-            className="chip"
-            disabled={step.coats >= MAX_COATS}
-            aria-label={`One coat more: ${title}`}
-            onClick={() => set("coats", step.coats + 1)}
-          >
+          <button type="button" className="chip" disabled={step.coats >= MAX_COATS} aria-label={`One coat more: ${title}`} onClick={() => layCoats(1)}>
             + coat
           </button>
         </>
@@ -169,7 +161,7 @@ export function Steps({ acts, places, menu, states, begun, selected, select, app
                   ))}
                 </h4>
                 {begun && <StateMark state={states.get(step.id)} />}
-                <OwnChanges act={act} title={title} apply={apply} />
+                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} apply={apply} />}
               </div>
               {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
               {step.because.map(({ requirement, text }) => (
