@@ -4,7 +4,7 @@ import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages
 import type { Stages } from "../../drying/stages";
 import { hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
-import { coversField, isColour, isFilm } from "./facts";
+import { coversField, isClear, isColour, isFilm } from "./facts";
 import type { StepChoice, Wait } from "../model/step";
 
 export type Column = "typical" | "cautious";
@@ -74,10 +74,15 @@ export function liesBeside(upper: StepFact, lower: StepFact): boolean {
   return one.technique === other.technique || ((beside(one.technique) || one.technique === "outline") && beside(other.technique));
 }
 
+/** Ink that is not dry through runs under a wet pass of solvent. */
+function dissolvesInk(upper: StepFact, lower: StepFact): boolean {
+  return isClear(upper) && upper.product!.carrier !== "water" && lower.product?.methods[0] === "pen";
+}
+
 function needOf(upper: StepFact, lower: StepFact): Need {
   const { role, while: when } = upper.step;
   if (when === "wet" || liesBeside(upper, lower)) return "none";
-  if (crossesOilAndWater(upper, lower)) return "through";
+  if (crossesOilAndWater(upper, lower) || dissolvesInk(upper, lower)) return "through";
   const need = NEEDS[role] ?? "none";
   if (role === "mask" && upper.aid?.mask?.sticks) return "hard";
   // Clear and ground films below take a recoat; only what carries colour has to be dry right through.

@@ -13,8 +13,9 @@ import type { Given, Joined, Sought, ZoneLeast } from "./sought";
 /** A search is exact up to here; then it grows content with what is worse by ever more of what nobody would notice, up to all of it. */
 const EXACT_TURNS = 250;
 const CONTENT_TURNS = 500;
-/** Turns taken before the search gives up, however little is judged anew. */
+/** Turns taken before the search gives up, however little is judged anew; more when any sound plan is sought, for then there is none to fall back on. */
 const MOST_TURNS = 800;
+const MOST_TURNS_FOR_ANY = 6000;
 const EPSILON = 1e-7;
 
 /**
@@ -156,7 +157,7 @@ class BranchAndBound {
     if (this.gaveUp) return true;
     this.turns += 1;
     if (this.turns > EXACT_TURNS) this.slack = EPSILON + this.sought.unnoticed * Math.min(1, (this.turns - EXACT_TURNS) / (CONTENT_TURNS - EXACT_TURNS));
-    this.gaveUp = this.turns > MOST_TURNS || this.judgedNow() - this.judgedBefore > this.sought.most;
+    this.gaveUp = this.turns > (this.sought.any ? MOST_TURNS_FOR_ANY : MOST_TURNS) || this.judgedNow() - this.judgedBefore > this.sought.most;
     return this.gaveUp;
   }
 

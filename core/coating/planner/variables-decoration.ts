@@ -137,6 +137,16 @@ function tooWideForPen(product: ProductClass, layer: ZoneLayer, context: ZoneCon
   return product.methods[0] === "pen" && layer.medium === null && layer.coverage * context.zone.areaMm2 > MOST_BY_PEN_MM2.value;
 }
 
+const isSprayed = (product: ProductClass) => product.methods[0] === "spray";
+
+/** A sprayed seal holds and protects in one; where none stands what the place meets, or another is wished, the layer is misted over and then sealed. */
+function maySpray(context: ZoneContext): boolean {
+  const { wears } = context.zone;
+  const sprays = allowed(context).filter((product) => product.jobs.includes("seal") && isSprayed(product) && wears.every((wear) => product.resists[wear]));
+  const wish = context.piece.wishes.sealer;
+  return wish === undefined ? sprays.length > 0 : sprays.some((product) => product.id === wish);
+}
+
 /** One layer of decoration: each medium that does its technique, with its mask and its lock. */
 export function decoration(context: ZoneContext, layer: ZoneLayer, index: number): DecisionVariable {
   const able = allowed(context).filter(
@@ -150,8 +160,7 @@ export function decoration(context: ZoneContext, layer: ZoneLayer, index: number
   const plain = layer.medium === null ? able.filter((product) => !isEffect(product)) : able;
   const fits = plain.length > 0 ? plain : able;
   const locks = allowed(context).filter((product) => product.jobs.includes("lock"));
-  // What a brush would take up again, and nothing else does, may be misted over first, so that any clear can follow.
-  const mists = fits.every((product) => product.rewettable) ? locks.filter((product) => product.methods[0] === "spray") : [];
+  const mists = fits.every((product) => product.rewettable) && !maySpray(context) ? locks.filter(isSprayed) : [];
   const alternatives = fits.flatMap((product) =>
     masksFor(context, layer.technique).flatMap((mask) => {
       const loose = product.drying.by === "none" && layer.technique.id !== "crystals";
