@@ -4,7 +4,7 @@ import type { OwnProduct } from "../catalogue/own-product";
 import { stepId } from "../catalogue/ids";
 import { freeStepId } from "../coating/model/apply-changes";
 import type { StepChoice } from "../coating/model/step";
-import type { PinnedStep } from "../coating/planner/plan-piece";
+import type { PinnedStep } from "../coating/planner/piece-search";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
 import { hoursSchema } from "./hours-schema";

@@ -9,7 +9,7 @@ import { isLiquid } from "#core/film/thinning";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Step } from "#core/coating/model/step";
 import { planWithEdits } from "#core/coating/planner/plan-with-edits";
-import { canPlan } from "#core/coating/planner/plan-piece";
+import { canPlan } from "#core/coating/planner/piece-search";
 import { RULES } from "#core/coating/rules/rules";
 import { pieceFrom } from "#core/piece/new-piece";
 import type { Piece } from "#core/piece/piece";

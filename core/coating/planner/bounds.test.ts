@@ -10,8 +10,8 @@ import type { Piece } from "../../piece/piece";
 import { pieceFacts } from "../facts/facts";
 import { MEASURES } from "./cost";
 import type { CostState } from "./incremental-cost";
-import { searchesFor } from "./plan-piece";
-import type { Asked, PinnedStep } from "./plan-piece";
+import { searchesFor } from "./piece-search";
+import type { Asked, PinnedStep } from "./piece-search";
 import { SuffixBounds } from "./suffix-bounds";
 
 const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"]) =>

@@ -4,7 +4,7 @@ import { sharedThingsKnown } from "./shared-thing";
 import type { SharedThing } from "./shared-thing";
 import type { TrieNode } from "./trie-node";
 import { SuffixBounds } from "./suffix-bounds";
-import type { RatedAlternative } from "./domains";
+import type { RatedAlternative } from "./rated";
 import { putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";

@@ -6,8 +6,9 @@ import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-off
 import { offTrack } from "../facts/off-track";
 import type { Trade, Win } from "../facts/trade-offs";
 import type { MeasureName } from "./cost";
-import { coloursIn, reweighed } from "./route-search";
-import type { Found, RouteSearch } from "./route-search";
+import { coloursIn, reweighed } from "./found";
+import type { Found } from "./found";
+import type { RouteSearch } from "./route-search";
 import { practiceVariants } from "./practice-variants";
 import { faultsIn } from "./zone-search";
 

@@ -7,7 +7,7 @@ import { completePiece } from "../../piece/complete-piece";
 import { pieceFacts } from "../facts/facts";
 import type { MeasureName } from "./cost";
 import { SLACK } from "./cost";
-import { searchesFor } from "./plan-piece";
+import { searchesFor } from "./piece-search";
 
 const stated = (material: string, use: string, techniques: Parameters<typeof pieceFrom>[0]["techniques"], own: Partial<Piece> = {}): Piece => ({
   ...pieceFrom({ material: material as MaterialId, uses: [use as UseId], techniques }, CATALOGUE),

@@ -3,7 +3,7 @@ import type { Nogoods } from "./nogoods";
 import { NO_SPAN } from "./cost";
 import { IncrementalCost, weighedOnTop } from "./incremental-cost";
 import type { Joined, Sought } from "./sought";
-import type { Rated, RatedAlternative } from "./domains";
+import type { Rated, RatedAlternative } from "./rated";
 import { faultsIn, putZone } from "./zone-search";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";

@@ -3,7 +3,8 @@ import type { Piece } from "../../piece/piece";
 import type { LaidStep } from "../model/laid-step";
 import type { PlanSet } from "../model/plan";
 import { beginPlan } from "./plan-piece";
-import type { Asked, PlanBegun } from "./plan-piece";
+import type { Asked } from "./piece-search";
+import type { PlanBegun } from "./plan-piece";
 
 /** Plan sets kept ready: as many as a full list of pieces shows. */
 const MOST_KEPT = 32;

@@ -4,7 +4,7 @@ import type { MaterialId, UseId } from "../../catalogue/ids";
 import { completePiece } from "../../piece/complete-piece";
 import { pieceFrom } from "../../piece/new-piece";
 import { pieceFacts } from "../facts/facts";
-import { searchesFor } from "./plan-piece";
+import { searchesFor } from "./piece-search";
 import { practiceVariants } from "./practice-variants";
 
 const piece = pieceFrom({ material: "terracotta" as MaterialId, uses: ["indoor-display" as UseId], techniques: ["dots"] }, CATALOGUE);

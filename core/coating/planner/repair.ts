@@ -5,8 +5,9 @@ import type { Change } from "../model/change";
 import { changesBetween } from "../model/changes-between";
 import type { Candidate, Refusal } from "../model/plan";
 import { choiceOf } from "../model/step-choice";
-import { canPlan, planPiece } from "./plan-piece";
-import type { PinnedStep } from "./plan-piece";
+import { canPlan } from "./piece-search";
+import { planPiece } from "./plan-piece";
+import type { PinnedStep } from "./piece-search";
 
 /** A plan made right around the steps the user keeps, or what stands in the way. */
 export type Repair =

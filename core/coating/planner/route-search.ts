@@ -2,12 +2,12 @@ import type { Route } from "../../catalogue/vocabulary";
 import type { StackFacts } from "../facts/facts";
 import type { Candidate, Finding } from "../model/plan";
 import { MEASURES, SLACK, NO_SPAN, NOTHING_COUNTS as NOTHING } from "./cost";
-import { IncrementalCost } from "./incremental-cost";
 import type { Cost, MeasureName, Span } from "./cost";
-import type { DecisionVariable } from "./draft";
 import { localSearch } from "./local-search";
 import type { PracticeVariant } from "./practice-variants";
-import { faultsIn, putZone } from "./zone-search";
+import { faultsIn } from "./zone-search";
+import { asJoined, coloursIn, hasNothingToGain, reweighed } from "./found";
+import type { Found } from "./found";
 import { branchAndBound } from "./branch-and-bound";
 import type { Joined, Sought, ZoneLeast } from "./sought";
 import type { ZoneSearch } from "./zone-search";
@@ -23,18 +23,6 @@ const FROM_THE_FRONT: readonly Found["measure"][] = ["balanced", "soonest"];
 /** A zone's first stack, whatever it costs. */
 const ANY = { weights: MEASURES.balanced, unnoticed: 0, most: MOST.any, any: true, mostFaults: Infinity, soundTogether: () => true } as const;
 
-/** One whole plan found on a route, and what was sought. */
-export interface Found {
-  readonly route: Route;
-  readonly joined: Joined;
-  readonly measure: MeasureName | "school";
-  /** False when the search gave up before it had seen to all: then a better one may have been missed. */
-  readonly proved: boolean;
-  /** The decisions of the main zone. */
-  readonly variables: readonly DecisionVariable[];
-  readonly make: () => Candidate;
-}
-
 interface Piecewide {
   readonly route: Route;
   /** Judges all zones of a plan together. */
@@ -43,31 +31,6 @@ interface Piecewide {
   readonly candidate: (stacks: readonly StackFacts[]) => Candidate;
   /** Some price is known: then there is a cheapest. */
   readonly priced: boolean;
-}
-
-/** Whether the best plan all round is already as good as can be by a measure: then it is the best by that one too. */
-function hasNothingToGain({ judged }: Joined, measure: MeasureName): boolean {
-  if (measure === "gentle")
-    return judged.every((one) => one.alternatives.every((alternative) => alternative.part.shared.every((thing) => thing.kind !== "harsh")));
-  return measure === "durable" && judged.every((one) => one.span.shortfall === 0);
-}
-
-/** Different paints of fields and marks. */
-export function coloursIn({ stacks }: Joined): number {
-  return new Set(
-    stacks.flatMap((stack) => stack.steps.flatMap(({ step, product }) => (product && (step.role === "base" || step.role === "decorate") ? [product.id] : []))),
-  ).size;
-}
-
-/** A plan to start from: what it costs is not asked yet. */
-function asJoined(judged: readonly Judged[]): Joined {
-  return { judged, stacks: judged.map((one) => one.stack), total: Infinity };
-}
-
-export function reweighed(joined: Joined, measure: MeasureName): Joined {
-  const cost = new IncrementalCost(MEASURES[measure], joined.judged.length);
-  for (const [zone, judged] of joined.judged.entries()) putZone(cost, zone, judged);
-  return { ...joined, total: cost.total() };
 }
 
 /** The plans of one route: by measure, by school, or any at all. */

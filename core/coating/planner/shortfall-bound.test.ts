@@ -8,7 +8,7 @@ import { pieceFrom } from "../../piece/new-piece";
 import { BEST_GRADE, durabilityBy } from "../facts/durability";
 import { pieceFacts, stepFact } from "../facts/facts";
 import { ShortfallBound } from "./shortfall-bound";
-import { searchesFor } from "./plan-piece";
+import { searchesFor } from "./piece-search";
 
 const LAID: readonly (readonly [Role, string])[] = [
   ["base", "craft-acrylic"],

@@ -1,4 +1,4 @@
-import type { StackBound } from "./domains";
+import type { StackBound } from "./rated";
 import type { Judged } from "./judged";
 
 /**

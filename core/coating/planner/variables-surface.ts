@@ -1,10 +1,7 @@
-import { lightness, LIGHT_ABOVE } from "../../film/colour";
-import { productName } from "../../catalogue/catalogue";
 import { productId } from "../../catalogue/ids";
 import type { ProductId } from "../../catalogue/ids";
-import { allowed, allowedAid, holds } from "./context";
+import { allowed, allowedAid } from "./context";
 import type { ZoneContext } from "./context";
-import { isThirsty } from "../../film/thinning";
 import type { ProductClass } from "../../catalogue/product-class";
 import { isLevel } from "../facts/level";
 import { aidDraft, because, filmDraft, PHASE } from "./draft";
@@ -16,7 +13,7 @@ function single(name: string, steps: readonly Draft[], unmet = ""): DecisionVari
   return { name, alternatives: [{ key: name, steps }], school: false, unmet };
 }
 
-function dustOff(context: ZoneContext, after: ProductId | null, phase: number): Draft {
+export function dustOff(context: ZoneContext, after: ProductId | null, phase: number): Draft {
   const soft = after ? context.catalogue.products.get(after)?.traits.includes("water-sensitive") : false;
   return aidDraft(soft ? productId("dry-brush") : context.material.dustOff, {
     role: "dust-off",
@@ -132,180 +129,4 @@ export function smoothing(context: ZoneContext): DecisionVariable | null {
     checks: ["Smooth along the grain, 180 then 240."],
   });
   return single("smoothing", [sand, dustOff(context, null, PHASE.key)]);
-}
-
-/** Pale marks set straight on wood whose brown or resin comes through. */
-function bleedsThrough(context: ZoneContext): boolean {
-  const bleeds = context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds);
-  return (
-    context.surface === "wood" &&
-    context.field === null &&
-    bleeds &&
-    context.layers.some((layer) => layer.colour !== null && lightness(layer.colour) > LIGHT_ABOVE)
-  );
-}
-
-/** A clear film that holds the brown back and lets the grain be seen. */
-function clearBlocker(context: ZoneContext): DecisionVariable {
-  const clears = allowed(context).filter((product) => product.jobs.includes("block-stain") && !product.traits.includes("pale"));
-  const alternatives = clears.map((product): Alternative => ({
-    key: product.id,
-    steps: [
-      filmDraft(
-        product,
-        {
-          role: "size",
-          phase: PHASE.size,
-          coats: 1,
-          because: because("stains-held", "the wood's brown would come through pale marks; a clear blocker holds it back and leaves the grain to be seen"),
-          checks: ["It shines evenly all over; dull spots get a second coat."],
-        },
-        context.surface,
-      ),
-    ],
-  }));
-  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "" };
-}
-
-/** A size: over soft filler, or on bare stone that is to stay light under a clear film. */
-export function sizing(context: ZoneContext): DecisionVariable | null {
-  const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
-  const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
-  if (bleedsThrough(context)) return clearBlocker(context);
-  if ((!filled && !staysBare) || context.route === "kiln") return null;
-  const text = staysBare ? "a clear film darkens bare stone; a size first keeps it lighter" : "water softens filler again until it is locked";
-  const sizes = allowed(context).filter(
-    (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
-  );
-  const alternatives = sizes.map((product): Alternative => ({
-    key: product.id,
-    // What is made to size first of all; a varnish or a ground does it too.
-    strain: product.jobs[0] === "size" ? 0 : 1,
-    steps: [
-      filmDraft(
-        product,
-        {
-          role: "size",
-          phase: PHASE.size,
-          coats: 1,
-          because: because(staysBare ? "stays-light" : "filler-locked", text),
-          checks: staysBare ? ["Test on the back first and let it dry: wet, it always looks dark."] : ["The filler no longer darkens under a damp finger."],
-        },
-        context.surface,
-      ),
-    ],
-  }));
-  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "nothing locks this surface" };
-}
-
-function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boolean }): { code: string; text: string } {
-  if (traits.grip && context.surface === "slick") return { code: "hold", text: `${context.material.name.toLowerCase()} gives paint no grip of its own` };
-  if (traits.blocks) return { code: "stains-held", text: "it holds back the brown that water draws out of the wood" };
-  if (context.zone.template.exposure === "contents")
-    return { code: "wall-sealed", text: "once it is primed inside and out, water no longer creeps through the wall and lifts the paint" };
-  if (context.material.traits.includes("water-moves-through") && context.zone.wears.includes("weather"))
-    return { code: "wall-sealed", text: "it slows water in the wall and gives the colour an even hold" };
-  return { code: "even-ground", text: "it evens out the thirst of the surface and saves coats of colour" };
-}
-
-/** The base colour itself as the ground: its first coat thinned like milk, so that it sinks into a thirsty surface and binds it. A school of its own. */
-function thinnedFirst(context: ZoneContext): readonly Alternative[] {
-  const { field, surface } = context;
-  if (field === null || context.blended || context.zone.treatment === "protect" || surface !== "porous" || !isThirsty(context.material.absorbency.value))
-    return [];
-  const paints = allowed(context).filter(
-    (product) =>
-      product.jobs.includes("colour") && product.carrier === "water" && product.ungroundedUpTo !== null && product.usual.rank === 0 && !product.rewettable,
-  );
-  return paints.map((product) => ({
-    key: `thinned-${product.id}`,
-    strain: 1,
-    steps: [
-      filmDraft(
-        product,
-        {
-          role: "prime",
-          phase: PHASE.ground,
-          coats: 1,
-          colour: field,
-          because: because("even-ground", "thinned like milk, the first coat of the colour itself sinks in and binds the thirsty surface"),
-          checks: ["It goes dull at once where it sinks in; no puddles."],
-        },
-        surface,
-      ),
-    ],
-  }));
-}
-
-function isStained({ fieldMedium, catalogue }: ZoneContext): boolean {
-  return fieldMedium !== null && (catalogue.products.get(fieldMedium)?.jobs.includes("stain") ?? false);
-}
-
-/** The ground under a field of colour: each class that holds here, or none where the colour needs none. */
-export function ground(context: ZoneContext): DecisionVariable | null {
-  if (context.route === "kiln") return null;
-  const protects = context.zone.treatment === "protect";
-  if (context.field === null && !protects) return null;
-  // A stain colours by sinking into the bare wood.
-  if (isStained(context)) return null;
-  const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
-  const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
-  const edges = context.material.traits.includes("thirsty-edges");
-  const bleeds = context.surface === "wood" && (context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds));
-  const knots = context.conditions.some((one) => one.bleeds);
-  const wish = context.piece.wishes.primer;
-  const primed = (product: ProductClass): Alternative => {
-    const { code, text } = groundText(context, {
-      grip: product.jobs.includes("grip"),
-      blocks: product.jobs.includes("block-stain") && context.surface === "wood",
-    });
-    const prime = filmDraft(
-      product,
-      {
-        role: "prime",
-        phase: PHASE.ground,
-        coats: lightOnWood || edges || (knots && product.jobs.includes("block-stain")) ? Math.max(2, product.coats) : product.coats,
-        because: because(code, text),
-        checks: [
-          "One even, thin coat, strokes in one direction; no bare spots against the light.",
-          ...(edges ? ["A second coat on the cut edges: they drink the first."] : []),
-        ],
-      },
-      context.surface,
-    );
-    const raises = context.material.traits.includes("raises-grain") && product.carrier === "water" && !context.conditions.some((one) => one.oldFilm);
-    const sand = aidDraft(productId("sanding"), {
-      role: "sand",
-      phase: PHASE.ground,
-      because: because("level-surface", "the first waterborne coat raises the grain; sanded once it stays down"),
-      checks: ["240–320, lightly: smooth again, and no wood showing through."],
-    });
-    return { key: product.id, steps: raises ? [prime, sand, dustOff(context, null, PHASE.ground)] : [prime] };
-  };
-  const alternatives = products.map(primed);
-  const wished: Alternative[] = alternatives.filter((alternative) => alternative.key === wish);
-  // The ground the user wants does not hold the brown back: a blocker goes under it.
-  const asked = products.find((product) => product.id === wish);
-  if (asked && bleeds && !asked.jobs.includes("block-stain") && context.field !== null)
-    for (const blocker of products.filter((product) => product.jobs.includes("block-stain"))) {
-      const over = filmDraft(
-        asked,
-        {
-          role: "prime",
-          phase: PHASE.ground,
-          coats: 1,
-          because: because("even-ground", "it is the ground you want; the blocker under it holds the brown back"),
-          checks: [],
-        },
-        context.surface,
-      );
-      wished.push({ key: `${blocker.id}+${asked.id}`, steps: [...primed(blocker).steps, over] });
-    }
-  if (wished.length > 0) return { name: "ground", alternatives: wished, school: false, unmet: "" };
-  return {
-    name: "ground",
-    alternatives: [...alternatives, ...thinnedFirst(context), { ...NONE, strain: { slick: 0, porous: 3.4, wood: 4 }[context.surface] }],
-    school: true,
-    unmet: `nothing grounds ${productName(context.catalogue, productId(context.material.id))}`,
-  };
 }

@@ -3,7 +3,8 @@ import type { DecisionVariable } from "./draft";
 import { base, guides, isolation } from "./variables-colour";
 import { decoration } from "./variables-decoration";
 import { assembling, curing, firing, heatSetting, sealing, signing } from "./variables-finish";
-import { cleaning, ground, keying, levelling, sizing, smoothing } from "./variables-surface";
+import { ground, sizing } from "./variables-ground";
+import { cleaning, keying, levelling, smoothing } from "./variables-surface";
 
 /** The decisions a zone asks for, in the order of the work. */
 export function decisionVariables(context: ZoneContext): readonly DecisionVariable[] {

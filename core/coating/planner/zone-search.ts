@@ -19,7 +19,7 @@ import { avoidableCodes, violationsOf } from "./violations";
 import type { Violation } from "./violations";
 import { ZoneDomains } from "./domains";
 import { NOTHING } from "./cost";
-import type { StackBound, RatedAlternative } from "./domains";
+import type { StackBound, RatedAlternative } from "./rated";
 
 /** Puts a whole judged stack on a plan's running cost. */
 export function putZone(cost: IncrementalCost, zone: number, { alternatives, extra, span }: Judged): void {

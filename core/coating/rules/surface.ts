@@ -1,28 +1,16 @@
 import type { Role } from "../../catalogue/vocabulary";
 import { practice } from "../../catalogue/provenance";
-import { earliestRecoatMin } from "../../drying/stages";
 import { days } from "../../units/duration";
-import { lightness, LIGHT_ABOVE } from "../../film/colour";
-import { addAfter, addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
-import { coversField, filmsBelow, films, has, isColour, isLoose, isWaterborne, withRole } from "../facts/facts";
+import { addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
+import { coversField, films, has, isColour, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Change } from "../model/change";
 import { zoneWord } from "./judge";
 import type { Hit, Rule } from "./rule";
-import { wholeWait, asChange, firstFilm, isBaked, isOutdoors, onBare, rulesUnder, shortWait, suitable, tooThirstyFor, under } from "./help";
+import { wholeWait, asChange, firstFilm, isBaked, onBare, rulesUnder, suitable, tooThirstyFor } from "./help";
 
 /** Cement cures in about four weeks [common practice]. */
 const CEMENT_CURES = practice(days(28));
-
-/** Pale to look at: a pale colour, or a white ground with no field of colour over it. */
-function isPale(fact: StepFact, stack: StackFacts): boolean {
-  if (fact.step.colour !== undefined) return lightness(fact.step.colour) > LIGHT_ABOVE;
-  return (
-    (fact.product?.traits.includes("pale") ?? false) &&
-    !has(fact, "fill") &&
-    !films(stack).some((above) => above.index > fact.index && coversField(above) && isColour(above))
-  );
-}
 
 /** Steps that could have given the bare or old surface a hold. */
 const KEYING: readonly Role[] = ["sand", "fill", "size", "prime", "base"];
@@ -48,91 +36,6 @@ function levelling(stack: StackFacts, first: StepFact) {
 }
 
 export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
-  {
-    code: "filler-not-through",
-    metByPlanning: true,
-    when: "filler is sanded or coated before it has changed colour and feels hard",
-    message: "{step} comes before {under} is dry right through",
-    why: "soft filler tears under the sponge and sinks under the coat",
-    fix: "Wait until it is pale all over and hard to a fingernail.",
-    find: (stack) =>
-      withRole(stack, "fill").flatMap((fill) => {
-        const next = stack.steps[fill.index + 1];
-        const needed = fill.product ? (earliestRecoatMin(fill.product, stack.room) ?? 0) : 0;
-        return next ? shortWait(stack, fill, next, needed, (short) => ({ words: under(fill, stack), change: waitFix(next, short, "dry-through") })) : [];
-      }),
-  },
-  {
-    code: "filler-not-sanded",
-    when: "a film goes over filler that was not sanded",
-    message: "{step} goes over {under} that is not sanded",
-    why: "filler stands proud of the face and shows as an edge through every coat",
-    fix: "Sand it flush, and take the dust off.",
-    find: (stack) =>
-      withRole(stack, "fill").flatMap((fill) => {
-        const next = films(stack).find((fact) => fact.index > fill.index);
-        if (!next || has(next, "fill") || stack.steps.slice(fill.index, next.index).some((fact) => fact.aid?.givesKey)) return [];
-        const soft = fill.product?.traits.includes("water-sensitive");
-        return [
-          {
-            at: next,
-            culprits: [fill, next],
-            missing: ["sand"] as const,
-            words: under(fill, stack),
-            change: [
-              ...addBefore(stack, next, aidStep("sand", "sanding")),
-              ...addBefore(stack, next, aidStep("dust-off", soft ? "dry-brush" : stack.material.dustOff)),
-            ],
-          },
-        ];
-      }),
-  },
-  {
-    code: "filler-outdoors",
-    when: "a porous filler stands outdoors, in wet soil or in the wash",
-    message: "{step} does not stand the wet",
-    why: "it drinks water through the first crack, swells, and pushes the coats off",
-    fix: "Take a wet-proof filler, or a cement patch on stone and clay.",
-    find: (stack) => {
-      const wet = isOutdoors(stack) || stack.zones.some((zone) => zone.wears.includes("wet-soil") || zone.wears.includes("washing"));
-      if (!wet) return [];
-      return withRole(stack, "fill")
-        .filter((fact) => fact.product?.traits.includes("water-sensitive"))
-        .map((fact) => ({
-          at: fact,
-          culprits: [fact],
-          change: () =>
-            asChange(
-              suitable(stack, (product) => product.traits.includes("stands-wet") && product.grips.includes(stack.material.surface)),
-              (id) => swap(fact, id),
-            ),
-        }));
-    },
-  },
-  {
-    code: "filler-unlocked",
-    when: "water-sensitive filler lies straight under a waterborne colour, glitter or varnish",
-    message: "{under} lies straight under {step}",
-    why: "water softens the filler again and the coat sinks or lifts there",
-    fix: "Lock it with a size or a primer coat.",
-    find: (stack) =>
-      films(stack).flatMap((fact) => {
-        const below = filmsBelow(stack, fact).at(-1);
-        if (!below?.product?.traits.includes("water-sensitive") || has(fact, "fill") || !isWaterborne(fact)) return [];
-        if (has(fact, "size") || has(fact, "ground")) return [];
-        const size = suitable(stack, (product) => product.jobs.includes("size") && product.grips.includes(stack.material.surface));
-        return [
-          {
-            at: fact,
-            culprits: [fact, below],
-            missing: ["size", "prime"],
-            words: under(below, stack),
-            severity: isOutdoors(stack) ? ("stop" as const) : ("warn" as const),
-            change: () => asChange(size, (id) => addBefore(stack, fact, { role: "size", product: id, coats: 1 })),
-          },
-        ];
-      }),
-  },
   {
     code: "no-key",
     severity: "stop",
@@ -201,76 +104,6 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
             change: () => asChange(ground, (id) => addBefore(stack, fact, { role: "prime", product: id, coats: 1 })),
           };
         });
-    },
-  },
-  {
-    code: "grain-raised",
-    severity: "note",
-    when: "a waterborne first coat on bare wood is not sanded after",
-    message: "{step} will raise the grain, and the next coat will lock it in",
-    why: "water swells the cut fibres; they stand up like stubble",
-    fix: "Sand lightly, 240–320, once the first coat is dry.",
-    find: (stack) => {
-      const first = firstFilm(stack);
-      if (!first || !stack.material.traits.includes("raises-grain") || !isWaterborne(first) || has(first, "fill") || !coversField(first)) return [];
-      // Under an old coat no grain is bare; wetted and sanded beforehand it stays down.
-      const before = stack.steps.slice(0, first.index);
-      const wetted = before.findIndex((fact) => fact.aid && fact.aid.wets !== "no");
-      if (stack.conditions.some((condition) => condition.oldFilm) || (wetted >= 0 && before.slice(wetted).some((fact) => fact.aid?.givesKey))) return [];
-      const next = films(stack)[1];
-      const sanded = stack.steps.slice(first.index + 1, next?.index).some((fact) => fact.aid?.givesKey);
-      if (!next || sanded) return [];
-      return [
-        { at: first, change: [...addAfter(stack, first, aidStep("dust-off", stack.material.dustOff)), ...addAfter(stack, first, aidStep("sand", "sanding"))] },
-      ];
-    },
-  },
-  {
-    code: "tannin-bleed",
-    when: "a light waterborne coat lies on hardwood or knots with no stain-blocker",
-    message: "{material} will stain through {step}",
-    why: "water draws the brown out of the wood into a pale film",
-    fix: "Put a stain-blocking primer under it.",
-    find: (stack) => {
-      const bleeds = stack.material.traits.includes("tannin") || stack.conditions.some((condition) => condition.bleeds);
-      if (!bleeds) return [];
-      const light = films(stack).find(
-        (fact) => isWaterborne(fact) && isPale(fact, stack) && (coversField(fact) || onBare(stack).includes(fact)) && !has(fact, "block-stain"),
-      );
-      if (!light || filmsBelow(stack, light).some((fact) => has(fact, "block-stain"))) return [];
-      const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
-      const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
-      return [
-        {
-          at: light,
-          culprits: [light],
-          missing: ["size", "prime"] as const,
-          change: () => asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
-        },
-      ];
-    },
-  },
-  {
-    code: "knots-want-alcohol",
-    when: "knots lie under a waterborne stain-blocker",
-    message: "{step} does not hold knots back for long",
-    why: "resin goes on bleeding out of a knot, and water does not hold it; an alcohol-borne blocker does",
-    fix: "Take the alcohol-borne stain-blocking primer, two coats over the knots.",
-    find: (stack) => {
-      // Nothing with solvent is for a child: two coats of the waterborne one, and the knot may still show.
-      if (!stack.conditions.some((condition) => condition.bleeds)) return [];
-      return films(stack)
-        .filter((fact) => has(fact, "block-stain") && isWaterborne(fact))
-        .map((fact) => ({
-          at: fact,
-          culprits: [fact],
-          severity: stack.piece.constraints.childSafe ? ("note" as const) : ("warn" as const),
-          change: () =>
-            asChange(
-              suitable(stack, (product) => product.jobs.includes("block-stain") && product.jobs.includes("ground") && product.carrier === "solvent"),
-              (id) => swap(fact, id, { coats: 2 }),
-            ),
-        }));
     },
   },
   {
