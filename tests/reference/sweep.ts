@@ -145,10 +145,23 @@ export function fixFault(piece: Piece, candidate: Candidate, finding: Finding): 
   return stop ? `the fix of ${finding.code} brings ${stop.code}` : null;
 }
 
+/** "Ready soonest" is soonest in the hand and soonest through its cure. */
+function titleFaults(candidates: readonly Candidate[]): readonly string[] {
+  const soonest = candidates.find((one) => one.title === "Ready soonest");
+  if (!soonest) return [];
+  const sooner = (one: Candidate) => one.scores.readyDays < soonest.scores.readyDays || one.totals.handleAfterMin < soonest.totals.handleAfterMin;
+  return candidates.filter(sooner).map((one) => `"Ready soonest" is ready later than "${one.title}"`);
+}
+
 /** What is wrong with an answer: empty without a reason, a refusal whose way out does not plan, a silly candidate. */
 export function answerFaults(set: PlanSet): readonly string[] {
   const [first] = set.candidates;
-  if (first) return [...set.candidates.flatMap((one) => [...senseFaults(one), ...rawFaults(set.piece, one)]), ...namedFaults(set.piece, first)];
+  if (first)
+    return [
+      ...set.candidates.flatMap((one) => [...senseFaults(one), ...rawFaults(set.piece, one)]),
+      ...namedFaults(set.piece, first),
+      ...titleFaults(set.candidates),
+    ];
   if (!set.refusal) return ["an empty answer without a reason"];
   if (!set.refusal.nearest) return [`refused by ${set.refusal.code} without a way out`];
   return canPlan(changePiece(set.piece, set.refusal.nearest.changes), CATALOGUE) ? [] : [`the way out of ${set.refusal.code} does not plan`];

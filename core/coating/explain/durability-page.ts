@@ -4,6 +4,8 @@ import type { ProductClass } from "../../catalogue/product-class";
 import { sayStanding } from "../../catalogue/provenance";
 import { WEARS } from "../../catalogue/use";
 import type { Exposure, Use, Wear } from "../../catalogue/use";
+import { markdownTable } from "./markdown-table";
+import { weightsAsMarkdown } from "./weights-page";
 
 const EXPOSURE_WORDS: Record<Exposure, string> = {
   seen: "what is seen and touched",
@@ -16,11 +18,6 @@ const EXPOSURE_WORDS: Record<Exposure, string> = {
   joint: "where it is glued",
 };
 const GRADE_WORDS = ["–", "1 fair", "2 good", "3 very good"] as const;
-
-function table(head: readonly string[], rows: readonly (readonly string[])[]): string {
-  const line = (cells: readonly string[]) => `| ${cells.join(" | ")} |`;
-  return [line(head), line(head.map(() => "---")), ...rows.map(line)].join("\n");
-}
 
 function useRows(use: Use): readonly (readonly string[])[] {
   const met = Object.entries(use.wears) as [Exposure, readonly Wear[]][];
@@ -40,7 +37,7 @@ export function durabilityAsMarkdown(catalogue: Catalogue): string {
   const films = (pick: Parameters<typeof grades>[1]) => products.flatMap((product) => [grades(product, pick) ?? []].filter((row) => row.length > 0));
   const head = ["film", ...WEARS, "standing"];
   return `${[
-    "# How long-wearing a plan is",
+    "# How long-wearing a plan is, and what it is chosen by",
     "Written out of the code by `npm run rules`. The model is plain on purpose: it tells plans apart, it does not foretell years. Your product's label wins.",
     "## The model",
     "1. A use brings **wears** to each place of the piece (first table). A place with none meets a duster.",
@@ -50,24 +47,25 @@ export function durabilityAsMarkdown(catalogue: Catalogue): string {
     `5. A plan is as long-wearing as its **weakest painted place**; between plans alike in that, all places count together. A difference under ${UNNOTICED.durability} is not told.`,
     "Points 3 to 5 are judgements of this project. The grades are typical values, most from memory; none is a test result.",
     "## What wears, by use",
-    table(
+    markdownTable(
       ["use", "place", "wears", "standing"],
       [...catalogue.uses.values()].flatMap((use) => useRows(use)),
     ),
     "## Films over the colour",
-    table(
+    markdownTable(
       head,
       films((product) => product.resists),
     ),
     "## Colours that stand alone",
-    table(
+    markdownTable(
       head,
       films((product) => product.standsAlone),
     ),
     "## Colours that stand alone once baked",
-    table(
+    markdownTable(
       head,
       films((product) => product.standsAloneBaked),
     ),
+    weightsAsMarkdown(),
   ].join("\n\n")}\n`;
 }

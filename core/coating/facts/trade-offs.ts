@@ -88,6 +88,11 @@ export function dominates(one: Scores, other: Scores): boolean {
   return worse.every((value) => value <= 1e-9) && worse.some((value) => value < -1e-9);
 }
 
+/** Sooner in the hand as well as through its cure: what is ready later to be picked up is not "ready sooner". */
+export function inHandNoLater(one: Candidate, other: Candidate): boolean {
+  return one.totals.handleAfterMin <= other.totals.handleAfterMin;
+}
+
 /**
  * The measures a plan wins outright among those shown, by more than nobody would notice.
  *
@@ -101,7 +106,7 @@ export function winsOf(candidate: Candidate, shown: readonly Candidate[]): reado
       others.length > 0 &&
       others.every((other) => {
         const by = scoreDifference(candidate.scores, other.scores)[win];
-        return by !== undefined && (moreIsBetter ? by : -by) > UNNOTICED[win];
+        return by !== undefined && (moreIsBetter ? by : -by) > UNNOTICED[win] && (win !== "readyDays" || inHandNoLater(candidate, other));
       })
     );
   });

@@ -2,7 +2,7 @@ import { knowsShelf } from "../../catalogue/own-product";
 import { productName } from "../../catalogue/catalogue";
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { Candidate } from "../model/plan";
-import { dominates, tradesOf, scoreDifference, winsOf } from "../facts/trade-offs";
+import { dominates, inHandNoLater, tradesOf, scoreDifference, winsOf } from "../facts/trade-offs";
 import { offTrack } from "../facts/off-track";
 import type { Trade, Win } from "../facts/trade-offs";
 import type { MeasureName } from "./cost";
@@ -171,7 +171,9 @@ function besideFirst(candidate: Candidate, first: Candidate, catalogue: Catalogu
   const usual = new Set(first.school.split(" · "));
   const own = candidate.school.split(" · ").filter((alternative) => !usual.has(alternative));
   const others = candidate.totals.products.filter((id) => !first.totals.products.includes(id)).map((id) => `With ${productName(catalogue, id).toLowerCase()}`);
-  const gains = tradesOf(scoreDifference(candidate.scores, first.scores)).flatMap((trade) => GAIN_TITLES[trade] ?? []);
+  const gains = tradesOf(scoreDifference(candidate.scores, first.scores)).flatMap((trade) =>
+    trade === "sooner" && !inHandNoLater(candidate, first) ? [] : (GAIN_TITLES[trade] ?? []),
+  );
   return [...(candidate.route === first.route ? [] : [ROUTE_TITLES[candidate.route]]), ...own.map((alternative) => `With ${alternative}`), ...gains, ...others];
 }
 
