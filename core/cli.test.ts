@@ -13,7 +13,8 @@ const page = readFileSync("docs/headless.md", "utf8");
 const examples = [...page.matchAll(/npm run -s core -- (\w+) <<'JSON'\n([\s\S]*?)\nJSON/g)].map(([, verb, input]) => ({ verb: verb!, input: input! }));
 
 describe("the examples of docs/headless.md", () => {
-  test("there is one for each verb, and one for all that plan takes", () => expect(examples.map((one) => one.verb)).toEqual(["plan", "plan", "check", "area"]));
+  test("there is one for each verb, and one for all that plan takes", () =>
+    expect(examples.map((one) => one.verb)).toEqual(["plan", "plan", "check", "thin", "area"]));
 
   test.each(examples)("$verb answers with one JSON document and nothing else", ({ verb, input }) => {
     const { status, stdout, stderr } = door(verb, input);
@@ -25,6 +26,10 @@ describe("the examples of docs/headless.md", () => {
       expect(answer.candidates.length).toBeGreaterThanOrEqual(input.includes("shelfOnly") ? 1 : 2);
     }
     if (verb === "check") expect(answer.findings.map((one: { code: string }) => one.code)).toEqual(expect.arrayContaining(["surface-greasy", "no-key"]));
+    if (verb === "thin") {
+      expect(answer).toMatchObject({ with: "water", percent: expect.any(Number), body: { wanted: "self-levels" } });
+      expect(answer.drops.to).toBeGreaterThanOrEqual(answer.drops.from);
+    }
     if (verb === "area") expect(answer.zones[0].areaMm2).toBeCloseTo(Math.PI * (101.5 + 70) * Math.hypot(190, 31.5), 6);
   });
 });
@@ -48,6 +53,12 @@ describe("bad input: exit 2, the place and the reason on standard error, nothing
       "zones.0.steps.0.product",
     ],
     ["check", JSON.stringify({ piece: good, zones: [{ zone: "top", steps: [{ role: "polish", product: "gesso" }] }] }), "bad-value", "zones.0.steps.0.role"],
+    ["thin", JSON.stringify({ product: "moon-paint", purpose: "base" }), "unknown-id", "product"],
+    ["thin", JSON.stringify({ product: "acrylic-paint-pen", purpose: "fine-lines" }), "bad-value", "product"],
+    ["thin", JSON.stringify({ product: "craft-acrylic", purpose: "polish" }), "bad-value", "purpose"],
+    ["thin", JSON.stringify({ product: "craft-acrylic", purpose: "base", percent: -5 }), "bad-value", "percent"],
+    ["thin", JSON.stringify({ product: "craft-acrylic", purpose: "base", puddleMl: 0 }), "bad-value", "puddleMl"],
+    ["thin", JSON.stringify({ product: "craft-acrylic", purpose: "base", material: "moon-rock" }), "unknown-id", "material"],
     ["mix", "{}", "bad-verb", ""],
   ])("%s %s", (verb, input, code, path) => {
     const { status, stdout, stderr } = door(verb, input);

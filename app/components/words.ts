@@ -121,6 +121,15 @@ const THINNER_WORDS: Readonly<Record<string, string>> = {
   "white-spirit": "white spirit",
 };
 
+/** What waterborne paint is loosened with, as painters differ in it. */
+export const THINNER_CHOICES = [
+  { id: "none", name: "nothing: as it comes" },
+  { id: "water", name: "water" },
+  { id: "gloss-fluid-medium", name: "fluid medium: keeps its binder" },
+  { id: "pouring-medium", name: "pouring medium: flows and levels" },
+  { id: "fluid-white", name: "fluid white: a tint as well" },
+] as const;
+
 function dropsText({ from, to }: { readonly from: number; readonly to: number }): string {
   const [low, high] = [Math.round(from), Math.round(to)];
   return low === high ? `${high} ${high === 1 ? "drop" : "drops"}` : `${low}–${high} drops`;

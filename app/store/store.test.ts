@@ -21,7 +21,7 @@ import { assertFits } from "./check-record";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { addPiece, allPieces, pieceById, removePiece, savePiece, setDates } from "./pieces";
-import { clearEdits, editPlan, pinSteps, planById, planFor } from "./plans";
+import { clearEdits, editPlan, keepPlan, pinSteps, planById, planFor } from "./plans";
 import type { Followed } from "./plans";
 import { onCommand, takeBack } from "./command";
 import type { Command } from "./command";
@@ -89,6 +89,20 @@ describe("plans", () => {
     expect(kept.edits).toHaveLength(1);
     await pinSteps(db, piece.id, follow(one, "gesso below"), [seal], false);
     expect((await planById(db, kept.id))?.pinned).toEqual(["top.base.1"]);
+  });
+
+  test("a fact changes: the plan that is followed moves along with the user's changes in it; a way chosen anew is another plan", async () => {
+    const piece = await addPiece(db, pebble());
+    const was = follow(candidateId("one"), "gesso below");
+    const edited = await editPlan(db, piece.id, was, [{ op: "set", stepId: stepId("top.base.1"), field: "coats", value: 4 }]);
+    await pinSteps(db, piece.id, was, [stepId("top.seal.1")], true);
+    const now: Followed = { ...follow(candidateId("two"), "gesso below"), madeFor: "other facts" };
+    const moved = await keepPlan(db, piece.id, now);
+    expect(moved).toMatchObject({ id: edited.id, candidateId: "two", madeFor: "other facts", edits: edited.edits, pinned: ["top.seal.1"] });
+    await clearEdits(db, piece.id, moved.id);
+    const chosen = await planFor(db, piece.id, { ...follow(candidateId("three"), "no ground"), madeFor: "facts of the third" });
+    expect(chosen.id).not.toBe(moved.id);
+    expect(await planById(db, moved.id)).toMatchObject({ candidateId: "two" });
   });
 
   test("the user's changes stay with each plan, and following another loses none", async () => {

@@ -31,7 +31,14 @@ export interface Menu {
   }[];
   readonly conditions: readonly { readonly id: string; readonly name: string }[];
   readonly tools: readonly Pick<Tool, "name" | "techniques" | "roles" | "methods">[];
-  readonly products: readonly { readonly id: string; readonly name: string; readonly means: string; readonly jobs: readonly string[]; readonly aid: boolean }[];
+  readonly products: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly means: string;
+    readonly jobs: readonly string[];
+    readonly aid: boolean;
+    readonly waterborne: boolean;
+  }[];
 }
 
 /**
@@ -63,8 +70,8 @@ export function menuOf(catalogue: Catalogue): Menu {
     tools: [...catalogue.tools.values()].map(({ name, techniques, roles, methods }) => ({ name, techniques, roles, methods })),
     conditions: [...catalogue.conditions.values()].map(({ id, name }) => ({ id, name })),
     products: [
-      ...[...catalogue.products.values()].map(({ id, name, means, jobs }) => ({ id, name, means, jobs, aid: false })),
-      ...[...catalogue.aids.values()].map(({ id, name }) => ({ id, name, means: "", jobs: [], aid: true })),
+      ...[...catalogue.products.values()].map(({ id, name, means, jobs, carrier }) => ({ id, name, means, jobs, aid: false, waterborne: carrier === "water" })),
+      ...[...catalogue.aids.values()].map(({ id, name }) => ({ id, name, means: "", jobs: [], aid: true, waterborne: false })),
     ],
   };
 }

@@ -16,6 +16,7 @@ import {
   UNTHINNED,
   usualThinning,
   WANTED_BODY,
+  waterLimit,
 } from "./thinning";
 import type { ChosenThinning, Purpose, ThinningSchool } from "./thinning";
 
@@ -65,7 +66,12 @@ function chosenFor(product: ProductClass, surface: Surface, { purpose, school, p
   const usual = usualThinning(product, purpose, surface);
   if (school === "none") return { with: UNTHINNED, percent: 0 };
   const thinner = school ? THINNER_OF[school] : usual.with === UNTHINNED && (percent ?? 0) > 0 ? THINNER_OF.water : usual.with;
-  return { with: thinner, percent: percent ?? usual.percent };
+  // Where medium is usual and water is asked for, water goes only as far as the binder bears it.
+  return { with: thinner, percent: percent ?? Math.min(usual.percent, mostWater(product, surface, thinner, purpose)) };
+}
+
+function mostWater(product: ProductClass, surface: Surface, thinner: ProductId, purpose: Purpose): number {
+  return thinner === THINNER_OF.water && purpose !== "wash" ? waterLimit(product, surface) : Infinity;
 }
 
 function findingsOf(product: ProductClass, surface: Surface, chosen: ChosenThinning, { purpose, school }: ThinAsk): readonly ThinFinding[] {
@@ -97,6 +103,7 @@ export function thin(ask: ThinAsk, catalogue: Catalogue): ThinAnswer | null {
   const chosen = chosenFor(product, surface, ask);
   const { percent } = chosen;
   const { dropsPerMlOfPaint: drops, body, look, why } = thinningFor(product, purpose, chosen, dropsPerMl);
+  const most = ask.percent === undefined ? (mostWater(product, surface, chosen.with, purpose) / 100) * dropsPerMl : Infinity;
   const index = consistencyOf(product);
   const solids = product.film.volumeSolidsPercent;
   const wet = product.film.wetMicrons;
@@ -104,7 +111,11 @@ export function thin(ask: ThinAsk, catalogue: Catalogue): ThinAnswer | null {
     with: chosen.with,
     percent,
     ml: rounded((percent / 100) * puddleMl),
-    drops: { typical: rounded((percent / 100) * dropsPerMl * puddleMl), from: rounded(drops.from * puddleMl), to: rounded(drops.to * puddleMl) },
+    drops: {
+      typical: rounded((percent / 100) * dropsPerMl * puddleMl),
+      from: rounded(drops.from * puddleMl),
+      to: rounded(Math.min(drops.to, most) * puddleMl),
+    },
     body: { before: index === null ? null : bodyAt(consistencyAfter(index, chosen.with, 0)), after: body, wanted: WANTED_BODY.value[purpose] },
     wetMicrons: wet,
     dryMicrons: wet === null || solids === null ? null : rounded(dryMicrons(wet, solids, percent)),

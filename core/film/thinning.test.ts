@@ -18,9 +18,11 @@ import {
   FLUID_MEDIUM,
   isLean,
   isLiquid,
+  PURPOSES,
   purposeOf,
   suits,
   thinningFor,
+  THINNING_SCHOOLS,
   UNTHINNED,
   usualThinning,
   WATER,
@@ -111,6 +113,21 @@ test("what the engine thins by itself is never lean nor too loose, for any paint
         const chosen = usualThinning(one, purpose, surface);
         expect([one.id, purpose, isLean(one, surface, chosen, purpose, true)]).toEqual([one.id, purpose, false]);
         if (suits(one, purpose)) expect([one.id, purpose, fitOf(one, purpose, chosen)]).not.toEqual([one.id, purpose, "too-loose"]);
+      }
+});
+
+test("asked for water where medium is usual, thin gives no more than the binder bears; in no school is its own share lean", () => {
+  for (const one of liquids)
+    for (const purpose of PURPOSES)
+      for (const school of THINNING_SCHOOLS) {
+        const answer = thin({ product: one.id, purpose, school }, CATALOGUE)!;
+        expect([one.id, purpose, school, answer.findings.map((finding) => finding.code)]).not.toEqual([
+          one.id,
+          purpose,
+          school,
+          expect.arrayContaining(["over-thinned"]),
+        ]);
+        expect(answer.drops.from).toBeLessThanOrEqual(answer.drops.to);
       }
 });
 

@@ -241,6 +241,7 @@ describe("one act, thinned as usual, followed when a fact changes", () => {
       .getByText(/All over$/)
       .first()
       .waitFor();
+    const panel = page.locator("[data-panel]");
     const titles = await stepTitles(page);
     expect(titles.filter((title) => title.startsWith("Prime"))).toHaveLength(1);
     const dots = titles.findIndex((title) => title.startsWith("Dots"));
@@ -249,6 +250,17 @@ describe("one act, thinned as usual, followed when a fact changes", () => {
       .getByText(/drops? of water to a thumbnail of paint/)
       .first()
       .waitFor();
+    await page
+      .getByRole("button", { name: /^Step \d+, .*: Base colour/ })
+      .first()
+      .click();
+    await choose(page, "Thin it with", /^fluid medium/);
+    await page
+      .getByText(/drops? of fluid medium to a thumbnail of paint/)
+      .first()
+      .waitFor();
+    await choose(page, "Thin it with", "water");
+    await panel.getByText(/drops? of water to a thumbnail/).waitFor();
     // Quicker than the plan comes back: every press counts.
     for (let drop = 0; drop < 7; drop += 1)
       await page
@@ -267,7 +279,6 @@ describe("one act, thinned as usual, followed when a fact changes", () => {
       .getByRole("button", { name: /^Step \d+, .*: Prime/ })
       .first()
       .click();
-    const panel = page.locator("[data-panel]");
     await panel.getByRole("button", { name: /^Mark as done only on the top/ }).click();
     await panel.getByRole("button", { name: /^Not done after all/ }).waitFor();
     await panel.getByRole("button", { name: /^Mark as done: / }).click();

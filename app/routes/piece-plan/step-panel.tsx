@@ -1,6 +1,7 @@
 import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
+import type { Change } from "#core/coating/model/change";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
@@ -10,9 +11,10 @@ import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
+import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
-import { coatWords, placesText, sayClock, stepTitle, thinningText, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { coatWords, placesText, sayClock, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
 
@@ -175,6 +177,26 @@ function Doing({
   );
 }
 
+/** Two drops to begin with, where it went on as it comes, per cent of the paint. */
+const FIRST_DROPS_PERCENT = 10;
+
+/** The thinner the user is used to, for this act: what it does to body, hiding and film is judged at once. */
+function OwnThinner({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: PlanActions }) {
+  const { step, stepIds } = act;
+  const { thinning } = step;
+  const waterborne = menu.products.find((one) => one.id === step.product)?.waterborne ?? false;
+  if (!thinning || !waterborne || step.done || (step.role !== "base" && step.role !== "decorate")) return null;
+  const change = (thinner: string) => {
+    const percent = thinner === "none" ? 0 : thinning.percent || FIRST_DROPS_PERCENT;
+    actions.apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field: "thinning", value: { with: thinner, percent } })));
+  };
+  return (
+    <div className="max-w-72 print:hidden">
+      <Choice label="Thin it with" value={thinning.with} choices={THINNER_CHOICES} onChange={change} />
+    </div>
+  );
+}
+
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
 export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
   const { step, number } = act;
@@ -227,6 +249,7 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
               <Droplet aria-hidden size={18} className="inline text-ready" /> Pour out {sayVolume(step.jarMl)}.{thinning && ` ${thinning}`}
             </p>
           )}
+          <OwnThinner act={act} menu={menu} actions={actions} />
           {step.checks.map((check) => (
             <p key={check}>
               <Check aria-hidden size={18} className="inline text-ready" /> {check}
