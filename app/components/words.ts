@@ -138,6 +138,14 @@ function dropsText({ from, to }: { readonly from: number; readonly to: number })
 /** From this share of the paint on drops are no longer counted. */
 const AS_MUCH = 100;
 
+/** What is to stand ready for thinning: "water to thin with". */
+export function thinnersIn(steps: readonly Pick<Step, "thinning" | "done">[]): readonly string[] {
+  const used = steps
+    .flatMap(({ thinning, done }) => (thinning && !done && thinning.dropsPerMlOfPaint.to > 0 ? [THINNER_WORDS[thinning.with] ?? []] : []))
+    .flat();
+  return [...new Set(used)].map((name) => `${name} to thin with`);
+}
+
 /** How a coat is thinned, as it is done at the table; null for what is not poured out. */
 export function thinningText({ thinning }: Pick<Step, "thinning">): string | null {
   if (!thinning) return null;

@@ -229,13 +229,15 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
               <Pin aria-hidden size={18} /> {kept ? "Kept" : "Keep"}
             </button>
           )}
-          <ToolButton
-            icon={ArrowLeft}
-            label="The step before"
-            disabled={!neighbours.before}
-            onClick={() => neighbours.before && select(neighbours.before.id)}
-          />
-          <ToolButton icon={ArrowRight} label="The step after" disabled={!neighbours.after} onClick={() => neighbours.after && select(neighbours.after.id)} />
+          <span className="inline-flex">
+            <ToolButton
+              icon={ArrowLeft}
+              label="The step before"
+              disabled={!neighbours.before}
+              onClick={() => neighbours.before && select(neighbours.before.id)}
+            />
+            <ToolButton icon={ArrowRight} label="The step after" disabled={!neighbours.after} onClick={() => neighbours.after && select(neighbours.after.id)} />
+          </span>
         </div>
       </div>
       <div className={`mt-3 grid gap-4 ${narrow ? "" : "md:grid-cols-2"}`}>

@@ -1,5 +1,6 @@
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import { actNumbers, toldActs } from "#core/coating/explain/told-acts";
+import type { Step } from "#core/coating/model/step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Menu } from "#core/catalogue/menu";
@@ -16,7 +17,7 @@ import type { DatesView } from "~/piece/dates.client";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
 import { nameIn, useMenu } from "~/components/use-menu";
-import { placesText, stepTitle, thinningText, waitText, zoneName } from "~/components/words";
+import { placesText, stepTitle, thinnersIn, thinningText, waitText, zoneName } from "~/components/words";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -70,11 +71,11 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
 /** What to have on the table before beginning: products with how much of each, then the rest. */
 function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
   const steps = shown.zones.flatMap((zone) => zone.steps);
-  const aids = [
-    ...new Set(
-      steps.filter((step) => !shown.totals.products.includes(step.product) && step.role !== "cure" && step.role !== "unmask").map((step) => step.product),
-    ),
-  ];
+  const named = (of: readonly Step[]) => [...new Set(of.map((step) => nameIn(menu.products, step.product).toLowerCase()))];
+  const aids = steps.filter((step) => !shown.totals.products.includes(step.product) && step.role !== "cure" && step.role !== "unmask");
+  const isThing = (step: Step) => step.role === "mark" || step.role === "mask";
+  const things = [...named(aids.filter(isThing)), ...thinnersIn(steps)];
+  const doings = named(aids.filter((step) => !isThing(step)));
   const tools = menu.tools.filter((tool) => steps.some((step) => serves(tool, step))).map((tool) => tool.name);
   return (
     <section>
@@ -88,7 +89,8 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
         ))}
       </ul>
       {tools.length > 0 && <p>Tools: {tools.join("; ")}.</p>}
-      {aids.length > 0 && <p className="text-soft">Also, to: {aids.map((id) => nameIn(menu.products, id).toLowerCase()).join(", ")}.</p>}
+      {things.length > 0 && <p>Also: {things.join(", ")}.</p>}
+      {doings.length > 0 && <p className="text-soft">And what it takes to: {doings.join(", ")}.</p>}
     </section>
   );
 }
