@@ -14,9 +14,25 @@ function said(changes: readonly Change[], view: PlannedView, menu: Menu): readon
     const step = steps.get(id as never);
     return step ? stepTitle({ ...step, coats: step.coats ?? 1 }, menu, false) : id;
   };
+  const added = changes.filter((change) => change.op === "add");
+  const gone = changes.flatMap((change) => (change.op === "remove" ? (steps.get(change.stepId) ?? []) : []));
+  // What goes and what comes for it in the same place are one change.
+  const insteadOf = new Map(
+    added.flatMap((change) => {
+      const was = gone.find((step) => step.role === change.step.role && step.id.startsWith(`${change.zone}.`));
+      return was ? [[change, was] as const] : [];
+    }),
+  );
+  const replaced = new Set([...insteadOf.values()].map((step) => step.id));
   const lines = changes.flatMap((change): readonly string[] => {
-    if (change.op === "add") return [`new: ${stepTitle({ ...change.step, coats: change.step.coats ?? 1 } as Step, menu)}`];
-    if (change.op === "remove") return [`no longer: ${title(change.stepId)}`];
+    if (change.op === "add") {
+      const now = stepTitle({ ...change.step, coats: change.step.coats ?? 1 } as Step, menu);
+      const was = insteadOf.get(change);
+      if (!was) return [`new: ${now}`];
+      const before = stepTitle({ ...was, coats: was.coats ?? 1 }, menu);
+      return [before === now ? `${now}, in another colour` : `${now} (was: ${before.charAt(0).toLowerCase()}${before.slice(1)})`];
+    }
+    if (change.op === "remove") return replaced.has(change.stepId) ? [] : [`no longer: ${title(change.stepId)}`];
     if (change.op === "set")
       return [change.field === "coats" ? `${title(change.stepId)}: ${String(change.value)} coats` : `another ${change.field}: ${title(change.stepId)}`];
     return [];

@@ -29,11 +29,13 @@ clientLoader.hydrate = true as const;
 /** One box to tick for each coat. */
 function Ticks({ count }: { count: number }) {
   return (
-    <svg width={count * 22} height="20" aria-hidden className="inline align-text-bottom">
+    <span aria-hidden>
       {Array.from({ length: count }, (_unused, index) => (
-        <rect key={index} x={index * 22 + 1} y="2" width="16" height="16" fill="none" stroke="var(--ink)" strokeWidth="1.4" rx="2" />
+        <svg key={index} width="22" height="20" className="inline align-text-bottom">
+          <rect x="1" y="2" width="16" height="16" fill="none" stroke="var(--ink)" strokeWidth="1.4" rx="2" />
+        </svg>
       ))}
-    </svg>
+    </span>
   );
 }
 
@@ -43,7 +45,7 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
   return (
     <tr className="break-inside-avoid border-t border-line align-top">
       <td className="py-1.5 pr-2 text-soft">{number}</td>
-      <td className="whitespace-nowrap py-1.5 pr-3">
+      <td className="w-px py-1.5 pr-3 sm:whitespace-nowrap">
         <Ticks count={step.coats} />
       </td>
       <td className="py-1.5 pr-3">
@@ -80,9 +82,9 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
   return (
     <section>
       <h2 className="text-lg">Have ready</h2>
-      <ul className="columns-2 gap-6 sm:columns-auto">
+      <ul className="gap-6 print:columns-2">
         {shown.totals.products.map((id) => (
-          <li key={id}>
+          <li key={id} className="break-inside-avoid">
             {nameIn(menu.products, id)}
             {shown.totals.jarMlByProduct[id] !== undefined && <span className="text-soft">, {sayVolume(shown.totals.jarMlByProduct[id])}</span>}
           </li>
