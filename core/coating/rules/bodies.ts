@@ -125,6 +125,21 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
     find: (stack) => (stack.zone.wears.includes("wet-soil") && lastFilm(stack) ? [{ at: null }] : []),
   },
   {
+    code: "holes-first",
+    severity: "note",
+    ofPiece: true,
+    when: "a clock face or a sign is painted",
+    message: "{what} before the first coat",
+    why: "drilled afterwards, the film chips round the hole and the bare edge drinks",
+    fix: "Paint and seal its edge too, and keep it clear with a toothpick while the coats are wet.",
+    find: (stack) => {
+      const { object, name } = stack.piece;
+      const what = object === "clock" ? `drill the spindle hole of ${name}` : `if ${name} is to hang, drill its holes`;
+      const done = stack.steps.some((fact) => fact.step.done);
+      return (object === "clock" || object === "sign") && stack.zone.template.decorated && lastFilm(stack) && !done ? [{ at: null, words: { what } }] : [];
+    },
+  },
+  {
     code: "freeze-thaw",
     ofPiece: true,
     when: "terracotta stands out in frost",

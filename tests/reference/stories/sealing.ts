@@ -1,4 +1,4 @@
-import { DAY, mug, pebble, pot, s, tray } from "../bench";
+import { DAY, mug, pebble, piece, pot, s, tray, woodDisc } from "../bench";
 import type { Story } from "./story";
 
 const base = s("base", "craft-acrylic", { coats: 2, colour: "#1f3a4d", after: 0 });
@@ -38,6 +38,15 @@ export const SEALING_STORIES: readonly Story[] = [
     wrong: { inside: [s("seal", "inside-sealer", { coats: 2 })] },
     rightPiece: pot(),
     right: { outside: [s("base", "craft-acrylic", { coats: 2 })] },
+  },
+  {
+    code: "holes-first",
+    tells: "the works of the clock do not go through, and the drill chips the varnish",
+    severity: "note",
+    piece: piece({ material: "wood-board", object: "clock", form: { kind: "disc", diameterMm: 260, thicknessMm: 12 } }),
+    wrong: { face: [s("base", "craft-acrylic", { coats: 2 })] },
+    rightPiece: woodDisc(),
+    right: { top: [s("base", "craft-acrylic", { coats: 2 })] },
   },
   {
     code: "lifts-in-the-wash",
