@@ -258,7 +258,7 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
             </p>
           ))}
           <Figures step={step} />
-          {state?.state !== "done" && <OwnChanges act={act} title={title} apply={actions.apply} />}
+          {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} apply={actions.apply} />}
         </div>
         <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>
           {(answer) => <Alternatives explanation={answer?.stepId === step.id ? answer : null} step={step} menu={menu} actions={actions} />}

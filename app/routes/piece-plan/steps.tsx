@@ -49,12 +49,11 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
   const { step, stepIds } = act;
   const set = (field: string, value: unknown) => apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field, value })));
   const { thinning } = step;
-  const coatsAfter = useRunningValue(step.coats);
-  const percentAfter = useRunningValue(thinning?.percent ?? 0);
-  const layCoats = (by: number) => set("coats", Math.min(MAX_COATS, Math.max(1, coatsAfter(by))));
+  const coatsAfter = useRunningValue(step.coats, 1, MAX_COATS);
+  const percentAfter = useRunningValue(thinning?.percent ?? 0, 0, MOST_PERCENT);
+  const layCoats = (by: number) => set("coats", coatsAfter(by));
   const thin = (by: number) => {
-    const percent = Math.min(MOST_PERCENT, Math.max(0, percentAfter(by)));
-    set("thinning", { with: thinning && thinning.with !== "none" ? thinning.with : "water", percent });
+    set("thinning", { with: thinning && thinning.with !== "none" ? thinning.with : "water", percent: percentAfter(by) });
   };
   return (
     <div className="flex flex-wrap gap-2 print:hidden">
