@@ -83,7 +83,8 @@ export const BEFORE_PAINT: readonly Damage[] = [
     spoil: (zones, piece, pick) =>
       piece.conditions.some((one) => one === "glossy-coating" || one === "previously-painted")
         ? inOne(zones, pick, (steps) =>
-            steps.some(product("scuffing"))
+            // An adhesion primer grips old gloss by itself.
+            steps.some(product("scuffing")) && !steps.some(product("adhesion-primer"))
               ? steps.filter((step) => step.product !== "scuffing" && step.role !== "dust-off" && step.product !== "sanding")
               : null,
           )
