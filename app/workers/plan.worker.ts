@@ -38,7 +38,7 @@ const api: PlanWorkerApi = {
   explain: (of, stepId, now) => {
     const { shown, work, done } = viewOf(of, true);
     const wanted = shown && work ? (stepId ?? openStep(shown, work, done, now)) : null;
-    return shown && wanted ? explainStep(of.piece, shown, wanted, CATALOGUE, { edits: of.keeping.edits }) : null;
+    return shown && wanted ? explainStep(of.piece, shown, wanted, CATALOGUE, of.keeping.edits) : null;
   },
   repair: (of, pinned) => {
     const { shown } = viewOf(of, true);

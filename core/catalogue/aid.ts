@@ -24,6 +24,8 @@ export interface Aid {
   readonly guide?: {
     /** What it shows on: a light line on dark, a dark one on light. */
     readonly tone: "light" | "dark" | "any";
+    /** Rubs grey into a pale ground. */
+    readonly smears?: true;
     readonly marksOn: readonly GuideGround[];
     readonly takenOffBy: ProductId | null;
     readonly hiddenByPaint: boolean;

@@ -16,6 +16,8 @@ export interface ConditionKind {
   readonly uneven: boolean;
   /** An old film to key. */
   readonly oldFilm: boolean;
+  /** An old film that gives no grip of its own. */
+  readonly glossy: boolean;
   /** Bleeds colour through pale films. */
   readonly bleeds: boolean;
   /** Wet inside; minutes it takes to dry out [from memory], beyond the material's own. */

@@ -46,6 +46,8 @@ export interface ObjectKind {
   readonly zones: readonly ZoneTemplate[];
   /** Parts that have no coat of their own and are only taken off. */
   readonly loose: readonly Part[];
+  /** A hole it has, or is hung by, that is drilled before the first coat. */
+  readonly hole?: "spindle" | "hanging";
   /** Materials it is commonly made of; guessing an object from form and material reads this. */
   readonly commonIn: readonly string[];
   /** Materials of which it is the everyday object, when nothing else is known. */

@@ -1,6 +1,9 @@
 import type { Method, Role, TechniqueId } from "./vocabulary";
 import type { Sourced } from "./provenance";
 
+/** From this share of its place on a layer covers it: a field, as against marks set here and there [judgement of this project]. */
+export const COVERS_FROM = 0.95;
+
 export interface Technique {
   readonly id: TechniqueId;
   readonly name: string;

@@ -69,7 +69,7 @@ export const AIDS: readonly Aid[] = [
     name: "Charcoal pencil",
     roles: ["mark"],
     handsOnMin: 5,
-    guide: { tone: "dark", marksOn: ["paint", "porous", "wood"], takenOffBy: DAMP_WIPE, hiddenByPaint: false, bleeds: false },
+    guide: { tone: "dark", smears: true, marksOn: ["paint", "porous", "wood"], takenOffBy: DAMP_WIPE, hiddenByPaint: false, bleeds: false },
   },
   {
     ...PLAIN,

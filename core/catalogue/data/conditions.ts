@@ -2,7 +2,7 @@ import type { ConditionKind } from "../condition";
 import { productId } from "../ids";
 import { days } from "../../units/duration";
 
-const PLAIN = { soil: null, adds: [], uneven: false, oldFilm: false, bleeds: false, driesForMin: 0 } as const;
+const PLAIN = { soil: null, adds: [], uneven: false, oldFilm: false, glossy: false, bleeds: false, driesForMin: 0 } as const;
 const ids = (...names: string[]) => names.map(productId);
 
 /** What is done about each condition is common practice; drying-out times are from memory. */
@@ -17,7 +17,7 @@ export const CONDITION_KINDS: readonly ConditionKind[] = [
   { ...PLAIN, id: "efflorescence", name: "White salts on it", said: "there are white salts on it", soil: "salts", adds: ids("salt-brush", "fresh-water-soak") },
   { ...PLAIN, id: "knots", name: "Knots", said: "it has knots", bleeds: true },
   { ...PLAIN, id: "previously-painted", name: "Painted before", said: "it was painted before", oldFilm: true },
-  { ...PLAIN, id: "glossy-coating", name: "Old glossy coat", said: "there is an old glossy coat on it", oldFilm: true },
+  { ...PLAIN, id: "glossy-coating", name: "Old glossy coat", said: "there is an old glossy coat on it", oldFilm: true, glossy: true },
   { ...PLAIN, id: "flaking-old-paint", name: "Flaking old paint", said: "old paint is flaking off it", oldFilm: true },
   { ...PLAIN, id: "beach-found", name: "From the shore", said: "it comes from the shore, with salt in it", soil: "shore-salt", adds: ids("fresh-water-soak") },
   {

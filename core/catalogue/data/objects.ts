@@ -132,6 +132,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Clock face",
     forms: ["disc", "box", "custom"],
     loose: ["works"],
+    hole: "spindle",
     commonIn: ["wood-board", "wood-hardwood", "slate"],
     everydayIn: [],
     zones: [
@@ -147,6 +148,7 @@ export const OBJECT_KINDS: readonly ObjectKind[] = [
     name: "Sign",
     forms: ["box", "disc", "custom"],
     loose: [],
+    hole: "hanging",
     commonIn: ["slate", "wood-softwood", "wood-board"],
     everydayIn: ["slate", "wood-board"],
     zones: [zone("face", "front", "seen", 0.5, DECORATED), zone("edge", "edge", "seen", 0.05), zone("back", "back", "underside", 0.45, OPTIONAL)],

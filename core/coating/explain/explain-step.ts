@@ -105,17 +105,10 @@ function coatsChanged(before: Candidate, after: Candidate, but: ReadonlySet<Step
  * anew; nothing of it is stored.
  *
  * @param candidate the plan as it stands, with the user's changes
- * @param more the user's changes to the plan: coats they set stay as they are
+ * @param edits the user's changes to the plan: coats they set stay as they are
  * @returns null when the plan has no such step
  */
-export function explainStep(
-  piece: Piece,
-  candidate: Candidate,
-  stepId: StepId,
-  catalogue: Catalogue,
-  more: { readonly edits?: readonly Change[] } = {},
-): Explanation | null {
-  const { edits = [] } = more;
+export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, catalogue: Catalogue, edits: readonly Change[] = []): Explanation | null {
   const step = candidate.zones.flatMap((zone) => zone.steps).find((one) => one.id === stepId);
   if (!step) return null;
   // What several places get alike is changed in all of them.

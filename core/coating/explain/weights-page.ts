@@ -1,3 +1,5 @@
+import type { Win } from "../facts/trade-offs";
+import { TITLES } from "../planner/candidate-selection";
 import { MEASURES } from "../planner/cost";
 import type { Cost, MeasureName } from "../planner/cost";
 import { markdownTable } from "./markdown-table";
@@ -33,18 +35,18 @@ const SHORT: Partial<Record<keyof Cost, string>> = {
   strain: "off the beaten track",
   steps: "a step",
   coats: "a coat",
-  money: "a unit of her money",
+  money: "a unit of the user's money",
   unpriced: "a product without a price",
 };
 
-const NAMES: Record<Exclude<MeasureName, "balanced">, string> = {
-  durable: "Hardest wearing",
-  soonest: "Ready soonest",
-  "least-work": "Least time at the bench",
-  fewest: "Fewest things to buy",
-  "fewest-coats": "Fewest coats of colour",
-  gentle: "No fumes, no oven",
-  cheapest: "Cheapest in paint",
+const WON: Record<Exclude<MeasureName, "balanced">, Win> = {
+  durable: "durability",
+  soonest: "readyDays",
+  "least-work": "handsOnMin",
+  fewest: "products",
+  "fewest-coats": "coats",
+  gentle: "harshness",
+  cheapest: "cost",
 };
 
 /** What a plan is chosen by: the weights themselves, with what they stand for, as a page to argue with. */
@@ -52,7 +54,7 @@ export function weightsAsMarkdown(): string {
   const { balanced, ...others } = MEASURES;
   const plain = (Object.keys(SAID) as (keyof Cost)[]).map((key) => [SAID[key]![0], String(balanced[key]), SAID[key]![1]]);
   const raised = (Object.keys(others) as (keyof typeof others)[]).map((measure) => [
-    NAMES[measure],
+    TITLES[WON[measure]],
     (Object.keys(balanced) as (keyof Cost)[])
       .filter((key) => others[measure][key] !== balanced[key])
       .map((key) => `${SHORT[key] ?? key} ${others[measure][key]}`)

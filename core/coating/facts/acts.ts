@@ -34,7 +34,12 @@ function placed({ zone, steps }: ZoneSteps, facts: PieceFacts): readonly Placed[
 
 /** What makes two steps of different places one act: the same work with the same stuff. How many coats is each place's own. */
 function keyOf({ role, product, colour = "", technique, sheen, method, heat, thinning, group }: Step): string {
-  return group ?? [role, product, colour.toLowerCase(), technique ?? "", sheen ?? "", method, heat?.temperatureC ?? "", thinning?.percent ?? ""].join("|");
+  return (
+    group ??
+    [role, product, colour.toLowerCase(), technique ?? "", sheen ?? "", method, heat?.temperatureC ?? "", thinning?.with ?? "", thinning?.percent ?? ""].join(
+      "|",
+    )
+  );
 }
 
 function comesFirst(a: Placed, b: Placed): number {

@@ -3,6 +3,7 @@ import type { Catalogue } from "../../catalogue/catalogue";
 import type { ConditionKind } from "../../catalogue/condition";
 import type { Material } from "../../catalogue/material";
 import type { ProductClass } from "../../catalogue/product-class";
+import { COVERS_FROM } from "../../catalogue/technique";
 import type { Technique } from "../../catalogue/technique";
 import type { Use } from "../../catalogue/use";
 import type { Role } from "../../catalogue/vocabulary";
@@ -181,7 +182,7 @@ export function lastFilm(stack: StackFacts): StepFact | null {
 
 /** Covers its zone, as against marks set here and there. */
 export function coversField(fact: StepFact): boolean {
-  return isFilm(fact) && !isLoose(fact) && (fact.technique === null || (fact.step.coverage ?? fact.technique.coverage.value) >= 0.95);
+  return isFilm(fact) && !isLoose(fact) && (fact.technique === null || (fact.step.coverage ?? fact.technique.coverage.value) >= COVERS_FROM);
 }
 
 /** What a white ground looks like; the screen's white stands for the whitest paint. */

@@ -5,6 +5,8 @@ import type { StackFacts, StepFact } from "./facts";
 
 /** Seconds a mark takes to set: a dot 3–6, a small one faster, a walked one 1–2, a swipe 6 [trade handbook §16]. */
 const SECONDS_PER_MARK = memory<Partial<Record<TechniqueId, number>>>({ dots: 4.5, "walked-dots": 1.5, swipes: 6 });
+/** Of any other mark. */
+const SECONDS_OTHERWISE = memory(6);
 const SECONDS_PER_SMALL_DOT = memory(3);
 const SMALL_DOT_MM = 3;
 /** A top dot. */
@@ -19,7 +21,7 @@ const LINES = memory({ widthMm: 1.5, perMm: 1 / 200 });
 function perMark({ step }: StepFact): number {
   if (step.role === "top-dot") return SECONDS_PER_TOP_DOT.value;
   if (step.technique === "dots" && step.marks!.diameterMm <= SMALL_DOT_MM) return SECONDS_PER_SMALL_DOT.value;
-  return (step.technique && SECONDS_PER_MARK.value[step.technique]) ?? 6;
+  return (step.technique && SECONDS_PER_MARK.value[step.technique]) ?? SECONDS_OTHERWISE.value;
 }
 
 /** Minutes for one piece and one coat, without setting up. */

@@ -1,4 +1,5 @@
 import type { ProductId } from "../../catalogue/ids";
+import { COVERS_FROM } from "../../catalogue/technique";
 import type { Technique } from "../../catalogue/technique";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { memory } from "../../catalogue/provenance";
@@ -20,9 +21,6 @@ export interface ZoneLayer {
   /** Laid before the guides: fields, bands, stencils, blends, powders. */
   readonly isField: boolean;
 }
-
-/** From this share of its zone on, a solid layer is the field of the zone. */
-const WHOLE = 0.95;
 
 function techniquesWanted(facts: PieceFacts): readonly Technique[] {
   const { techniques, media } = facts.piece.decoration;
@@ -100,7 +98,7 @@ function listed(facts: PieceFacts): readonly Layer[] {
   return layers.length > 0 ? layers : spread(facts);
 }
 
-const coversAll = (layer: Layer) => layer.technique === "solid" && (layer.coverage ?? 1) >= WHOLE;
+const coversAll = (layer: Layer) => layer.technique === "solid" && (layer.coverage ?? 1) >= COVERS_FROM;
 
 /** The field a solid layer makes of a whole zone; null where none does. */
 export function wholeFieldOf(facts: PieceFacts, zone: ZoneId): WholeField | null {

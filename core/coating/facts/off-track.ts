@@ -16,6 +16,6 @@ export function offTrack({ usual, traits, jobs }: ProductClass, { material, uses
   // On an old film what grips is what everybody reaches for.
   if (jobs.includes("grip") && jobs.includes("ground") && conditions.some((one) => one.oldFilm)) return usual.rank;
   const indoors = traits.includes("for-outdoors") && !uses.some((use) => use.outdoors);
-  const onGloss = jobs.includes("ground") && conditions.some((one) => one.id === "glossy-coating") ? ON_GLOSS : 0;
+  const onGloss = jobs.includes("ground") && conditions.some((one) => one.glossy) ? ON_GLOSS : 0;
   return usual.rank + (usual.on.includes(material.surface) ? 0 : ELSEWHERE) + (indoors ? ELSEWHERE : 0) + onGloss;
 }

@@ -1,5 +1,6 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { ProductClass } from "../../catalogue/product-class";
+import { COVERS_FROM } from "../../catalogue/technique";
 import type { Technique } from "../../catalogue/technique";
 import type { Role } from "../../catalogue/vocabulary";
 import type { StepChoice } from "../model/step";
@@ -57,13 +58,10 @@ const PHASE_OF_ROLE: Readonly<Record<Role, number>> = {
   cure: PHASE.cure,
 };
 
-/** From this share of its zone on a layer is a field. */
-const FIELD_FROM = 0.95;
-
 /** Whether a layer is laid before the guides of marks: it covers, is masked, worked wet or rubbed in; what water moves waits to the last. */
 export function isFieldWork(technique: Technique, product: ProductClass | null): boolean {
   if (product && (product.rewettable || product.traits.includes("ink"))) return false;
-  return technique.while === "wet" || technique.mask !== undefined || technique.loose || technique.coverage.value >= FIELD_FROM;
+  return technique.while === "wet" || technique.mask !== undefined || technique.loose || technique.coverage.value >= COVERS_FROM;
 }
 
 /** Acts that cover a spot for the whole work, and uncover it before the glue. */

@@ -122,7 +122,8 @@ class Selection {
   }
 }
 
-const TITLES: Record<Win, string> = {
+/** What a plan is called by what it wins. */
+export const TITLES: Record<Win, string> = {
   durability: "Hardest wearing",
   readyDays: "Ready soonest",
   products: "Fewest things to buy",

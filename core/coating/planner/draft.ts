@@ -4,7 +4,6 @@ import type { Sheen } from "../../catalogue/vocabulary";
 import { isLiquid, purposeOf, usualThinning } from "../../film/thinning";
 import type { Surface } from "../../catalogue/material";
 import type { Because, StepChoice } from "../model/step";
-export { PHASE } from "../facts/phase";
 
 /** A step before it has an id: what an alternative brings to the stack. One the user keeps has its id, its maker and its coats already. */
 export type Draft = Omit<StepChoice, "id" | "origin" | "checks"> & {
@@ -33,6 +32,9 @@ export interface DecisionVariable {
   /** When no alternative is left: what could not be met, for the refusal. */
   readonly unmet: string;
 }
+
+/** Nothing of the kind is done. */
+export const NONE: Alternative = { key: "none", steps: [] };
 
 export function because(requirement: string, text: string): readonly Because[] {
   return [{ requirement, text }];

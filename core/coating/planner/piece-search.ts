@@ -1,6 +1,7 @@
 import { stepId } from "../../catalogue/ids";
 import type { ProductId } from "../../catalogue/ids";
 import type { Catalogue } from "../../catalogue/catalogue";
+import { COVERS_FROM } from "../../catalogue/technique";
 import { knowsShelf } from "../../catalogue/own-product";
 import { ROUTES } from "../../catalogue/vocabulary";
 import type { Route, ZoneId } from "../../catalogue/vocabulary";
@@ -42,14 +43,11 @@ export interface Asked {
 
 /** A blend over the whole place: the base colour, where one is named, is the first that is blended. */
 function blendOf(facts: PieceFacts, layers: readonly ZoneLayer[]): readonly ZoneLayer[] {
-  const first = layers.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS);
+  const first = layers.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS_FROM);
   const base = facts.piece.decoration.baseColour;
   if (!first || base === null || layers.some((layer) => layer.technique === first.technique && layer.colour === base)) return layers;
   return [{ ...first, colour: base }, ...layers];
 }
-
-/** From this share on a blend covers its place. */
-const COVERS = 0.95;
 
 function contextOf(facts: PieceFacts, zone: Zone, route: Route, { keep = [], body = [], followed }: Asked): ZoneContext {
   const layers = zone.treatment === "paint" ? layersOf(facts).filter((layer) => layer.zone === zone.zone) : [];
@@ -57,7 +55,7 @@ function contextOf(facts: PieceFacts, zone: Zone, route: Route, { keep = [], bod
   const plain = zone.motifGround === undefined ? (whole?.colour ?? facts.piece.decoration.baseColour) : zone.motifGround;
   // The ground under a motif is its field; what is set on it are its layers.
   const own = zone.motifGround === undefined ? blendOf(facts, layers) : layers.filter((layer) => layer.technique.id !== "solid");
-  const blend = own.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS);
+  const blend = own.find((layer) => layer.technique.while === "wet" && layer.coverage >= COVERS_FROM);
   return {
     ...facts,
     zone,

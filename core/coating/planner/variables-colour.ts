@@ -1,13 +1,13 @@
-import { DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
+import { lightness, LIGHT_ABOVE } from "../../film/colour";
 import { productId } from "../../catalogue/ids";
-import type { Aid } from "../../catalogue/aid";
+import { isSeenOn } from "../facts/guide-tone";
 import type { ProductClass } from "../../catalogue/product-class";
 import { allowed, allowedAid, holds } from "./context";
 import type { ZoneContext } from "./context";
-import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
+import { aidDraft, because, filmDraft, NONE, sheenOf } from "./draft";
+import { PHASE } from "../facts/phase";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
 
-const NONE: Alternative = { key: "none", steps: [] };
 /** A guide helps marks that are set out; working by eye is a school of its own. */
 const BY_EYE: Alternative = { key: "by-eye", steps: [], strain: 2 };
 const SOLID_CHECK = "Hold it to the light: no streaks, nothing of the ground grinning through.";
@@ -138,12 +138,6 @@ function wantsGuides(context: ZoneContext): boolean {
   return late.some((layer) => layer.technique.guided) && !drawn;
 }
 
-/** Whether a guide can be seen on a ground: a light line on dark, a dark one on light. */
-export function isSeenOn(tone: NonNullable<Aid["guide"]>["tone"], ground: string): boolean {
-  const l = lightness(ground);
-  return tone === "any" || (tone === "light" ? l < LIGHT_ABOVE : l >= DARK_BELOW);
-}
-
 /** Guides for set-out marks, and what takes them off; or by eye. */
 export function guides(context: ZoneContext): DecisionVariable | null {
   if (!wantsGuides(context)) return null;
@@ -161,8 +155,7 @@ export function guides(context: ZoneContext): DecisionVariable | null {
         checks: guideChecks(context),
       });
       const off = aid.guide!.takenOffBy;
-      // Charcoal smears grey into a pale ground.
-      const smears = aid.id === productId("charcoal-pencil") && lightness(ground) > LIGHT_ABOVE ? 0.5 : 0;
+      const smears = aid.guide!.smears && lightness(ground) > LIGHT_ABOVE ? 0.5 : 0;
       // What bleeds, and what has to be pressed in, is for where nothing else will do.
       const strain = aid.guide!.bleeds ? 3 : off === null ? 1.5 : on === "slick" && off === productId("eraser") ? 1.5 : smears;
       if (off === null) return { key: aid.id, steps: [mark], strain };

@@ -1,12 +1,14 @@
 import { productId } from "../../catalogue/ids";
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
+import { COVERS_FROM } from "../../catalogue/technique";
 import type { Technique } from "../../catalogue/technique";
 import { memory } from "../../catalogue/provenance";
 import { purposeOf, suits } from "../../film/thinning";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
-import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
+import { aidDraft, because, filmDraft, sheenOf } from "./draft";
+import { PHASE } from "../facts/phase";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
 import type { ZoneLayer } from "../facts/layers";
 
@@ -17,7 +19,7 @@ const WRONG_BODY = 1.5;
 
 /** Coats by practice: kiln colour takes two for dots and one for an accent; a pen line is drawn once; a wash is one. */
 function coatsOf(product: ProductClass, technique: Technique, marks: ZoneLayer["marks"]): number {
-  if (product.traits.includes("needs-firing") && (marks || technique.coverage.value < 0.95)) return Math.min(marks ? 2 : 1, product.coats);
+  if (product.traits.includes("needs-firing") && (marks || technique.coverage.value < COVERS_FROM)) return Math.min(marks ? 2 : 1, product.coats);
   if (marks || product.methods[0] === "pen" || technique.coverage.value < 0.2 || technique.id === "metallic-wash") return Math.min(1, product.coats);
   return technique.while === "wet" ? 1 : product.coats;
 }
@@ -45,7 +47,7 @@ const MASK_CHECKS: Readonly<Record<string, readonly string[]>> = {
 /** How it is seen that the layer is right. */
 function layerChecks({ technique, marks }: ZoneLayer, product: ProductClass): readonly string[] {
   if (technique.while === "wet")
-    return technique.coverage.value >= 0.95
+    return technique.coverage.value >= COVERS_FROM
       ? ["All its colours in one go, each into the wet edge of the last; go round once more when it is dry if the ground shows."]
       : ["Begin each one on a fresh wet coat of the field colour, no wider than you can swirl before it sets."];
   if (marks && product.traits.includes("needs-firing")) return ["A mistake is scraped off dry; never wet bisque."];

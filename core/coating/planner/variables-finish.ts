@@ -6,13 +6,12 @@ import { mainZone } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import { FIRING } from "../facts/firing";
 import { isLevel } from "../facts/level";
-import { COVER_SPOTS, UNCOVER_SPOTS } from "../facts/phase";
+import { COVER_SPOTS, UNCOVER_SPOTS, PHASE } from "../facts/phase";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
-import { aidDraft, because, filmDraft, PHASE, sheenOf } from "./draft";
+import { aidDraft, because, filmDraft, NONE, sheenOf } from "./draft";
 import type { Alternative, DecisionVariable } from "./draft";
 
-const NONE: Alternative = { key: "none", steps: [] };
 const FINISHED: readonly Zone["treatment"][] = ["finish-underside", "finish"];
 export const WEAR_TEXT: Record<Wear, string> = {
   wipe: "dusting",

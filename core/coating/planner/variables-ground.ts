@@ -3,76 +3,58 @@ import { productName } from "../../catalogue/catalogue";
 import { productId } from "../../catalogue/ids";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
+import { bleedsThrough, hasKnots } from "../facts/demands";
 import { isThirsty } from "../../film/thinning";
 import type { ProductClass } from "../../catalogue/product-class";
-import { aidDraft, because, filmDraft, PHASE } from "./draft";
+import { aidDraft, because, filmDraft, NONE } from "./draft";
+import { PHASE } from "../facts/phase";
 import type { Alternative, DecisionVariable } from "./draft";
 import { dustOff } from "./variables-surface";
 
-const NONE: Alternative = { key: "none", steps: [] };
-
 /** Pale marks set straight on wood whose brown or resin comes through. */
-function bleedsThrough(context: ZoneContext): boolean {
-  const bleeds = context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds);
+function stainsMarks(context: ZoneContext): boolean {
   return (
     context.surface === "wood" &&
     context.field === null &&
-    bleeds &&
+    bleedsThrough(context) &&
     context.layers.some((layer) => layer.colour !== null && lightness(layer.colour) > LIGHT_ABOVE)
   );
 }
 
-/** A clear film that holds the brown back and lets the grain be seen. */
-function clearBlocker(context: ZoneContext): DecisionVariable {
-  const clears = allowed(context).filter((product) => product.jobs.includes("block-stain") && !product.traits.includes("pale"));
-  const alternatives = clears.map((product): Alternative => ({
-    key: product.id,
-    steps: [
-      filmDraft(
-        product,
-        {
-          role: "size",
-          phase: PHASE.size,
-          coats: 1,
-          because: because("stains-held", "the wood's brown would come through pale marks; a clear blocker holds it back and leaves the grain to be seen"),
-          checks: ["It shines evenly all over; dull spots get a second coat."],
-        },
-        context.surface,
-      ),
-    ],
-  }));
-  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "" };
-}
-
-/** A size: over soft filler, or on bare stone that is to stay light under a clear film. */
-export function sizing(context: ZoneContext): DecisionVariable | null {
-  const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
-  const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
-  if (bleedsThrough(context)) return clearBlocker(context);
-  if ((!filled && !staysBare) || context.route === "kiln") return null;
-  const text = staysBare ? "a clear film darkens bare stone; a size first keeps it lighter" : "water softens filler again until it is locked";
-  const sizes = allowed(context).filter(
-    (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
-  );
-  const alternatives = sizes.map((product): Alternative => ({
+/** One coat of a size, and why. */
+function sized(product: ProductClass, context: ZoneContext, why: ReturnType<typeof because>, check: string): Alternative {
+  return {
     key: product.id,
     // What is made to size first of all; a varnish or a ground does it too.
     strain: product.jobs[0] === "size" ? 0 : 1,
-    steps: [
-      filmDraft(
-        product,
-        {
-          role: "size",
-          phase: PHASE.size,
-          coats: 1,
-          because: because(staysBare ? "stays-light" : "filler-locked", text),
-          checks: staysBare ? ["Test on the back first and let it dry: wet, it always looks dark."] : ["The filler no longer darkens under a damp finger."],
-        },
-        context.surface,
-      ),
-    ],
-  }));
-  return { name: "sizing", alternatives: [NONE, ...alternatives], school: false, unmet: "nothing locks this surface" };
+    steps: [filmDraft(product, { role: "size", phase: PHASE.size, coats: 1, because: why, checks: [check] }, context.surface)],
+  };
+}
+
+/** A size: a clear blocker under pale marks on brown wood; over soft filler; or on bare stone that is to stay light under a clear film. */
+export function sizing(context: ZoneContext): DecisionVariable | null {
+  const filled = context.conditions.some((one) => one.uneven) || context.material.traits.includes("bumpy");
+  const staysBare = context.field === null && context.material.traits.includes("darkens-under-film");
+  const variable = (alternatives: readonly Alternative[]): DecisionVariable => ({
+    name: "sizing",
+    alternatives: [NONE, ...alternatives],
+    school: false,
+    unmet: "nothing locks this surface",
+  });
+  if (stainsMarks(context)) {
+    const why = because("stains-held", "the wood's brown would come through pale marks; a clear blocker holds it back and leaves the grain to be seen");
+    const clears = allowed(context).filter((product) => product.jobs.includes("block-stain") && !product.traits.includes("pale"));
+    return variable(clears.map((product) => sized(product, context, why, "It shines evenly all over; dull spots get a second coat.")));
+  }
+  if ((!filled && !staysBare) || context.route === "kiln") return null;
+  const sizes = allowed(context).filter(
+    (product) => product.jobs.includes("size") && holds(product, context) && (!staysBare || !product.traits.includes("pale")),
+  );
+  const why = staysBare
+    ? because("stays-light", "a clear film darkens bare stone; a size first keeps it lighter")
+    : because("filler-locked", "water softens filler again until it is locked");
+  const check = staysBare ? "Test on the back first and let it dry: wet, it always looks dark." : "The filler no longer darkens under a damp finger.";
+  return variable(sizes.map((product) => sized(product, context, why, check)));
 }
 
 function groundText(context: ZoneContext, traits: { grip: boolean; blocks: boolean }): { code: string; text: string } {
@@ -128,8 +110,8 @@ export function ground(context: ZoneContext): DecisionVariable | null {
   const lightOnWood = context.surface === "wood" && context.field !== null && lightness(context.field) > LIGHT_ABOVE;
   const products = allowed(context).filter((product) => product.jobs.includes("ground") && product.grips.includes(context.surface));
   const edges = context.material.traits.includes("thirsty-edges");
-  const bleeds = context.surface === "wood" && (context.material.traits.includes("tannin") || context.conditions.some((one) => one.bleeds));
-  const knots = context.conditions.some((one) => one.bleeds);
+  const bleeds = context.surface === "wood" && bleedsThrough(context);
+  const knots = hasKnots(context);
   const wish = context.piece.wishes.primer;
   const primed = (product: ProductClass): Alternative => {
     const { code, text } = groundText(context, {

@@ -3,11 +3,11 @@ import type { ProductId } from "../../catalogue/ids";
 import { allowed, allowedAid } from "./context";
 import type { ZoneContext } from "./context";
 import type { ProductClass } from "../../catalogue/product-class";
+import { meetsWet } from "../facts/demands";
 import { isLevel } from "../facts/level";
-import { aidDraft, because, filmDraft, PHASE } from "./draft";
+import { aidDraft, because, filmDraft, NONE } from "./draft";
+import { PHASE } from "../facts/phase";
 import type { Draft, Alternative, DecisionVariable } from "./draft";
-
-const NONE: Alternative = { key: "none", steps: [] };
 
 function single(name: string, steps: readonly Draft[], unmet = ""): DecisionVariable {
   return { name, alternatives: [{ key: name, steps }], school: false, unmet };
@@ -67,11 +67,6 @@ export function keying(context: ZoneContext): DecisionVariable | null {
   const scuffed: Alternative = { key: "scuffing", steps: [scuff, dustOff(context, null, PHASE.key)] };
   // A primer that grips by itself answers an old gloss too, and raises no dust from a paint nobody knows.
   return { name: "keying", alternatives: [scuffed, { ...NONE, strain: 0.5 }], school: true, unmet: "" };
-}
-
-/** Rain, or soil behind the wall: a filler that softens in water lets go there. */
-function meetsWet({ zones, uses }: ZoneContext): boolean {
-  return uses.some((use) => use.outdoors) || zones.some((zone) => zone.wears.includes("wet-soil") || zone.wears.includes("washing"));
 }
 
 /** What is poured levels only where it does not run off. */

@@ -5,7 +5,8 @@ import { addBefore, aidStep, remove, set, setPiece } from "./fixes";
 import { coversField, films, filmsBelow, isClear, isColour, lastFilm, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Hit, Rule } from "./rule";
-import { asChange, isOutdoors, onBare, rulesUnder, seals, suitable, under } from "./help";
+import { asChange, onBare, rulesUnder, seals, suitable, under } from "./help";
+import { isOutdoors } from "../facts/demands";
 
 /** Dry film, µm, that the seat of an ordinary lid takes on both sides together. */
 const SEAT_TAKES = memory(200);
@@ -134,9 +135,10 @@ export const BODY_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
     fix: "Paint and seal its edge too, and keep it clear with a toothpick while the coats are wet.",
     find: (stack) => {
       const { object, name } = stack.piece;
-      const what = object === "clock" ? `drill the spindle hole of ${name}` : `if ${name} is to hang, drill its holes`;
-      const done = stack.steps.some((fact) => fact.step.done);
-      return (object === "clock" || object === "sign") && stack.zone.template.decorated && lastFilm(stack) && !done ? [{ at: null, words: { what } }] : [];
+      const hole = stack.catalogue.objects.get(object)?.hole;
+      const begun = stack.steps.some((fact) => fact.step.done);
+      if (!hole || begun || !stack.zone.template.decorated || !lastFilm(stack)) return [];
+      return [{ at: null, words: { what: hole === "spindle" ? `drill the spindle hole of ${name}` : `if ${name} is to hang, drill its holes` } }];
     },
   },
   {

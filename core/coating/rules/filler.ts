@@ -2,7 +2,8 @@ import { earliestRecoatMin } from "../../drying/stages";
 import { addBefore, aidStep, swap, waitFix } from "./fixes";
 import { filmsBelow, films, has, isWaterborne, withRole } from "../facts/facts";
 import type { Rule } from "./rule";
-import { asChange, isOutdoors, rulesUnder, shortWait, suitable, under } from "./help";
+import { asChange, rulesUnder, shortWait, suitable, under } from "./help";
+import { isOutdoors, meetsWet } from "../facts/demands";
 
 /** Filler: through, sanded, fit for the wet, and held. */
 export const FILLER_RULES: readonly Rule[] = rulesUnder("Surface", [
@@ -52,8 +53,7 @@ export const FILLER_RULES: readonly Rule[] = rulesUnder("Surface", [
     why: "it drinks water through the first crack, swells, and pushes the coats off",
     fix: "Take a wet-proof filler, or a cement patch on stone and clay.",
     find: (stack) => {
-      const wet = isOutdoors(stack) || stack.zones.some((zone) => zone.wears.includes("wet-soil") || zone.wears.includes("washing"));
-      if (!wet) return [];
+      if (!meetsWet(stack)) return [];
       return withRole(stack, "fill")
         .filter((fact) => fact.product?.traits.includes("water-sensitive"))
         .map((fact) => ({

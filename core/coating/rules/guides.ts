@@ -1,5 +1,5 @@
 import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
-import { DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
+import { isSeenOn } from "../facts/guide-tone";
 import { colourBeneath, coversField, films, filmsBelow, has, isColour, isFilm, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import { UNCOVER_SPOTS } from "../facts/phase";
@@ -158,13 +158,11 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
         if (filmsBelow(stack, mark).some((below) => below.product!.traits.includes("needs-firing")) || stack.material.traits.includes("bisque")) return [];
         const tone = mark.aid?.guide?.tone ?? "any";
         const ground = colourBeneath(stack, mark);
-        const l = lightness(ground);
-        const hidden = (tone === "dark" && l < DARK_BELOW) || (tone === "light" && l >= LIGHT_ABOVE);
         const on = filmsBelow(stack, mark).some(coversField) ? "paint" : stack.material.surface;
         const other = [...stack.catalogue.aids.values()].find(
           (aid) => aid.guide?.tone === (tone === "dark" ? "light" : "dark") && aid.guide.marksOn.includes(on) && !aid.guide.bleeds,
         );
-        return hidden ? [{ at: mark, change: other ? swap(mark, other.id) : [] }] : [];
+        return isSeenOn(tone, ground) ? [] : [{ at: mark, change: other ? swap(mark, other.id) : [] }];
       }),
   },
   {

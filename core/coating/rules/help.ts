@@ -69,10 +69,6 @@ export function seals(stack: StackFacts): readonly StepFact[] {
   return withRole(stack, "seal").filter(isFilm);
 }
 
-export function isOutdoors(stack: StackFacts): boolean {
-  return stack.uses.some((use) => use.outdoors);
-}
-
 /** A product class of the catalogue that will do, first listed first; skips what the user avoids, what a child may not use and what their room is too cold for. */
 export function suitable(stack: StackFacts, fits: (product: ProductClass) => boolean): ProductClass | null {
   const { constraints } = stack.piece;

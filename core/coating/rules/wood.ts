@@ -2,6 +2,7 @@ import { lightness, LIGHT_ABOVE } from "../../film/colour";
 import { addAfter, addBefore, aidStep, swap } from "./fixes";
 import { coversField, filmsBelow, films, has, isColour, isWaterborne } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { bleedsThrough, hasKnots } from "../facts/demands";
 import type { Rule } from "./rule";
 import { asChange, firstFilm, onBare, rulesUnder, suitable } from "./help";
 
@@ -46,8 +47,7 @@ export const WOOD_RULES: readonly Rule[] = rulesUnder("Surface", [
     why: "water draws the brown out of the wood into a pale film",
     fix: "Put a stain-blocking primer under it.",
     find: (stack) => {
-      const bleeds = stack.material.traits.includes("tannin") || stack.conditions.some((condition) => condition.bleeds);
-      if (!bleeds) return [];
+      if (!bleedsThrough(stack)) return [];
       const light = films(stack).find(
         (fact) => isWaterborne(fact) && isPale(fact, stack) && (coversField(fact) || onBare(stack).includes(fact)) && !has(fact, "block-stain"),
       );
@@ -72,7 +72,7 @@ export const WOOD_RULES: readonly Rule[] = rulesUnder("Surface", [
     fix: "Take the alcohol-borne stain-blocking primer, two coats over the knots.",
     find: (stack) => {
       // Nothing with solvent is for a child: two coats of the waterborne one, and the knot may still show.
-      if (!stack.conditions.some((condition) => condition.bleeds)) return [];
+      if (!hasKnots(stack)) return [];
       return films(stack)
         .filter((fact) => has(fact, "block-stain") && isWaterborne(fact))
         .map((fact) => ({
