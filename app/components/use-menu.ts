@@ -12,3 +12,8 @@ export function useMenu(): Menu {
 export function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
   return list.find((one) => one.id === id)?.name ?? id;
 }
+
+/** Whether a paint is carried in water: then it is loosened with water and what goes with it. */
+export function isWaterborne(menu: Menu, product: string): boolean {
+  return menu.products.find((one) => one.id === product)?.waterborne ?? false;
+}

@@ -5,7 +5,7 @@ import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
-import { coatWords, sayClock, sayDay, stepTitle, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
+import { coatWords, sayClock, sayDay, settingText, stepTitle, thinningText, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
@@ -111,4 +111,26 @@ describe("words that must not be exchanged", () => {
     for (const [more, less] of opposites) expect(TRADE_WORDS[more]).not.toBe(TRADE_WORDS[less]);
     expect([TRADE_WORDS["more-work"], TRADE_WORDS["less-work"]]).toEqual(["more time at the bench", "less time at the bench"]);
   });
+});
+
+describe("how a coat is thinned, at the table", () => {
+  const thinned = (thinner: string, percent: number, from: number, to: number) =>
+    thinningText({ thinning: { with: productId(thinner), percent, dropsPerMlOfPaint: { from, to }, body: null, look: "flows", why: "it is loose enough" } });
+  test.each([
+    [thinned("none", 0, 0, 0), "As it comes: it is loose enough."],
+    [thinned("water", 0, 0, 2), "As it comes, or up to 2 drops of water to a thumbnail of paint (1 ml): flows."],
+    [thinned("water", 20, 3, 4), "3–4 drops of water to a thumbnail of paint (1 ml): flows."],
+    [thinned("white-spirit", 5, 1, 1), "1 drop of white spirit to a thumbnail of paint (1 ml): flows."],
+    [thinned("water", 100, 20, 20), "As much water as paint, or a little more: flows."],
+    [thinningText({ thinning: null }), null],
+  ])("%#", (said, wanted) => expect(said).toBe(wanted));
+});
+
+test("what has changed in a step is told without a field's name in it", () => {
+  expect([settingText("coats", 3), settingText("waitBefore", 90), settingText("thinning", {}), settingText("unheardOf", 1)]).toEqual([
+    "three coats",
+    "another wait before it",
+    "thinned otherwise",
+    "done otherwise",
+  ]);
 });

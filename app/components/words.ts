@@ -1,7 +1,7 @@
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { Step, Wait } from "#core/coating/model/step";
+import type { Step, StepChoice, Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { differenceInCalendarDays, format } from "date-fns";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
@@ -75,12 +75,16 @@ const ROLE_WORDS: Partial<Record<Role, string>> = {
 };
 const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
+/** What of a step its title tells, planned or only chosen. */
+type Titled = Pick<StepChoice, "role" | "product" | "technique" | "sheen" | "method" | "heat" | "coats">;
+
 /**
  * A step in the painter's words: what the user does.
  *
  * @param counted false leaves the number of coats out, where one coat of it is meant
  */
-export function stepTitle(step: Step, menu: Menu, counted = true): string {
+export function stepTitle(step: Titled, menu: Menu, counted = true): string {
+  const { coats = 1 } = step;
   const name = nameIn(menu.products, step.product);
   const lower = name.charAt(0).toLowerCase() + name.slice(1);
   switch (step.role) {
@@ -105,11 +109,11 @@ export function stepTitle(step: Step, menu: Menu, counted = true): string {
       return step.product === "eraser" ? "Rub the guides out" : "Wipe the guides off, barely damp";
     case "decorate": {
       const technique = step.technique ? nameIn(menu.techniques, step.technique) : "Decorate";
-      return `${technique}: ${counted && step.coats > 1 ? `${coatsOf(step.coats, "coat")} of ` : ""}${lower}`;
+      return `${technique}: ${counted && coats > 1 ? `${coatsOf(coats, "coat")} of ` : ""}${lower}`;
     }
     default:
       if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
-      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(step.coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
+      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
   }
 }
 
@@ -137,6 +141,23 @@ function dropsText({ from, to }: { readonly from: number; readonly to: number })
 
 /** From this share of the paint on drops are no longer counted. */
 const AS_MUCH = 100;
+
+/** What has changed in a step that is done all the same. */
+const SETTING_WORDS: Readonly<Record<string, string>> = {
+  sheen: "another sheen",
+  colour: "another colour",
+  thinning: "thinned otherwise",
+  method: "laid on otherwise",
+  heat: "another heat",
+  marks: "other marks",
+  coverage: "more or less of it",
+  waitBefore: "another wait before it",
+};
+
+/** A setting of a step that is another now: "Base colour: craft acrylic: 3 coats". */
+export function settingText(field: string, value: unknown): string {
+  return field === "coats" && typeof value === "number" ? coatsOf(value, "coat") : (SETTING_WORDS[field] ?? "done otherwise");
+}
 
 /** What is to stand ready for thinning: "water to thin with". */
 export function thinnersIn(steps: readonly Pick<Step, "thinning" | "done">[]): readonly string[] {

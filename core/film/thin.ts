@@ -3,22 +3,12 @@ import type { MaterialId, ProductId } from "../catalogue/ids";
 import type { Body, ProductClass } from "../catalogue/product-class";
 import type { Surface } from "../catalogue/material";
 import { dryMicrons } from "./build";
-import {
-  bodyAt,
-  consistencyAfter,
-  consistencyOf,
-  fitOf,
-  isLean,
-  STANDARD_DROPS_PER_ML,
-  suits,
-  thinningFor,
-  THINNER_OF,
-  UNTHINNED,
-  usualThinning,
-  WANTED_BODY,
-  waterLimit,
-} from "./thinning";
-import type { ChosenThinning, Purpose, ThinningSchool } from "./thinning";
+import { bodyAt, consistencyAfter, consistencyOf, THINNER_OF, UNTHINNED } from "./consistency";
+import { WANTED_BODY } from "./purposes";
+import { fitOf, isLean, STANDARD_DROPS_PER_ML, suits, thinningFor, usualThinning, mostOf } from "./thinning";
+import type { ThinningSchool } from "./consistency";
+import type { Purpose } from "./purposes";
+import type { ChosenThinning } from "./thinning";
 
 /** What is asked of one puddle of paint. */
 export interface ThinAsk {
@@ -67,11 +57,7 @@ function chosenFor(product: ProductClass, surface: Surface, { purpose, school, p
   if (school === "none") return { with: UNTHINNED, percent: 0 };
   const thinner = school ? THINNER_OF[school] : usual.with === UNTHINNED && (percent ?? 0) > 0 ? THINNER_OF.water : usual.with;
   // Where medium is usual and water is asked for, water goes only as far as the binder bears it.
-  return { with: thinner, percent: percent ?? Math.min(usual.percent, mostWater(product, surface, thinner, purpose)) };
-}
-
-function mostWater(product: ProductClass, surface: Surface, thinner: ProductId, purpose: Purpose): number {
-  return thinner === THINNER_OF.water && purpose !== "wash" ? waterLimit(product, surface) : Infinity;
+  return { with: thinner, percent: percent ?? Math.min(usual.percent, mostOf(thinner, product, purpose, surface)) };
 }
 
 function findingsOf(product: ProductClass, surface: Surface, chosen: ChosenThinning, { purpose, school }: ThinAsk): readonly ThinFinding[] {
@@ -102,8 +88,7 @@ export function thin(ask: ThinAsk, catalogue: Catalogue): ThinAnswer | null {
   const { puddleMl = USUAL_PUDDLE_ML, dropsPerMl = STANDARD_DROPS_PER_ML, purpose } = ask;
   const chosen = chosenFor(product, surface, ask);
   const { percent } = chosen;
-  const { dropsPerMlOfPaint: drops, body, look, why } = thinningFor(product, purpose, chosen, dropsPerMl);
-  const most = ask.percent === undefined ? (mostWater(product, surface, chosen.with, purpose) / 100) * dropsPerMl : Infinity;
+  const { dropsPerMlOfPaint: drops, body, look, why } = thinningFor(product, purpose, surface, chosen, dropsPerMl);
   const index = consistencyOf(product);
   const solids = product.film.volumeSolidsPercent;
   const wet = product.film.wetMicrons;
@@ -111,11 +96,7 @@ export function thin(ask: ThinAsk, catalogue: Catalogue): ThinAnswer | null {
     with: chosen.with,
     percent,
     ml: rounded((percent / 100) * puddleMl),
-    drops: {
-      typical: rounded((percent / 100) * dropsPerMl * puddleMl),
-      from: rounded(drops.from * puddleMl),
-      to: rounded(Math.min(drops.to, most) * puddleMl),
-    },
+    drops: { typical: rounded((percent / 100) * dropsPerMl * puddleMl), from: rounded(drops.from * puddleMl), to: rounded(drops.to * puddleMl) },
     body: { before: index === null ? null : bodyAt(consistencyAfter(index, chosen.with, 0)), after: body, wanted: WANTED_BODY.value[purpose] },
     wetMicrons: wet,
     dryMicrons: wet === null || solids === null ? null : rounded(dryMicrons(wet, solids, percent)),

@@ -10,23 +10,9 @@ import { dryMicrons } from "./build";
 import { coatsToHide } from "./hiding";
 import { spectrumOf } from "./spectrum";
 import { thin } from "./thin";
-import {
-  bodyAt,
-  consistencyAfter,
-  consistencyOf,
-  fitOf,
-  FLUID_MEDIUM,
-  isLean,
-  isLiquid,
-  PURPOSES,
-  purposeOf,
-  suits,
-  thinningFor,
-  THINNING_SCHOOLS,
-  UNTHINNED,
-  usualThinning,
-  WATER,
-} from "./thinning";
+import { bodyAt, consistencyAfter, consistencyOf, FLUID_MEDIUM, SPIRIT, THINNING_SCHOOLS, UNTHINNED, WATER } from "./consistency";
+import { isLiquid, PURPOSES, purposeOf } from "./purposes";
+import { fitOf, isLean, looseningOf, suits, thinnedWith, thinningFor, usualThinning } from "./thinning";
 
 const SEED = 20261126;
 const product = (id: string): ProductClass => CATALOGUE.products.get(productId(id))!;
@@ -47,7 +33,7 @@ describe("starting points of the trade handbook, §16", () => {
   ] as const)("%s for %s: %s %% of the paint", (id, purpose, percent, [from, to]) => {
     const chosen = usualThinning(product(id), purpose, "porous");
     expect(chosen.percent).toBe(percent);
-    expect(thinningFor(product(id), purpose, chosen).dropsPerMlOfPaint).toEqual({ from, to });
+    expect(thinningFor(product(id), purpose, "porous", chosen).dropsPerMlOfPaint).toEqual({ from, to });
   });
 
   test("dots to dome are loosened with medium, not with water; a stencil with nothing", () => {
@@ -175,5 +161,24 @@ describe("one puddle", () => {
     expect(codes("base", { percent: 60 })).toContain("over-thinned");
     expect(codes("base", { school: "fluid-white", percent: 10 })).toContain("tints");
     expect(thin({ product: productId("fluid-acrylic"), purpose: "base", school: "none" }, CATALOGUE)).toMatchObject({ percent: 0, ml: 0 });
+  });
+});
+
+describe("thinned by the user's own hand", () => {
+  test("what is in it already, else what its paint is carried in: no water into solvent paint", () => {
+    expect(looseningOf({ with: UNTHINNED, percent: 0 }, true)).toBe(WATER);
+    expect(looseningOf({ with: UNTHINNED, percent: 0 }, false)).toBe(SPIRIT);
+    expect(looseningOf({ with: FLUID_MEDIUM, percent: 20 }, true)).toBe(FLUID_MEDIUM);
+  });
+  test("another thinner keeps the share; from nothing it begins with a drop or two; nothing takes all out", () => {
+    expect(thinnedWith({ with: WATER, percent: 25 }, FLUID_MEDIUM)).toEqual({ with: FLUID_MEDIUM, percent: 25 });
+    expect(thinnedWith({ with: UNTHINNED, percent: 0 }, WATER)).toEqual({ with: WATER, percent: 10 });
+    expect(thinnedWith({ with: WATER, percent: 25 }, UNTHINNED)).toEqual({ with: UNTHINNED, percent: 0 });
+  });
+  test("the usual share is told as a range, the user's own drops as they counted them", () => {
+    expect(thinningFor(craft, "dots-level", "porous", { with: WATER, percent: 15 }).dropsPerMlOfPaint).toEqual({ from: 3, to: 3 });
+    const usual = thinningFor(craft, "dots-level", "porous", usualThinning(craft, "dots-level", "porous")).dropsPerMlOfPaint;
+    expect(usual.from).toBeLessThan(usual.to);
+    expect(thinningFor(craft, "dots-level", "porous", { with: WATER, percent: 15 }, 30).dropsPerMlOfPaint).toEqual({ from: 4.5, to: 4.5 });
   });
 });

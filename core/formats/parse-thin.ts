@@ -1,6 +1,7 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
-import { PURPOSES, THINNING_SCHOOLS, isLiquid } from "../film/thinning";
+import { THINNING_SCHOOLS } from "../film/consistency";
+import { PURPOSES, isLiquid } from "../film/purposes";
 import type { ThinAsk } from "../film/thin";
 import { checkShape } from "./check-shape";
 import { bad, good } from "./problem";

@@ -3,6 +3,8 @@ import { describe, expect, test } from "@jest/globals";
 import { dateWork, latestStart } from "./date-work";
 import { dateOf, dayLater, instantOf, longestSittingMin, usualHours } from "./free-hours";
 import type { FreeHours } from "./free-hours";
+import { stretchesOf } from "./stretches";
+import type { DatedTask } from "./date-work";
 import type { Edge, Task, Work } from "../coating/facts/task";
 
 const MIN = 60_000;
@@ -113,5 +115,26 @@ describe("days and clocks", () => {
     expect(longestSittingMin(usualHours("UTC"))).toBe(7 * HOUR);
     expect(longestSittingMin({ ...UTC, exceptions: [{ date: "2026-12-27", spans: [{ from: "08:00", to: "18:30" }] }] })).toBe(10.5 * HOUR);
     expect(longestSittingMin({ ...UTC, weekday: [[], [], [], [], [], [], []] })).toBe(0);
+  });
+});
+
+describe("dated work as it is told", () => {
+  const of = (zone: Task["zones"][number], id: string, from: string, to: string, more = {}) =>
+    ({ task: { ...task(id, 10), zones: [zone] }, from: at(23, from), to: at(23, to), ...more }) as DatedTask;
+  const act = new Map([
+    ["top", 3],
+    ["edge", 3],
+    ["lid", 4],
+  ]);
+  test("a coat laid in one place after another is one line, from its first minute to its last", () => {
+    const told = stretchesOf([of("top", "top", "19:00", "19:20"), of("edge", "edge", "19:20", "19:30"), of("lid", "lid", "19:30", "19:40")], act);
+    expect(told.map((one) => [one.number, one.zones, one.item.from, one.to])).toEqual([
+      [3, ["top", "edge"], at(23, "19:00"), at(23, "19:30")],
+      [4, ["lid"], at(23, "19:30"), at(23, "19:40")],
+    ]);
+  });
+  test("a break, a part of a longer work or a shut recoat window keeps its own line", () => {
+    for (const second of [of("edge", "edge", "20:00", "20:10"), of("edge", "edge", "19:20", "19:30", { windowShut: true })])
+      expect(stretchesOf([of("top", "top", "19:00", "19:20"), second], act)).toHaveLength(2);
   });
 });

@@ -5,7 +5,7 @@ import { changePiece } from "#core/coating/model/apply-changes";
 import { pieceFacts } from "#core/coating/facts/facts";
 import { pieceOf } from "#core/coating/model/plan";
 import type { Candidate, Finding, PlanSet } from "#core/coating/model/plan";
-import { isLiquid } from "#core/film/thinning";
+import { isLiquid } from "#core/film/purposes";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Step } from "#core/coating/model/step";
 import { planWithEdits } from "#core/coating/planner/plan-with-edits";

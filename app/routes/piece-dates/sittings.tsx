@@ -1,9 +1,10 @@
 import { format } from "date-fns";
-import type { ZoneId } from "#core/catalogue/vocabulary";
 import { actNumbers } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
+import { stretchesOf } from "#core/schedule/stretches";
+import type { Stretch } from "#core/schedule/stretches";
 import type { DatedPlan } from "#core/schedule/dates-of";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
@@ -16,32 +17,6 @@ function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
     days.set(day, [...(days.get(day) ?? []), item]);
   }
   return [...days.values()];
-}
-
-/** A stretch of one act: the same coat, one place after another. */
-interface Stretch {
-  readonly number: number | undefined;
-  readonly item: DatedTask;
-  readonly to: number;
-  readonly zones: readonly ZoneId[];
-}
-
-function stretches(items: readonly DatedTask[], numbers: ReadonlyMap<string, number>): readonly Stretch[] {
-  const told: Stretch[] = [];
-  for (const item of items) {
-    const number = numbers.get(item.task.stepId);
-    const before = told.at(-1);
-    const same =
-      before &&
-      before.number !== undefined &&
-      before.number === number &&
-      before.item.task.coat === item.task.coat &&
-      before.item.task.half === item.task.half &&
-      !item.part;
-    if (same) told[told.length - 1] = { ...before, to: item.to, zones: [...new Set([...before.zones, ...item.task.zones])] };
-    else told.push({ number, item, to: item.to, zones: item.task.zones });
-  }
-  return told;
 }
 
 /** What one dated stretch of work says. */
@@ -83,7 +58,7 @@ export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Can
               <span className="ml-2 font-text text-base text-soft">{format(first.from, "d MMMM")}</span>
             </h2>
             <ol className="mt-1 grid gap-1">
-              {stretches(items, numbers).map((stretch) => (
+              {stretchesOf(items, numbers).map((stretch) => (
                 <Line key={`${stretch.item.task.id}-${stretch.item.from}`} stretch={stretch} shown={shown} menu={menu} />
               ))}
             </ol>

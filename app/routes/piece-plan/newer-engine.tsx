@@ -1,41 +1,30 @@
+import type { StepId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
 import type { Change } from "#core/coating/model/change";
-import type { Step } from "#core/coating/model/step";
-import { stepTitle } from "~/components/words";
+import { replacementsIn } from "#core/coating/model/replacements";
+import { settingText, stepTitle } from "~/components/words";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanActions } from "./plan-actions";
 
 /** One change as it would be noticed; settings of one step are said once. */
 function said(changes: readonly Change[], view: PlannedView, menu: Menu): readonly string[] {
-  const steps = new Map(
-    [...view.before, ...(view.newer?.made ?? []), ...view.made].flatMap((zone) => zone.steps.map((step) => [step.id, step as Step] as const)),
-  );
-  const title = (id: string) => {
-    const step = steps.get(id as never);
-    return step ? stepTitle({ ...step, coats: step.coats ?? 1 }, menu, false) : id;
+  const steps = new Map([...view.before, ...(view.newer?.made ?? []), ...view.made].flatMap((zone) => zone.steps.map((step) => [step.id, step] as const)));
+  const title = (id: StepId) => {
+    const step = steps.get(id);
+    return step ? stepTitle(step, menu, false) : id;
   };
-  const added = changes.filter((change) => change.op === "add");
-  const gone = changes.flatMap((change) => (change.op === "remove" ? (steps.get(change.stepId) ?? []) : []));
-  // What goes and what comes for it in the same place are one change.
-  const insteadOf = new Map(
-    added.flatMap((change) => {
-      const was = gone.find((step) => step.role === change.step.role && step.id.startsWith(`${change.zone}.`));
-      return was ? [[change, was] as const] : [];
-    }),
-  );
+  const insteadOf = replacementsIn(changes, steps);
   const replaced = new Set([...insteadOf.values()].map((step) => step.id));
   const lines = changes.flatMap((change): readonly string[] => {
     if (change.op === "add") {
-      const now = stepTitle({ ...change.step, coats: change.step.coats ?? 1 } as Step, menu);
+      const now = stepTitle(change.step, menu);
       const was = insteadOf.get(change);
       if (!was) return [`new: ${now}`];
-      const before = stepTitle({ ...was, coats: was.coats ?? 1 }, menu);
+      const before = stepTitle(was, menu);
       return [before === now ? `${now}, in another colour` : `${now} (was: ${before.charAt(0).toLowerCase()}${before.slice(1)})`];
     }
     if (change.op === "remove") return replaced.has(change.stepId) ? [] : [`no longer: ${title(change.stepId)}`];
-    if (change.op === "set")
-      return [change.field === "coats" ? `${title(change.stepId)}: ${String(change.value)} coats` : `another ${change.field}: ${title(change.stepId)}`];
-    return [];
+    return change.op === "set" ? [`${title(change.stepId)}: ${settingText(change.field, change.value)}`] : [];
   });
   return [...new Set(lines)];
 }

@@ -5,15 +5,18 @@ import type { Change } from "#core/coating/model/change";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
+import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
+import { productId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
+import { thinnedWith } from "#core/film/thinning";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
-import { nameIn } from "~/components/use-menu";
+import { isWaterborne, nameIn } from "~/components/use-menu";
 import { coatWords, placesText, sayClock, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
@@ -120,9 +123,6 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
   "to-come": () => "Other work comes first.",
 };
 
-/** What is laid in one go: a coat in all its places, or of what is held, one half of it. */
-const batchOf = (task: Task) => `${task.coat}:${task.half === "second" ? 2 : 1}`;
-
 /** Marks the next coat as done in all its places, or in one of them, or takes the last one back. */
 function Doing({
   tasks,
@@ -137,10 +137,9 @@ function Doing({
   title: string;
   ready: boolean;
 }) {
-  const next = tasks.find((task) => !done.has(task.id));
-  const last = [...tasks].reverse().find((task) => done.has(task.id));
-  const batch = next ? tasks.filter((task) => batchOf(task) === batchOf(next) && !done.has(task.id)) : [];
-  const laid = last ? tasks.filter((task) => batchOf(task) === batchOf(last) && done.has(task.id)) : [];
+  const batch = nextGo(tasks, done);
+  const laid = lastGo(tasks, done);
+  const [next] = batch;
   const coats = Math.max(...tasks.map((task) => task.coat));
   const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
   return (
@@ -177,18 +176,14 @@ function Doing({
   );
 }
 
-/** Two drops to begin with, where it went on as it comes, per cent of the paint. */
-const FIRST_DROPS_PERCENT = 10;
-
 /** The thinner the user is used to, for this act: what it does to body, hiding and film is judged at once. */
 function OwnThinner({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: PlanActions }) {
   const { step, stepIds } = act;
   const { thinning } = step;
-  const waterborne = menu.products.find((one) => one.id === step.product)?.waterborne ?? false;
-  if (!thinning || !waterborne || step.done || (step.role !== "base" && step.role !== "decorate")) return null;
+  if (!thinning || !isWaterborne(menu, step.product) || step.done || (step.role !== "base" && step.role !== "decorate")) return null;
   const change = (thinner: string) => {
-    const percent = thinner === "none" ? 0 : thinning.percent || FIRST_DROPS_PERCENT;
-    actions.apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field: "thinning", value: { with: thinner, percent } })));
+    const value = thinnedWith(thinning, productId(thinner));
+    actions.apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field: "thinning", value })));
   };
   return (
     <div className="max-w-72 print:hidden">
@@ -258,7 +253,7 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
             </p>
           ))}
           <Figures step={step} />
-          {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} apply={actions.apply} />}
+          {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} menu={menu} apply={actions.apply} />}
         </div>
         <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>
           {(answer) => <Alternatives explanation={answer?.stepId === step.id ? answer : null} step={step} menu={menu} actions={actions} />}

@@ -7,7 +7,9 @@ import type { StepState } from "#core/logbook/coat-states";
 import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
+import { looseningOf, MOST_PERCENT, PERCENT_PER_DROP } from "#core/film/thinning";
 import { ColourChip } from "~/components/colour-chip";
+import { isWaterborne } from "~/components/use-menu";
 import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
 import { useRunningValue } from "./use-running-value";
 
@@ -40,12 +42,8 @@ export function Figures({ step }: { step: Step }) {
   );
 }
 
-/** One drop of a standard dropper to a millilitre, per cent of the paint. */
-const DROP_PERCENT = 5;
-const MOST_PERCENT = 400;
-
 /** The user's own hand in the plan: a coat more or fewer, a drop more or fewer, or the act left out, in all its places. */
-export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string; apply: (changes: readonly Change[]) => void }) {
+export function OwnChanges({ act, title, menu, apply }: { act: ToldAct; title: string; menu: Menu; apply: (changes: readonly Change[]) => void }) {
   const { step, stepIds } = act;
   const set = (field: string, value: unknown) => apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field, value })));
   const { thinning } = step;
@@ -53,7 +51,7 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
   const percentAfter = useRunningValue(thinning?.percent ?? 0, 0, MOST_PERCENT);
   const layCoats = (by: number) => set("coats", coatsAfter(by));
   const thin = (by: number) => {
-    set("thinning", { with: thinning && thinning.with !== "none" ? thinning.with : "water", percent: percentAfter(by) });
+    if (thinning) set("thinning", { with: looseningOf(thinning, isWaterborne(menu, step.product)), percent: percentAfter(by) });
   };
   return (
     <div className="flex flex-wrap gap-2 print:hidden">
@@ -69,7 +67,13 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
       )}
       {thinning && (step.role === "base" || step.role === "decorate" || thinning.with !== "none") && (
         <>
-          <button type="button" className="chip" disabled={thinning.percent <= 0} aria-label={`A drop thicker: ${title}`} onClick={() => thin(-DROP_PERCENT)}>
+          <button
+            type="button"
+            className="chip"
+            disabled={thinning.percent <= 0}
+            aria-label={`A drop thicker: ${title}`}
+            onClick={() => thin(-PERCENT_PER_DROP)}
+          >
             − drop
           </button>
           <button
@@ -77,7 +81,7 @@ export function OwnChanges({ act, title, apply }: { act: ToldAct; title: string;
             className="chip"
             disabled={thinning.percent >= MOST_PERCENT}
             aria-label={`A drop thinner: ${title}`}
-            onClick={() => thin(DROP_PERCENT)}
+            onClick={() => thin(PERCENT_PER_DROP)}
           >
             + drop
           </button>
@@ -160,7 +164,7 @@ export function Steps({ acts, places, menu, states, begun, selected, select, app
                   ))}
                 </h4>
                 {begun && <StateMark state={states.get(step.id)} />}
-                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} apply={apply} />}
+                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} menu={menu} apply={apply} />}
               </div>
               {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
               {step.because.map(({ requirement, text }) => (

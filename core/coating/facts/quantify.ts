@@ -3,7 +3,8 @@ import { dryMicrons } from "../../film/build";
 import { fieldAmount, marksAmount } from "../../film/amount";
 import { stagesIn } from "../../drying/stages";
 import { MIN_PER_DAY } from "../../units/duration";
-import { isLiquid, purposeOf, thinningFor, usualThinning } from "../../film/thinning";
+import { isLiquid, purposeOf } from "../../film/purposes";
+import { thinningFor, usualThinning } from "../../film/thinning";
 import { coatMicrons, coversField, films, filmsBelow, isFilm } from "./facts";
 import { handsOnMin } from "./hands-on";
 import { isOfColour, nearestJar } from "./jars";
@@ -91,7 +92,8 @@ function ownJarOf({ product, step }: StepFact): Pick<Step, "ownProduct"> {
 /** A coat's thinning with all that follows from it: the usual one where nothing was said. */
 function thinningOf({ step, product }: StepFact, stack: StackFacts): Step["thinning"] {
   const purpose = purposeOf(step, product!);
-  return thinningFor(product!, purpose, step.thinning ?? usualThinning(product!, purpose, stack.material.surface));
+  const { surface } = stack.material;
+  return thinningFor(product!, purpose, surface, step.thinning ?? usualThinning(product!, purpose, surface));
 }
 
 /**

@@ -47,3 +47,30 @@ export interface Work {
 export function taskId(stepId: string, coat: number, half?: "first" | "second"): string {
   return half ? `${stepId}:${coat}:${half}` : `${stepId}:${coat}`;
 }
+
+/** What is laid in one go: a coat in all its places; of what is held, one half of it. */
+function sameGo(one: Task, other: Task): boolean {
+  return one.coat === other.coat && (one.half === "second") === (other.half === "second");
+}
+
+/**
+ * What comes next of an act: its next coat, in every place that still wants it.
+ *
+ * @param tasks of one act, in working order
+ * @param done tasks that are done, by id
+ * @returns none when all of it is done
+ */
+export function nextGo(tasks: readonly Task[], done: ReadonlyMap<string, number>): readonly Task[] {
+  const next = tasks.find((task) => !done.has(task.id));
+  return next ? tasks.filter((task) => sameGo(task, next) && !done.has(task.id)) : [];
+}
+
+/**
+ * What was laid last of an act, in every place that has it.
+ *
+ * @returns none when nothing of it is done
+ */
+export function lastGo(tasks: readonly Task[], done: ReadonlyMap<string, number>): readonly Task[] {
+  const last = tasks.findLast((task) => done.has(task.id));
+  return last ? tasks.filter((task) => sameGo(task, last) && done.has(task.id)) : [];
+}

@@ -1,5 +1,6 @@
 import { fingerprint } from "../model/fingerprint";
-import { isLiquid, purposeOf, usualThinning } from "../../film/thinning";
+import { isLiquid, purposeOf } from "../../film/purposes";
+import { usualThinning } from "../../film/thinning";
 import { candidateId } from "../../catalogue/ids";
 import type { CandidateId } from "../../catalogue/ids";
 import { quantify } from "../facts/quantify";

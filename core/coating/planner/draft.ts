@@ -1,7 +1,8 @@
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
 import type { Sheen } from "../../catalogue/vocabulary";
-import { isLiquid, purposeOf, usualThinning } from "../../film/thinning";
+import { isLiquid, purposeOf } from "../../film/purposes";
+import { usualThinning } from "../../film/thinning";
 import type { Surface } from "../../catalogue/material";
 import type { Because, StepChoice } from "../model/step";
 

@@ -1,0 +1,89 @@
+/** Older notebooks are brought up to date, and newer ones are not touched. */
+import "fake-indexeddb/auto";
+import { describe, expect, jest, test } from "@jest/globals";
+import { openDB } from "idb";
+import { readFileSync } from "node:fs";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { parsePiece } from "#core/formats/parse-piece";
+import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
+import { DATA_VERSION_OF } from "#core/formats/write-bundle";
+import { keepingOf } from "#core/formats/keeping-of";
+import { planOnBody } from "#core/logbook/plan-on-body";
+import { assertFits } from "./check-record";
+import { openStore } from "./database";
+import { allPieces } from "./pieces";
+import { progressOf } from "./progress";
+
+let count = 0;
+const fresh = () => `versions-${(count += 1)}`;
+
+describe("the notebook's own versions", () => {
+  test("follow one another without a gap, and say what they do", () => {
+    const steps = DEFINITIONS.flatMap((one) => one.migrations);
+    const reached = new Set([...DEFINITIONS.map((one) => one.since), ...steps.map((one) => one.to)]);
+    expect([...reached].sort((x, y) => x - y)).toEqual(Array.from({ length: DATA_VERSION }, (_unused, index) => index + 1));
+    for (const one of steps) expect(one.does.length).toBeGreaterThan(10);
+    expect(Math.max(...Object.values(DATA_VERSION_OF))).toBe(DATA_VERSION);
+  });
+
+  /** A database as an older Nook Coat left it. */
+  async function older(fixture: string) {
+    const name = fresh();
+    const old = JSON.parse(readFileSync(`tests/fixtures/${fixture}`, "utf8")) as { version: number; stores: Record<string, { id: string }[]> };
+    const before = await openDB(name, old.version, {
+      upgrade: (database) => {
+        for (const store of Object.keys(old.stores)) database.createObjectStore(store, { keyPath: "id" });
+      },
+    });
+    for (const [store, records] of Object.entries(old.stores)) for (const record of records) await before.put(store, record);
+    before.close();
+    return openStore(() => {}, name);
+  }
+
+  test("the first database is brought up to date with everything in it", async () => {
+    const now = await older("database-1.json");
+    expect(now.version).toBe(DATA_VERSION);
+    const records = await allPieces(now);
+    expect(records.map((one) => [one.id, one.rev, one.planId])).toEqual([
+      ["herbpot0001", 1, null],
+      ["tidewedge01", 1, null],
+    ]);
+    for (const { piece } of records) expect(parsePiece(piece, CATALOGUE).ok).toBe(true);
+  });
+
+  test.each(["database-2.json", "database-3.json"])("%s: plans name their steps anew, and nothing is lost", async (fixture) => {
+    const now = await older(fixture);
+    const [plan] = await now.getAll("plans");
+    const [record] = await allPieces(now);
+    expect(record?.planId).toBe(plan?.id);
+    expect(plan?.edits).toMatchObject([{ op: "set", stepId: "top.base.craft-acrylic", value: 4 }]);
+    expect(plan?.pinned).toEqual(["top.seal.acrylic-varnish"]);
+    for (const store of STORE_NAMES) for (const one of await now.getAll(store)) expect(() => assertFits(store, one)).not.toThrow();
+  });
+
+  test("what was done under the first engine is on the body still", async () => {
+    const now = await older("database-3.json");
+    const [record] = await allPieces(now);
+    const [plan] = await now.getAll("plans");
+    const progress = await progressOf(now, record!.id);
+    expect(progress).toHaveLength(3);
+    const view = planOnBody(record!.piece, keepingOf(plan!), progress, CATALOGUE);
+    expect(view.basis).toBeNull();
+    expect(view.done.size).toBe(3);
+  });
+
+  test("an old tab lets go at once when a newer one upgrades, and is told", async () => {
+    const name = fresh();
+    const told = jest.fn();
+    await openStore(told, name);
+    const newer = await openDB(name, DATA_VERSION + 1);
+    expect(newer.version).toBe(DATA_VERSION + 1);
+    expect(told).toHaveBeenCalledTimes(1);
+  });
+
+  test("a notebook of a newer Nook Coat is not touched", async () => {
+    const name = fresh();
+    (await openDB(name, DATA_VERSION + 1)).close();
+    await expect(openStore(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
+  });
+});
