@@ -29,8 +29,8 @@ async function preferencesHere(): Promise<Preferences> {
       import("~/store/history.client"),
     ]);
     const db = await database();
-    const [settings, rooms, hours] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere())]);
-    return { settings, rooms, hours, history: historyState(), trouble: null };
+    const [settings, rooms, hours, history] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere()), historyState(db)]);
+    return { settings, rooms, hours, history, trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
     return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), history: { undo: null, redo: null, said: null }, trouble };

@@ -1,29 +1,48 @@
-import { useCallback } from "react";
-import { useFetchers, useSubmit } from "react-router";
+import { useCallback, useMemo, useSyncExternalStore } from "react";
+import { asks as made } from "./asks.client";
+import type { Asked, AskHow, Asks, AsksState } from "./asks";
 import type { Ask } from "./perform";
 
-let asked = 0;
+const NOTHING: AsksState = { asked: [], refused: [] };
+const NEVER = () => () => undefined;
+
+/** On the server a module of the browser is empty. */
+const asks = made as Asks | undefined;
+
+/** What this page has asked and not seen the end of. */
+export function useAsks(): AsksState {
+  return useSyncExternalStore(asks?.subscribe ?? NEVER, asks?.snapshot ?? (() => NOTHING), () => NOTHING);
+}
 
 /**
- * Asks an action without leaving the page. Every ask is a submission of its own, so that none overtakes another's answer.
+ * Asks an action without leaving the page. Each ask is noted before it is sent, comes after those before it, and stays until it is written.
  *
  * @param action the action's address
+ * @param noted false for what must not be done again after a reload
  */
-export function useAsk<A extends Ask>(action: string): (ask: A) => void {
-  const submit = useSubmit();
-  return useCallback(
-    (ask: A) => {
-      asked += 1;
-      void submit(ask as never, { method: "post", action, encType: "application/json", navigate: false, fetcherKey: `ask-${asked}` });
-    },
-    [submit, action],
-  );
+export function useAsk<A extends Ask>(action: string, noted = true): (ask: A, how?: AskHow<A>) => string {
+  return useCallback((ask: A, how: AskHow<A> = {}) => asks?.ask(action, ask, { noted, ...how }) ?? "", [action, noted]);
 }
+
+/** Typing has ended: what waits for it is saved now. */
+export function hurryAsks(): void {
+  asks?.hurry();
+}
+
+const pathOf = (action: string) => action.split("?")[0]!;
 
 /** What was asked of an action and is not settled yet, in the order it was asked. */
 export function useAsked<A extends Ask>(action: string): readonly A[] {
-  return useFetchers()
-    .filter((fetcher) => fetcher.state !== "idle" && fetcher.formAction?.split("?")[0] === action && fetcher.json !== undefined)
-    .sort((a, b) => Number(a.key.slice(4)) - Number(b.key.slice(4)))
-    .map((fetcher) => fetcher.json as unknown as A);
+  const { asked } = useAsks();
+  return useMemo(() => asked.filter((one) => pathOf(one.action) === pathOf(action)).map((one) => (one as Asked<A>).ask), [asked, action]);
+}
+
+/** Tries again what could not be written. */
+export function retryAsks(): void {
+  asks?.retry();
+}
+
+/** The user has read why something was not kept. */
+export function readRefusal(key: string): void {
+  asks?.read(key);
 }

@@ -1,10 +1,12 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import type { ReactNode } from "react";
-import { useRevalidator } from "react-router";
+import { useRevalidator, useSubmit } from "react-router";
 import type { RoomRecord } from "#core/formats/stores/rooms";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { FreeHours } from "#core/schedule/free-hours";
+import { adoptAsks, asks } from "~/actions/asks.client";
 import { useAsk, useAsked } from "~/actions/use-ask";
+import type { NotebookState } from "~/store/open.client";
 import { useNow } from "./use-now";
 import type { SettingsChange } from "~/store/preferences";
 
@@ -29,13 +31,13 @@ export interface Preferences {
 }
 
 export interface AppContext extends Preferences {
-  readonly saveSettings: (change: SettingsChange) => void;
+  /** @param typed the user is still typing: it is saved when they rest */
+  readonly saveSettings: (change: SettingsChange, typed?: boolean) => void;
   readonly step: (direction: "undo" | "redo") => void;
   /** Says something to whoever listens rather than looks. */
   readonly announce: (text: string) => void;
   readonly said: string;
-  /** A newer Nook Coat has taken the database over. */
-  readonly tooOld: boolean;
+  readonly notebook: NotebookState;
 }
 
 const Context = createContext<AppContext | null>(null);
@@ -50,29 +52,60 @@ function useSettings(kept: SettingsRecord): Pick<AppContext, "settings" | "saveS
   const ask = useAsk<SettingsAsk>("/settings");
   const asked = useAsked<SettingsAsk>("/settings");
   const settings = asked.reduce((current, one) => (one.intent === "settings" ? { ...current, ...one.change } : current), kept);
-  const saveSettings = useCallback((change: SettingsChange) => ask({ intent: "settings", change }), [ask]);
+  const saveSettings = useCallback(
+    (change: SettingsChange, typed = false) => void ask({ intent: "settings", change }, typed ? { about: `settings/${Object.keys(change).join()}` } : {}),
+    [ask],
+  );
   return { settings, saveSettings };
 }
 
-/** Reloads what another tab has saved; says when this tab is too old to go on. */
-function useOtherTabs(): boolean {
+/** Reloads what another tab has saved. */
+function useOtherTabs(): void {
   const { revalidate } = useRevalidator();
-  const [old, setOld] = useState(false);
   useEffect(() => {
     let stop: (() => void) | null = null;
     let gone = false;
     void import("~/store/open.client").then(({ onOtherTab }) => {
       if (!gone) stop = onOtherTab(() => void revalidate());
     });
-    const newer = () => setOld(true);
-    window.addEventListener("database-newer", newer);
     return () => {
       gone = true;
       stop?.();
-      window.removeEventListener("database-newer", newer);
     };
   }, [revalidate]);
-  return old;
+}
+
+const AS_USUAL: NotebookState = { tooOld: false, blocked: false, readOnly: false };
+
+/** How the notebook stands in this tab. */
+function useNotebookState(): NotebookState {
+  const [state, setState] = useState(AS_USUAL);
+  useEffect(() => {
+    let stop: (() => void) | null = null;
+    let gone = false;
+    void import("~/store/open.client").then(({ notebookState, onNotebookState }) => {
+      if (gone) return;
+      setState(notebookState());
+      stop = onNotebookState(() => setState(notebookState()));
+    });
+    return () => {
+      gone = true;
+      stop?.();
+    };
+  }, []);
+  return state;
+}
+
+/** Sends what is asked through the router, and takes over what a page that is gone could not write any more. */
+function useAsksSent(): void {
+  const submit = useSubmit();
+  useEffect(() => {
+    asks.connect(({ key, action, ask, about }) => {
+      const body = { ...ask, askKey: key, ...(about === null ? {} : { askAbout: about }) };
+      return submit(body as never, { method: "post", action, encType: "application/json", navigate: false, fetcherKey: `ask-${key}` });
+    });
+    void adoptAsks();
+  }, [submit]);
 }
 
 const QUARTER_MS = 15 * 60_000;
@@ -107,11 +140,13 @@ export function AppContextProvider({ preferences, children }: { preferences: Pre
   const [said, setSaid] = useState("");
   const { settings, saveSettings } = useSettings(preferences.settings);
   useTheme(settings.theme, settings.rev > 0);
-  const tooOld = useOtherTabs();
+  useOtherTabs();
+  useAsksSent();
+  const notebook = useNotebookState();
   useClock();
   const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
-  const ask = useAsk<HistoryAsk>("/history");
-  const step = useCallback((intent: "undo" | "redo") => ask({ intent }), [ask]);
+  const ask = useAsk<HistoryAsk>("/history", false);
+  const step = useCallback((intent: "undo" | "redo") => void ask({ intent }), [ask]);
   const last = preferences.history.said;
   const heard = useRef(last?.step);
   useEffect(() => {
@@ -120,8 +155,8 @@ export function AppContextProvider({ preferences, children }: { preferences: Pre
     announce(last.text);
   }, [last, announce]);
   const context = useMemo(
-    () => ({ ...preferences, settings, saveSettings, step, announce, said, tooOld }),
-    [preferences, settings, saveSettings, step, announce, said, tooOld],
+    () => ({ ...preferences, settings, saveSettings, step, announce, said, notebook }),
+    [preferences, settings, saveSettings, step, announce, said, notebook],
   );
   return <Context value={context}>{children}</Context>;
 }

@@ -1,8 +1,9 @@
 import { Checkbox, RadioGroup, Select } from "radix-ui";
-import { useId, useState } from "react";
+import { useId } from "react";
 import { getNonce } from "get-nonce";
 import { Check, ChevronDown } from "lucide-react";
 import type { ReactNode } from "react";
+import { hurryAsks } from "~/actions/use-ask";
 
 interface Named {
   readonly id: string;
@@ -137,20 +138,16 @@ export function Radios({ legend, value, choices, onChange }: { legend: string } 
   );
 }
 
-/** A colour that is saved when the picker closes, so that dragging in it does not save a hundred times. */
+/** A colour, saved while it is picked: dragging in the picker is one change. */
 export function Colour({ label, fact, value, onChange }: { label: string; fact?: string; value: string; onChange: (hex: string) => void }) {
-  const [draft, setDraft] = useState<string | null>(null);
   return (
     <label className="flex items-center gap-2" data-fact={fact}>
       <input
         type="color"
         className="h-11 w-14 rounded border-2 border-line bg-sheet"
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={() => {
-          if (draft && draft !== value) onChange(draft);
-          setDraft(null);
-        }}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        onBlur={hurryAsks}
       />
       {label}
     </label>

@@ -1,9 +1,10 @@
-import { changeSchema, coatEventSchema, zoneStepsSchema } from "#core/formats/change-schema";
+import { changeSchema, coatEventSchema, MOST_CHANGES, zoneStepsSchema } from "#core/formats/change-schema";
+import { instantSchema } from "#core/formats/hours-schema";
 import type { JoiRoot } from "#core/formats/stores/definition";
 
 /** Changes as a list. */
 export function changesField(joi: JoiRoot) {
-  return joi.array().items(changeSchema(joi)).max(400).required();
+  return joi.array().items(changeSchema(joi)).max(MOST_CHANGES).required();
 }
 
 /** The plan that is followed, as a screen shows it. */
@@ -12,7 +13,7 @@ export function followedField(joi: JoiRoot) {
     .object({
       candidateId: joi.string().max(40).required(),
       school: joi.string().allow("").max(400).required(),
-      basis: joi.string().isoDate().allow(null).required(),
+      basis: instantSchema(joi).allow(null).required(),
       made: zoneStepsSchema(joi).required(),
       madeFor: joi.string().max(40).required(),
     })

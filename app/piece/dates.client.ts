@@ -1,9 +1,9 @@
 import { instantOf } from "#core/schedule/free-hours";
-import type { DatedPlan } from "#core/schedule/dates-of";
 import { timeZoneHere } from "~/components/time-zone";
 import { database } from "~/store/open.client";
 import { hoursIn } from "~/store/preferences";
 import { datesFor } from "~/workers/planner.client";
+import type { PlannedDates } from "~/workers/plan-worker-api";
 import { planOf } from "./kept-piece";
 import type { KeptPiece } from "./kept-piece";
 
@@ -12,7 +12,7 @@ export const QUARTER_MS = 15 * 60_000;
 
 export interface DatesView {
   /** Null when there is no plan to date. */
-  readonly dates: DatedPlan | null;
+  readonly dates: PlannedDates | null;
   /** Instant, ms, they were worked out from. */
   readonly now: number;
 }

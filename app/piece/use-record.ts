@@ -17,6 +17,16 @@ export interface Clash {
   readonly theirs: PieceRecord;
 }
 
+/** How changes to a piece are saved. */
+export interface Saving {
+  /** The piece as the user saw it when they began; as it is shown now where it is left out. */
+  readonly seen?: Piece;
+  /** They are still typing: it is saved when they rest. */
+  readonly typed?: boolean;
+}
+
+export type SaveChanges = (changes: readonly Change[], how?: Saving) => void;
+
 /** The piece of the layout route, as its loader gave it. */
 export function useKept(): KeptPiece & { readonly clash: Clash | null } {
   const data = useRouteLoaderData("routes/piece/route") as { readonly kept: KeptPiece; readonly clash: Clash | null } | undefined;
@@ -35,9 +45,17 @@ export function useRecord() {
   return {
     record,
     clash,
-    save: (changes: readonly Change[], seen: Piece = record.piece) => ask({ intent: "change", seen, changes }),
+    save: (changes: readonly Change[], { seen = record.piece, typed = false }: Saving = {}) => {
+      if (!typed) return void ask({ intent: "change", seen, changes });
+      const paths = changes.map((one) => (one.op === "setPiece" ? one.path : "")).join();
+      // What the user knew when they began is known still: strokes in between were never saved.
+      const over = (earlier: PieceAsk): PieceAsk => ({ intent: "change", seen: earlier.intent === "change" ? earlier.seen : seen, changes });
+      ask({ intent: "change", seen, changes }, { about: `${kept.id}/${paths}`, over });
+    },
     remove: () => ask({ intent: "remove" }),
     takeTheirs: () => ask({ intent: "take-theirs" }),
-    keepMine: () => clash && ask({ intent: "change", seen: clash.theirs.piece, changes: clash.changes }),
+    keepMine: () => {
+      if (clash) ask({ intent: "change", seen: clash.theirs.piece, changes: clash.changes });
+    },
   };
 }

@@ -9,6 +9,8 @@ import type { StoreName } from "#core/formats/stores/stores";
 
 /** A record that does not fit its store: it is not written. */
 export class UnfitRecord extends Error {
+  override readonly name = "UnfitRecord";
+
   constructor(
     readonly store: StoreName,
     readonly problem: Problem,

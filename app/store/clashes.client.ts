@@ -1,4 +1,5 @@
 import type { Clash } from "~/piece/use-record";
+import { OwnValues } from "./pieces";
 
 const open = new Map<string, Clash>();
 
@@ -13,4 +14,13 @@ export function noteClash(pieceId: string, clash: Clash): void {
 
 export function settleClash(pieceId: string): void {
   open.delete(pieceId);
+}
+
+const own = new Map<string, OwnValues>();
+
+/** What this tab has set in a piece. */
+export function ownValuesOf(pieceId: string): OwnValues {
+  const values = own.get(pieceId) ?? new OwnValues();
+  own.set(pieceId, values);
+  return values;
 }

@@ -2,28 +2,38 @@ import type { IDBPTransaction } from "idb";
 import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import type { assertFits as AssertFits } from "./check-record";
+import { isReadOnly } from "./database";
 import type { Database } from "./database";
 import { fieldChanges, turnedRound } from "./field-diff";
 import type { DatabaseSchema } from "./schema";
+import { freshId } from "./fresh-id";
+import { ACTS_STORE, keepAct, TAB } from "./acts";
+import type { Act, ActsInside, Entry, Kept } from "./acts";
 import { inTurn } from "./write-queue";
 
-type Kept = RecordOf<StoreName>;
+type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE)[], "readwrite">;
 
-/** One record before and after; null where there was none, or is none. */
-export interface Entry {
-  readonly store: StoreName;
-  readonly id: string;
-  readonly before: Kept | null;
-  readonly after: Kept | null;
+/** What is known of whoever asks. */
+export interface By {
+  /** The ask's own id: what was done for it already is not done twice. */
+  readonly ask?: string | undefined;
+  /** Strokes of one thing that is typed: they are one act. */
+  readonly merge?: string | undefined;
 }
 
-/** One thing the user did, as what it changed: turned round, it is its own undoing. */
-export interface Command {
-  readonly label: string;
-  readonly entries: readonly Entry[];
+/** The same ask came twice; it was done the first time. */
+export class DoneAlready extends Error {
+  override readonly name = "DoneAlready";
 }
 
-type Writing = IDBPTransaction<DatabaseSchema, StoreName[], "readwrite">;
+/** A newer Nook Coat keeps this notebook: it may be read and saved to a file, not changed. */
+export class ReadOnlyNotebook extends Error {
+  override readonly name = "ReadOnlyNotebook";
+
+  constructor() {
+    super("this notebook was last used with a newer Nook Coat, so it can be read and saved to a file here, but not changed");
+  }
+}
 
 /** The stores whose records belong to those of a store. */
 export function ownedBy(store: string): readonly (typeof DEFINITIONS)[number][] {
@@ -62,6 +72,11 @@ export class Recorder {
     await this.transaction.objectStore(store).put(record as never);
   }
 
+  /** Ids of all records of a store. */
+  async ids(store: StoreName): Promise<ReadonlySet<string>> {
+    return new Set(await this.transaction.objectStore(store).getAllKeys());
+  }
+
   async remove(store: StoreName, id: string): Promise<void> {
     await this.note(store, id, null);
     await this.transaction.objectStore(store).delete(id);
@@ -88,7 +103,8 @@ export class Recorder {
   }
 }
 
-type Listener = (command: Command) => void;
+/** @param replaces the act it goes on from, which is no longer by itself */
+type Listener = (act: Act, replaces: string | null) => void;
 const listeners = new Set<Listener>();
 
 /** Hears of everything that is done, so that it can be undone. */
@@ -97,19 +113,16 @@ export function onCommand(listener: Listener): () => void {
   return () => listeners.delete(listener);
 }
 
-async function written<T>(
-  db: Database,
-  stores: readonly StoreName[],
-  work: (recorder: Recorder) => Promise<T>,
-): Promise<{ result: T; entries: readonly Entry[] }> {
+/** Works inside one transaction: all of it or nothing. */
+async function written<T>(db: Database, stores: readonly StoreName[], work: (recorder: Recorder, acts: ActsInside) => Promise<T>): Promise<T> {
+  if (isReadOnly(db)) throw new ReadOnlyNotebook();
   // Only who writes needs the schemas: a page that reads does not load them.
   const { assertFits } = await import("./check-record");
-  const transaction = db.transaction([...stores], "readwrite");
-  const recorder = new Recorder(transaction, assertFits);
+  const transaction = db.transaction([...stores, ACTS_STORE], "readwrite");
   try {
-    const result = await work(recorder);
+    const result = await work(new Recorder(transaction, assertFits), transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
     await transaction.done;
-    return { result, entries: recorder.entries };
+    return result;
   } catch (error) {
     try {
       transaction.abort();
@@ -122,18 +135,33 @@ async function written<T>(
 }
 
 /**
- * Does one thing in one transaction, all of it or nothing, and tells whoever listens what it changed. Things done to the same record are done one
- * after another, each with its own answer.
+ * Does one thing in one transaction, all of it or nothing, keeps what it changed so that it can be taken back, and tells whoever listens. Things
+ * done to the same record are done one after another, each with its own answer.
  *
  * @param label what the user did, in a few words, for "undo …"
  * @param of the record it is mainly about, such as "pieces/ID"
  * @param stores the stores it may touch
- * @throws UnfitRecord when it would store what fails its schema; whatever the browser throws when it cannot write
+ * @throws UnfitRecord when it would store what fails its schema; DoneAlready when the very same ask was done before; ReadOnlyNotebook; whatever the
+ * browser throws when it cannot write
  */
-export function runCommand<T>(db: Database, label: string, of: string, stores: readonly StoreName[], work: (recorder: Recorder) => Promise<T>): Promise<T> {
+export function runCommand<T>(
+  db: Database,
+  label: string,
+  of: string,
+  stores: readonly StoreName[],
+  work: (recorder: Recorder) => Promise<T>,
+  by: By = {},
+): Promise<T> {
   return inTurn(of, async () => {
-    const { result, entries } = await written(db, stores, work);
-    if (entries.length > 0) for (const listener of listeners) listener({ label, entries });
+    const { result, kept } = await written(db, stores, async (recorder, acts) => {
+      if (by.ask !== undefined && (await acts.get(by.ask))) throw new DoneAlready();
+      const result = await work(recorder);
+      const { entries } = recorder;
+      if (entries.length === 0) return { result, kept: null };
+      const act: Act = { id: by.ask ?? freshId(), at: Date.now(), tab: TAB, label, entries, ...(by.merge === undefined ? {} : { merge: by.merge }) };
+      return { result, kept: await keepAct(acts, act) };
+    });
+    if (kept) for (const listener of listeners) listener(kept.act, kept.replaces);
     return result;
   });
 }
@@ -153,7 +181,8 @@ function takenBack({ store, before, after }: Entry, current: Kept | undefined): 
     throw new Clash();
   }
   if (before === null) {
-    if (bare(current) !== bare(after)) throw new Clash();
+    // Of a new record only its count of changes is kept.
+    if (current.rev !== after.rev && bare(current) !== bare(after)) throw new Clash();
     return null;
   }
   const turned = turnedRound(current, fieldChanges(before as never, after as never, STORES[store].lists as readonly string[]));
@@ -162,24 +191,27 @@ function takenBack({ store, before, after }: Entry, current: Kept | undefined): 
 }
 
 /**
- * Takes a command back: exactly what it changed is turned round, field by field; what else was changed since stays. Where the very same field
+ * Takes an act back: exactly what it changed is turned round, field by field; what else was changed since stays. Where the very same field
  * was changed since, nothing at all is written.
  *
- * @returns the command that does it again, or null when something else was changed in between
+ * @returns the act that does it again, or null when something else was changed in between
  */
-export async function takeBack(db: Database, { label, entries }: Command): Promise<Command | null> {
-  const stores = [...new Set(entries.map((entry) => entry.store))];
+export async function takeBack(db: Database, act: Act): Promise<Act | null> {
+  const stores = [...new Set(act.entries.map((entry) => entry.store))];
   try {
-    const done = await written(db, stores, async (recorder) => {
-      for (const entry of [...entries].reverse()) {
+    return await written(db, stores, async (recorder, acts) => {
+      for (const entry of [...act.entries].reverse()) {
         const current = await recorder.get(entry.store, entry.id);
         const next = takenBack(entry, current as Kept | undefined);
         const rev = Math.max(current?.rev ?? 0, entry.before?.rev ?? 0) + 1;
         if (next) await recorder.put(entry.store, { ...next, rev } as never);
         else if (current) await recorder.remove(entry.store, entry.id);
       }
+      const { undoneAt, removedAt: _removed, merge: _merge, ...rest } = act;
+      const turned: Act = { ...rest, entries: recorder.entries, ...(undoneAt === undefined ? { undoneAt: Date.now() } : {}) };
+      await acts.put(turned);
+      return turned;
     });
-    return { label, entries: done.entries };
   } catch (error) {
     if (error instanceof Clash) return null;
     throw error;

@@ -3,6 +3,7 @@ import type { IDBPDatabase, IDBPTransaction } from "idb";
 import type { RawParts, StepTranslator } from "#core/formats/step-translation";
 import { migrated } from "#core/formats/migrate";
 import { DATA_VERSION, DEFINITIONS } from "#core/formats/stores/stores";
+import { ACT_INDEXES, ACTS_STORE } from "./acts";
 import type { DatabaseSchema } from "./schema";
 
 export type Database = IDBPDatabase<DatabaseSchema>;
@@ -11,9 +12,16 @@ export const DATABASE_NAME = "nook-coat";
 
 type Upgrade = IDBPTransaction<unknown, string[], "versionchange">;
 
+/** Stores of this browser alone: they are in no file. */
+const LOCAL_STORES = [{ name: ACTS_STORE, indexes: ACT_INDEXES }] as const;
+
+/** The data version of the records in each version of the database; the newest stands last. */
+const DATA_VERSION_AT = [1, 2, 3, 4, DATA_VERSION] as const;
+export const DATABASE_VERSION = DATA_VERSION_AT.length;
+
 /** Makes the stores and indexes that are not there yet. */
 function layOut(db: IDBPDatabase<unknown>, transaction: Upgrade): void {
-  for (const { name, indexes } of DEFINITIONS) {
+  for (const { name, indexes } of [...DEFINITIONS, ...LOCAL_STORES]) {
     const store = db.objectStoreNames.contains(name) ? transaction.objectStore(name) : db.createObjectStore(name, { keyPath: "id" });
     for (const [index, field] of Object.entries(indexes)) if (!store.indexNames.contains(index)) store.createIndex(index, field);
     for (const index of [...store.indexNames]) if (!(index in indexes)) store.deleteIndex(index);
@@ -38,27 +46,70 @@ async function versionOf(name: string): Promise<number | null> {
 
 /** Steps of plans of the first engine; loaded only where an older database may have some. */
 async function translator(version: number | null): Promise<StepTranslator> {
-  if (version === 0 || (version !== null && version >= DATA_VERSION)) return () => new Map();
+  if (version === 0 || (version !== null && (DATA_VERSION_AT[version - 1] ?? DATA_VERSION) >= DATA_VERSION)) return () => new Map();
   const [{ legacySteps }, { CATALOGUE }] = await Promise.all([import("#core/formats/legacy-steps"), import("#core/catalogue/catalogue")]);
   return legacySteps(CATALOGUE);
 }
 
-/**
- * Opens the database and brings it up to date.
- *
- * @param onNewer called when another tab needs a newer version; by then this tab has let go, so it blocks nobody
- * @throws the browser's VersionError when a newer Nook Coat has already been here
- */
-export async function openStore(onNewer: () => void = () => {}, name = DATABASE_NAME): Promise<Database> {
-  const stepsOf = await translator(await versionOf(name));
-  return openDB<DatabaseSchema>(name, DATA_VERSION, {
-    async upgrade(database, oldVersion, _newVersion, transaction) {
-      layOut(database as never, transaction as never);
-      if (oldVersion > 0) await bringUpToDate(transaction as never, oldVersion, stepsOf);
-    },
-    blocking(_current, _blocked, event) {
+/** Notebooks a newer Nook Coat keeps: they are read, not written. */
+const readOnly = new WeakSet<Database>();
+
+/** Whether a newer Nook Coat keeps this notebook. */
+export function isReadOnly(db: Database): boolean {
+  return readOnly.has(db);
+}
+
+/** What an open database has to say. */
+export interface StoreEvents {
+  /** Another tab needs a newer version; by then this tab has let go, so it blocks nobody. */
+  readonly onNewer?: () => void;
+  /** Another tab keeps an older version open, so this one waits; again when it waits no longer. */
+  readonly onBlocked?: (blocked: boolean) => void;
+  /** The browser has closed it: the next question opens it again. */
+  readonly onClosed?: () => void;
+}
+
+/** A notebook of a newer Nook Coat, as far as this one can read it. */
+async function openNewer(name: string, { onNewer, onClosed }: StoreEvents): Promise<Database> {
+  const database: Database = await openDB<DatabaseSchema>(name, undefined, {
+    blocking: (_current, _blocked, event) => {
       (event.target as IDBDatabase).close();
-      onNewer();
+      onNewer?.();
     },
+    terminated: () => onClosed?.(),
   });
+  const missing = DEFINITIONS.filter((one) => !database.objectStoreNames.contains(one.name as never));
+  if (missing.length > 0) {
+    database.close();
+    throw new Error("this notebook was last used with a much newer Nook Coat, which keeps it in another way");
+  }
+  readOnly.add(database);
+  return database;
+}
+
+/**
+ * Opens the database and brings it up to date. One that a newer Nook Coat has already been in is opened to be read only.
+ *
+ * @throws whatever the browser throws when it does not let a page keep anything
+ */
+export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME): Promise<Database> {
+  const stepsOf = await translator(await versionOf(name));
+  try {
+    return await openDB<DatabaseSchema>(name, DATABASE_VERSION, {
+      async upgrade(database, oldVersion, _newVersion, transaction) {
+        events.onBlocked?.(false);
+        layOut(database as never, transaction as never);
+        if (oldVersion > 0) await bringUpToDate(transaction as never, DATA_VERSION_AT[oldVersion - 1] ?? DATA_VERSION, stepsOf);
+      },
+      blocked: () => events.onBlocked?.(true),
+      blocking(_current, _blocked, event) {
+        (event.target as IDBDatabase).close();
+        events.onNewer?.();
+      },
+      terminated: () => events.onClosed?.(),
+    });
+  } catch (error) {
+    if ((error as { readonly name?: string }).name === "VersionError") return openNewer(name, events);
+    throw error;
+  }
 }

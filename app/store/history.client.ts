@@ -1,10 +1,12 @@
+import { MOST_ACTS } from "./acts";
+import type { Act } from "./acts";
 import { onCommand, takeBack } from "./command";
-import type { Command } from "./command";
+import type { Database } from "./database";
 import { announceChange, database } from "./open.client";
 import { allWritten } from "./write-queue";
 
-/** Commands kept to be taken back; older ones are let go. */
-const MOST_COMMANDS = 200;
+/** Acts that can be taken back while the page is open; after a reload the last of them. */
+const MOST_IN_A_SITTING = 4 * MOST_ACTS;
 
 export interface HistoryState {
   readonly undo: string | null;
@@ -13,27 +15,66 @@ export interface HistoryState {
   readonly said: { readonly step: number; readonly text: string } | null;
 }
 
-let past: readonly Command[] = [];
-let future: readonly Command[] = [];
+/** A piece that was removed and can be brought back. */
+export interface RemovedPiece {
+  /** Of the act that removed it. */
+  readonly actId: string;
+  readonly at: number;
+  readonly names: readonly string[];
+}
+
+/** What could be taken back when this page was opened; from then on what is done in it is added. */
+let lists: Promise<void> | null = null;
+let past: readonly Act[] = [];
+let future: readonly Act[] = [];
 let said: HistoryState["said"] = null;
 
-onCommand((command) => {
-  past = [...past, command].slice(-MOST_COMMANDS);
+onCommand((act, replaces) => {
+  past = [...past.filter((one) => one.id !== replaces), act].slice(-MOST_IN_A_SITTING);
   future = [];
+  if (act.removedAt !== undefined) say(removedText(act));
 });
 
-/** What can be taken back and done again. */
-export function historyState(): HistoryState {
+/** Names told of what was removed together; more are only counted. */
+const MOST_NAMED = 3;
+
+const counted = (count: number, one: string, more: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${more}`]);
+
+/** What an act removed, in a sentence. */
+function removedText({ entries }: Act): string {
+  const gone = entries.filter((one) => one.after === null);
+  const names = gone.flatMap(({ before }) => (before && "piece" in before ? [before.piece.name] : []));
+  const of = (store: string) => gone.filter((one) => one.store === store).length;
+  const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted")];
+  const what = names.length > MOST_NAMED ? `${names.length} pieces` : names.join(", ");
+  return `Removed: ${what}${beside.length > 0 ? `, with ${beside.join(" and ")}` : ""}`;
+}
+
+async function load(db: Database): Promise<void> {
+  const kept = await db.getAllFromIndex("acts", "byTime");
+  const known = new Set(past.map((one) => one.id));
+  past = [...kept.filter((one) => one.undoneAt === undefined && !known.has(one.id)), ...past];
+  future = kept.filter((one) => one.undoneAt !== undefined).sort((a, b) => a.undoneAt! - b.undoneAt!);
+}
+
+/** What can be taken back and done again: in this page, and what was done before it was opened. */
+export async function historyState(db: Database): Promise<HistoryState> {
+  lists ??= load(db).catch(() => undefined);
+  await lists;
   return { undo: past.at(-1)?.label ?? null, redo: future.at(-1)?.label ?? null, said };
+}
+
+function say(text: string): void {
+  said = { step: (said?.step ?? 0) + 1, text };
 }
 
 /** Takes back what was done last, or does it again; nothing where there is nothing. */
 export async function step(direction: "undo" | "redo"): Promise<void> {
   await allWritten();
   const from = direction === "undo" ? past : future;
-  const command = from.at(-1);
-  if (!command) return;
-  const reversed = await takeBack(await database(), command);
+  const act = from.at(-1);
+  if (!act) return;
+  const reversed = await takeBack(await database(), act);
   if (direction === "undo") {
     past = past.slice(0, -1);
     if (reversed) future = [...future, reversed];
@@ -42,8 +83,35 @@ export async function step(direction: "undo" | "redo"): Promise<void> {
     if (reversed) past = [...past, reversed];
   }
   announceChange();
-  const text = reversed
-    ? `${direction === "undo" ? "Taken back" : "Done again"}: ${command.label}`
-    : `This could not be taken back: something else has changed ${command.label} since`;
-  said = { step: (said?.step ?? 0) + 1, text };
+  say(
+    reversed
+      ? `${direction === "undo" ? "Taken back" : "Done again"}: ${act.label}`
+      : `This could not be taken back: something else has changed ${act.label} since`,
+  );
+}
+
+/** Pieces that were removed lately, the last one first. */
+export async function removedLately(db: Database): Promise<readonly RemovedPiece[]> {
+  const acts = await db.getAllFromIndex("acts", "byRemoval");
+  return acts
+    .filter((act) => act.undoneAt === undefined)
+    .reverse()
+    .map(({ id, at, entries }) => ({
+      actId: id,
+      at,
+      names: entries.flatMap(({ store, before, after }) => (store === "pieces" && after === null && before && "piece" in before ? [before.piece.name] : [])),
+    }));
+}
+
+/** Brings back what one act removed, wherever it stands among what was done since. */
+export async function bringBack(actId: string): Promise<boolean> {
+  const db = await database();
+  const act = await db.get("acts", actId);
+  if (!act || act.undoneAt !== undefined) return false;
+  const reversed = await takeBack(db, act);
+  past = past.filter((one) => one.id !== actId);
+  if (reversed) future = [...future, reversed];
+  announceChange();
+  say(reversed ? `Brought back: ${act.label}` : "This could not be brought back: it is here already");
+  return reversed !== null;
 }

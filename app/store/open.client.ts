@@ -1,16 +1,64 @@
 import { onCommand } from "./command";
-import { openStore } from "./database";
+import { isReadOnly, openStore } from "./database";
 import type { Database } from "./database";
 
 let opened: Promise<Database> | null = null;
 const CHANNEL = "nook-coat-changes";
 
-/** The one open database of this tab. When a newer tab upgrades it, this one lets go and asks to be reloaded. */
-export function database(): Promise<Database> {
-  opened ??= openStore(() => {
-    opened = null;
-    window.dispatchEvent(new Event("database-newer"));
+/** How the notebook stands in this tab. */
+export interface NotebookState {
+  /** A newer Nook Coat has taken the database over: this page is to be reloaded. */
+  readonly tooOld: boolean;
+  /** An older Nook Coat in another tab keeps the database shut. */
+  readonly blocked: boolean;
+  /** A newer Nook Coat has written it: it is read only here. */
+  readonly readOnly: boolean;
+}
+
+let state: NotebookState = { tooOld: false, blocked: false, readOnly: false };
+const watchers = new Set<() => void>();
+
+function become(change: Partial<NotebookState>): void {
+  state = { ...state, ...change };
+  for (const watcher of watchers) watcher();
+}
+
+export function notebookState(): NotebookState {
+  return state;
+}
+
+export function onNotebookState(watcher: () => void): () => void {
+  watchers.add(watcher);
+  return () => watchers.delete(watcher);
+}
+
+async function fresh(): Promise<Database> {
+  const own = openStore({
+    onNewer: () => {
+      opened = null;
+      become({ tooOld: true });
+    },
+    onBlocked: (blocked) => become({ blocked }),
+    onClosed: () => {
+      opened = null;
+    },
   });
+  try {
+    const db = await own;
+    become({ blocked: false, readOnly: isReadOnly(db) });
+    return db;
+  } catch (error) {
+    opened = null;
+    throw error;
+  }
+}
+
+/**
+ * The one open database of this tab. When a newer tab upgrades it, this one lets go and asks to be reloaded; one that the browser has closed, or that
+ * did not open, is opened again with the next question.
+ */
+export function database(): Promise<Database> {
+  opened ??= fresh();
   return opened;
 }
 

@@ -1,5 +1,5 @@
 import { changePiece } from "#core/coating/model/apply-changes";
-import { changesBetween, clashes } from "#core/coating/model/piece-changes";
+import { mergedChanges } from "#core/coating/model/piece-changes";
 import type { Change } from "#core/coating/model/change";
 import { pieceId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
@@ -7,6 +7,7 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
 import { runCommand } from "./command";
+import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 
@@ -18,9 +19,15 @@ export type Saved =
 
 const ofPiece = (id: PieceId) => `pieces/${id}`;
 
-export function addPiece(db: Database, piece: Piece): Promise<PieceRecord> {
-  const id = pieceId(freshId());
+/**
+ * Adds a piece.
+ *
+ * @param id of its own, so that asking twice adds one
+ */
+export function addPiece(db: Database, piece: Piece, id: PieceId = pieceId(freshId())): Promise<PieceRecord> {
   return runCommand(db, `the new piece ${piece.name}`, ofPiece(id), ["pieces"], async (recorder) => {
+    const here = await recorder.get("pieces", id);
+    if (here) return here;
     const record: PieceRecord = { id, rev: 1, piece, planId: null };
     await recorder.put("pieces", record);
     return record;
@@ -35,39 +42,80 @@ export function pieceById(db: Database, id: PieceId): Promise<PieceRecord | unde
   return db.get("pieces", id);
 }
 
+/** What one tab has set in a record: coming upon its own later value it clashes with nobody. */
+export class OwnValues {
+  private readonly values = new Map<string, string>();
+
+  note(changes: readonly { readonly path: string; readonly value: unknown }[]): void {
+    for (const { path, value } of changes) this.values.set(path, JSON.stringify(value) ?? "");
+  }
+
+  readonly isOwn = (path: string, value: unknown): boolean => {
+    const set = this.values.get(path);
+    return set !== undefined && set === (JSON.stringify(value) ?? "");
+  };
+}
+
 /**
  * Saves the user's changes to a piece as they saw it. Fields another tab changed meanwhile stay; when both set the same field
  * differently, nothing is written and the user is told.
  *
  * @param seen the piece the user's screen showed
  * @param changes their `setPiece` changes to it
+ * @param own what this tab has set in the piece before
  */
-export function savePiece(db: Database, id: PieceId, seen: Piece, changes: readonly Change[]): Promise<Saved> {
-  return runCommand(db, `the change to ${seen.name}`, ofPiece(id), ["pieces"], async (recorder): Promise<Saved> => {
-    const current = await recorder.get("pieces", id);
-    if (!current) return { kind: "gone" };
-    const mine = changesBetween(seen, changePiece(seen, changes));
-    const paths = clashes(mine, changesBetween(seen, current.piece));
-    if (paths.length > 0) return { kind: "clash", paths, theirs: current };
-    const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, mine) };
-    await recorder.put("pieces", record);
-    return { kind: "saved", record };
-  });
+export function savePiece(db: Database, id: PieceId, seen: Piece, changes: readonly Change[], own: OwnValues = new OwnValues(), by: By = {}): Promise<Saved> {
+  return runCommand(
+    db,
+    `the change to ${seen.name}`,
+    ofPiece(id),
+    ["pieces"],
+    async (recorder): Promise<Saved> => {
+      const current = await recorder.get("pieces", id);
+      if (!current) return { kind: "gone" };
+      const merged = mergedChanges(seen, changePiece(seen, changes), current.piece, own.isOwn);
+      if (merged.clashes.length > 0) return { kind: "clash", paths: merged.clashes, theirs: current };
+      own.note(merged.changes);
+      if (merged.changes.length === 0) return { kind: "saved", record: current };
+      const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, merged.changes) };
+      await recorder.put("pieces", record);
+      return { kind: "saved", record };
+    },
+    by,
+  );
+}
+
+/** When a piece is begun and needed: "YYYY-MM-DD" each, or "" for not said. */
+export interface Days {
+  readonly start?: string;
+  readonly due?: string;
 }
 
 /** Says when a piece is begun and needed; an empty date is taken away. */
-export function setDates(db: Database, id: PieceId, dates: { readonly start?: string; readonly due?: string }): Promise<void> {
-  return runCommand(db, "the dates", ofPiece(id), ["pieces"], async (recorder) => {
-    const current = await recorder.get("pieces", id);
-    if (!current) return;
-    const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
-    await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });
-  });
+export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "the dates",
+    ofPiece(id),
+    ["pieces"],
+    async (recorder) => {
+      const current = await recorder.get("pieces", id);
+      if (!current) return;
+      const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
+      if (JSON.stringify(next) === JSON.stringify(current.dates ?? {})) return;
+      await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });
+    },
+    by,
+  );
 }
 
 /** Removes a piece with its plans and what was done on it, all or nothing. */
-export function removePiece(db: Database, id: PieceId): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
-  return runCommand(db, "removing the piece", ofPiece(id), ["pieces", "plans", "progress"], async (recorder) => {
+export function removePiece(
+  db: Database,
+  id: PieceId,
+  name = "the piece",
+): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
+  return runCommand(db, `removing ${name}`, ofPiece(id), ["pieces", "plans", "progress"], async (recorder) => {
     const piece = await recorder.get("pieces", id);
     const plans = await recorder.of("plans", "byPiece", id);
     if (piece) await recorder.removeWhole("pieces", id);

@@ -5,7 +5,7 @@ import type { Change } from "#core/coating/model/change";
 import type { StepChoice, ZoneSteps } from "#core/coating/model/step";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import { runCommand } from "./command";
-import type { Recorder } from "./command";
+import type { By, Recorder } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 
@@ -38,14 +38,26 @@ export function keepPlan(db: Database, piece: PieceId, followed: Followed): Prom
   return runCommand(db, "keeping the changed plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed));
 }
 
+/** The piece was removed meanwhile, in another tab: nothing is written beside it. */
+export class GonePiece extends Error {
+  override readonly name = "GonePiece";
+
+  constructor() {
+    super("this piece was removed meanwhile; bring it back from the list of pieces to go on with it");
+  }
+}
+
 /**
  * Finds or makes the kept plan of a piece for a candidate, and has the piece follow it. A plan of an older engine stays as it was kept until the user
  * has chosen; one of this engine is kept as it is made now.
  *
+ * @throws GonePiece
  * @param chosen the user has just chosen this candidate among the ways; else the plan may have moved along with a fact
  */
 export async function followedPlan(recorder: Recorder, piece: PieceId, followed: Followed, chosen = false): Promise<PlanRecord> {
   const { candidateId, school, basis } = followed;
+  const current = await recorder.get("pieces", piece);
+  if (!current) throw new GonePiece();
   const plans = await recorder.of("plans", "byPiece", piece);
   const same = plans.find((plan) => plan.candidateId === candidateId && (plan.basis ?? null) === basis);
   const kept = same ?? (chosen ? undefined : await movedAlong(recorder, piece, plans, followed));
@@ -63,8 +75,7 @@ export async function followedPlan(recorder: Recorder, piece: PieceId, followed:
   const stale = kept?.engineVersion === ENGINE_VERSION && kept.madeFor !== followed.madeFor;
   const next = stale ? { ...kept, rev: kept.rev + 1, candidateId, school, ...asMade(followed) } : plan;
   if (!kept || stale) await recorder.put("plans", next);
-  const current = await recorder.get("pieces", piece);
-  if (current && current.planId !== plan.id) await recorder.put("pieces", { ...current, rev: current.rev + 1, planId: plan.id });
+  if (current.planId !== plan.id) await recorder.put("pieces", { ...current, rev: current.rev + 1, planId: plan.id });
   return next;
 }
 
@@ -75,14 +86,28 @@ export function planFor(db: Database, piece: PieceId, followed: Followed): Promi
   return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true));
 }
 
+/** Changes with others after them; a setting that is set anew needs its earlier values no longer, so that stepping a number does not fill the plan. */
+function withEdits(before: readonly Change[], after: readonly Change[]): readonly Change[] {
+  const isSetAnew = (old: Change) => old.op === "set" && after.some((one) => one.op === "set" && one.stepId === old.stepId && one.field === old.field);
+  const last = before.findLastIndex((one) => one.op !== "set");
+  return [...before.slice(0, last + 1), ...before.slice(last + 1).filter((one) => !isSetAnew(one)), ...after];
+}
+
 /** Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays. */
-export function editPlan(db: Database, piece: PieceId, followed: Followed, edits: readonly Change[]): Promise<PlanRecord> {
-  return runCommand(db, "the change to the plan", ofPiece(piece), ["plans", "pieces"], async (recorder) => {
-    const plan = await followedPlan(recorder, piece, followed);
-    const next = { ...plan, rev: plan.rev + 1, edits: [...plan.edits, ...edits] };
-    await recorder.put("plans", next);
-    return next;
-  });
+export function editPlan(db: Database, piece: PieceId, followed: Followed, edits: readonly Change[], by: By = {}): Promise<PlanRecord> {
+  return runCommand(
+    db,
+    "the change to the plan",
+    ofPiece(piece),
+    ["plans", "pieces"],
+    async (recorder) => {
+      const plan = await followedPlan(recorder, piece, followed);
+      const next = { ...plan, rev: plan.rev + 1, edits: withEdits(plan.edits, edits) };
+      await recorder.put("plans", next);
+      return next;
+    },
+    by,
+  );
 }
 
 /** Keeps steps of one act whatever is made right around them, or lets them go again. */

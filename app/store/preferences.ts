@@ -7,6 +7,7 @@ import type { Room } from "#core/piece/piece";
 import { usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { runCommand } from "./command";
+import type { By } from "./command";
 import { freshId } from "./fresh-id";
 import type { Database } from "./database";
 
@@ -17,13 +18,20 @@ export async function settingsIn(db: Database): Promise<SettingsRecord> {
 /** What the user may choose anew. */
 export type SettingsChange = Partial<Omit<SettingsRecord, "id" | "rev">>;
 
-export function saveSettings(db: Database, change: SettingsChange): Promise<SettingsRecord> {
-  return runCommand(db, "the settings", "settings", ["settings"], async (recorder) => {
-    const current = (await recorder.get("settings", "settings")) ?? USUAL_SETTINGS;
-    const next = { ...current, ...change, rev: current.rev + 1 };
-    await recorder.put("settings", next);
-    return next;
-  });
+export function saveSettings(db: Database, change: SettingsChange, by: By = {}): Promise<SettingsRecord> {
+  return runCommand(
+    db,
+    "the settings",
+    "settings",
+    ["settings"],
+    async (recorder) => {
+      const current = (await recorder.get("settings", "settings")) ?? USUAL_SETTINGS;
+      const next = { ...current, ...change, rev: current.rev + 1 };
+      await recorder.put("settings", next);
+      return next;
+    },
+    by,
+  );
 }
 
 /** The user's free hours; evenings and Saturdays until the user has said. */
@@ -31,10 +39,28 @@ export async function hoursIn(db: Database, timeZone: string): Promise<FreeHours
   return (await db.get("hours", "hours"))?.hours ?? usualHours(timeZone);
 }
 
-export function saveHours(db: Database, hours: FreeHours): Promise<void> {
+/** Days away as they stand, with what was put in and taken out elsewhere. */
+function daysMerged(seen: FreeHours, wanted: FreeHours, current: FreeHours): FreeHours["exceptions"] {
+  const has = (list: FreeHours["exceptions"], date: string) => list.some((one) => one.date === date);
+  const added = wanted.exceptions.filter((one) => JSON.stringify(seen.exceptions.find(({ date }) => date === one.date)) !== JSON.stringify(one));
+  const kept = current.exceptions.filter(({ date }) => !(has(seen.exceptions, date) && !has(wanted.exceptions, date)) && !has(added, date));
+  return [...kept, ...added].sort((a, b) => a.date.localeCompare(b.date));
+}
+
+/**
+ * Saves the free hours as the user changed them: the days they changed, and no others.
+ *
+ * @param seen the hours their screen showed
+ */
+export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours): Promise<void> {
   return runCommand(db, "the free hours", "hours", ["hours"], async (recorder) => {
-    const rev = ((await recorder.get("hours", "hours"))?.rev ?? 0) + 1;
-    await recorder.put("hours", { id: "hours", rev, hours });
+    const record = await recorder.get("hours", "hours");
+    const current = record?.hours ?? seen;
+    const weekday = wanted.weekday.map((day, at) => (JSON.stringify(day) === JSON.stringify(seen.weekday[at]) ? current.weekday[at]! : day));
+    const timeZone = wanted.timeZone === seen.timeZone ? current.timeZone : wanted.timeZone;
+    const hours = { weekday, exceptions: daysMerged(seen, wanted, current), timeZone };
+    if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
+    await recorder.put("hours", { id: "hours", rev: (record?.rev ?? 0) + 1, hours });
   });
 }
 
@@ -42,9 +68,28 @@ export async function roomsIn(db: Database): Promise<readonly RoomRecord[]> {
   return (await db.getAll("rooms")).sort((a, b) => a.name.localeCompare(b.name));
 }
 
-export function addRoom(db: Database, name: string, room: Room): Promise<RoomRecord> {
+/** Two rooms of one name cannot be told apart. */
+export class SameName extends Error {
+  override readonly name = "SameName";
+
+  constructor(name: string) {
+    super(`there is a room called ${name} already`);
+  }
+}
+
+/**
+ * Adds a room.
+ *
+ * @param id of its own, so that asking twice adds one
+ * @throws SameName
+ */
+export function addRoom(db: Database, name: string, room: Room, id: RoomId = roomId(freshId())): Promise<RoomRecord> {
   return runCommand(db, `the room ${name}`, "rooms", ["rooms"], async (recorder) => {
-    const record: RoomRecord = { id: roomId(freshId()), rev: 1, name, room };
+    const here = await recorder.get("rooms", id);
+    if (here) return here;
+    const known = await recorder.all("rooms");
+    if (known.some((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())) throw new SameName(name);
+    const record: RoomRecord = { id, rev: 1, name, room };
     await recorder.put("rooms", record);
     return record;
   });

@@ -1,7 +1,11 @@
 import type { DBSchema } from "idb";
+import type { Act } from "./acts";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 
 type Stores = { [N in StoreName]: { key: string; value: RecordOf<N>; indexes: Record<string, string> } };
 
 /** The stores of the browser's database, derived from their definitions. */
-export interface DatabaseSchema extends DBSchema, Stores {}
+export interface DatabaseSchema extends DBSchema, Stores {
+  /** What was done last, in this browser only. */
+  acts: { key: string; value: Act; indexes: { byTime: number; byRemoval: number; byUndone: number } };
+}

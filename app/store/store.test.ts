@@ -16,7 +16,7 @@ import { addPiece, allPieces, pieceById, removePiece, savePiece, setDates } from
 import { clearEdits, editPlan, keepPlan, pinSteps, planById, planFor } from "./plans";
 import type { Followed } from "./plans";
 import { onCommand, takeBack } from "./command";
-import type { Command } from "./command";
+import type { Act } from "./acts";
 import { addRoom, hoursIn, roomsIn, saveHours, saveSettings, settingsIn } from "./preferences";
 import { markDone, markUndone, progressOf } from "./progress";
 
@@ -33,7 +33,7 @@ const coat = (n: number): CoatEvent => ({
 const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
 
 beforeEach(async () => {
-  db = await openStore(() => {}, fresh());
+  db = await openStore({}, fresh());
 });
 
 describe("two tabs on one piece", () => {
@@ -119,7 +119,7 @@ describe("plans", () => {
 });
 
 describe("undo", () => {
-  let commands: Command[] = [];
+  let commands: Act[] = [];
   let stop = () => {};
   beforeEach(() => {
     commands = [];
@@ -159,7 +159,7 @@ describe("undo", () => {
     await addPiece(db, pebble());
     await saveSettings(db, { units: "in" });
     const hours = await hoursIn(db, "UTC");
-    await saveHours(db, { ...hours, weekday: hours.weekday.map(() => []) });
+    await saveHours(db, hours, { ...hours, weekday: hours.weekday.map(() => []) });
     await wipeAll(db);
     expect([await allPieces(db), (await settingsIn(db)).units]).toEqual([[], "mm"]);
     await takeBack(db, last());
@@ -241,7 +241,7 @@ describe("files", () => {
     await wipeAll(db);
     expect(await allPieces(db)).toEqual([]);
     const read = readBundle(JSON.stringify(before), CATALOGUE);
-    expect(await importBundle(db, read.ok ? read.value : (undefined as never))).toEqual({ added: 1, same: 0, beside: 0 });
+    expect(await importBundle(db, read.ok ? read.value.bundle : (undefined as never))).toEqual({ added: 1, same: 0, beside: 0 });
     expect(await exportAll(db)).toEqual(before);
   });
 
@@ -251,6 +251,7 @@ describe("files", () => {
     expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
     await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Changed since")]);
     expect(await importBundle(db, file)).toEqual({ added: 0, same: 0, beside: 1 });
+    expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
     expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Changed since", "Kept (from file)"]);
     expect(await db.count("plans")).toBe(2);
   });

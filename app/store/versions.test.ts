@@ -10,8 +10,10 @@ import { DATA_VERSION_OF } from "#core/formats/write-bundle";
 import { keepingOf } from "#core/formats/keeping-of";
 import { planOnBody } from "#core/logbook/plan-on-body";
 import { assertFits } from "./check-record";
-import { openStore } from "./database";
-import { allPieces } from "./pieces";
+import { pebble } from "../../tests/reference/bench";
+import { exportAll } from "./bundles";
+import { DATABASE_VERSION, isReadOnly, openStore } from "./database";
+import { addPiece, allPieces } from "./pieces";
 import { progressOf } from "./progress";
 
 let count = 0;
@@ -37,12 +39,12 @@ describe("the notebook's own versions", () => {
     });
     for (const [store, records] of Object.entries(old.stores)) for (const record of records) await before.put(store, record);
     before.close();
-    return openStore(() => {}, name);
+    return openStore({}, name);
   }
 
   test("the first database is brought up to date with everything in it", async () => {
     const now = await older("database-1.json");
-    expect(now.version).toBe(DATA_VERSION);
+    expect(now.version).toBe(DATABASE_VERSION);
     const records = await allPieces(now);
     expect(records.map((one) => [one.id, one.rev, one.planId])).toEqual([
       ["herbpot0001", 1, null],
@@ -75,15 +77,28 @@ describe("the notebook's own versions", () => {
   test("an old tab lets go at once when a newer one upgrades, and is told", async () => {
     const name = fresh();
     const told = jest.fn();
-    await openStore(told, name);
-    const newer = await openDB(name, DATA_VERSION + 1);
-    expect(newer.version).toBe(DATA_VERSION + 1);
+    await openStore({ onNewer: told }, name);
+    const newer = await openDB(name, DATABASE_VERSION + 1);
+    expect(newer.version).toBe(DATABASE_VERSION + 1);
     expect(told).toHaveBeenCalledTimes(1);
   });
 
-  test("a notebook of a newer Nook Coat is not touched", async () => {
+  test("a notebook of a newer Nook Coat is read and given out, and not touched", async () => {
     const name = fresh();
-    (await openDB(name, DATA_VERSION + 1)).close();
-    await expect(openStore(() => {}, name)).rejects.toMatchObject({ name: "VersionError" });
+    const own = await openStore({}, name);
+    await addPiece(own, pebble({ name: "From before" }));
+    own.close();
+    (await openDB(name, DATABASE_VERSION + 1)).close();
+    const db = await openStore({}, name);
+    expect(isReadOnly(db)).toBe(true);
+    expect((await exportAll(db)).pieces.map((one) => one.piece.name)).toEqual(["From before"]);
+    await expect(addPiece(db, pebble())).rejects.toThrow("newer Nook Coat");
+    expect(await db.count("pieces")).toBe(1);
+  });
+
+  test("one that keeps things in quite another way is not opened at all", async () => {
+    const name = fresh();
+    (await openDB(name, DATABASE_VERSION + 1)).close();
+    await expect(openStore({}, name)).rejects.toThrow("much newer");
   });
 });

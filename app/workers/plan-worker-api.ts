@@ -32,13 +32,18 @@ export interface WaysView {
   readonly yours: Candidate | null;
 }
 
+/** Dates, with the plan they are dates of: they are never drawn against another. */
+export interface PlannedDates extends DatedPlan {
+  readonly shown: Candidate;
+}
+
 /** What the plan worker answers; the whole protocol. */
 export interface PlanWorkerApi {
   /** The plan as soon as what is shown of it is known; the other candidates may be missing. */
   firstView: (of: PlanOf) => PlannedView;
   planView: (of: PlanOf) => PlannedView;
   ways: (of: PlanOf) => WaysView;
-  dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => DatedPlan | null;
+  dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;
   repair: (of: PlanOf, pinned: readonly StepId[]) => Repair | null;
 }

@@ -32,8 +32,8 @@ const api: PlanWorkerApi = {
     return { candidates, basis, yours };
   },
   dates: (of, wanted) => {
-    const { work, done } = viewOf(of, true);
-    return work ? datesOf(work, { ...wanted, done }) : null;
+    const { shown, work, done } = viewOf(of, true);
+    return shown && work ? { ...datesOf(work, { ...wanted, done }), shown } : null;
   },
   explain: (of, stepId, now) => {
     const { shown, work, done } = viewOf(of, true);

@@ -3,18 +3,12 @@ import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Repair } from "#core/coating/planner/repair";
-import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
-import { latestWins } from "./latest-wins";
-import type { PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
-
-/** The planner broke off; the next question is asked of a fresh one. */
-export class PlannerStopped extends Error {
-  constructor() {
-    super("the planner stopped in the middle of its work; it starts again with the next try");
-  }
-}
+import type { Wanted } from "#core/schedule/dates-of";
+import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
+import type { PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
 interface Running {
+  readonly worker: Worker;
   readonly api: Remote<PlanWorkerApi>;
   /** Rejects when the worker breaks; never resolves. */
   readonly broken: Promise<never>;
@@ -22,65 +16,89 @@ interface Running {
 
 let running: Running | null = null;
 
+function stop(): void {
+  running?.worker.terminate();
+  running = null;
+}
+
 function planner(): Running {
   if (running) return running;
   const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
   const broken = new Promise<never>((_resolve, reject) => {
     const stopped = () => {
-      worker.terminate();
-      running = null;
-      reject(new PlannerStopped());
+      stop();
+      reject(new PlannerStopped("broke"));
     };
     worker.addEventListener("error", stopped);
     worker.addEventListener("messageerror", stopped);
   });
   // It may break while nobody asks.
   broken.catch(() => undefined);
-  running = { api: wrap<PlanWorkerApi>(worker), broken };
+  running = { worker, api: wrap<PlanWorkerApi>(worker), broken };
   return running;
 }
 
+/** Longest a question may take, ms: the slowest piece known takes a hundredth of it. */
+const LIMIT_MS = 30_000;
+
+const queue = new PlannerQueue({
+  limitMs: LIMIT_MS,
+  later: (work, ms) => {
+    const timer = setTimeout(work, ms);
+    return () => clearTimeout(timer);
+  },
+  stop,
+});
+
 /** One question to the worker; an answer, its own error, or that it stopped. */
-function asked<Answer>(question: (api: Remote<PlanWorkerApi>) => Promise<unknown>): Promise<Answer> {
-  const { api, broken } = planner();
-  return Promise.race([question(api) as Promise<Answer>, broken]);
+function asked<Answer>(kind: string, piece: string, question: (api: Remote<PlanWorkerApi>) => Promise<unknown>, urgent = true): Promise<Answer> {
+  return queue.ask(`${kind}/${piece}`, piece, urgent, () => {
+    const { api, broken } = planner();
+    return Promise.race([question(api) as Promise<Answer>, broken]);
+  });
 }
 
-const turns = new Map<string, (ask: () => Promise<unknown>) => Promise<unknown>>();
+/** Lets go of what was asked for a list of pieces that is no longer looked at. */
+export function leaveList(isLeft: (piece: string) => boolean = () => true): void {
+  queue.letGo(isLeft);
+}
 
-/** The newest question about the same thing wins. */
-function newest<Answer>(about: string, question: (api: Remote<PlanWorkerApi>) => Promise<unknown>): Promise<Answer> {
-  const turn = turns.get(about) ?? latestWins<unknown>();
-  turns.set(about, turn);
-  return turn(() => asked(question)) as Promise<Answer>;
+/** Whether a question was let go of because nobody waits for it. */
+export function isNotWanted(error: unknown): boolean {
+  return error instanceof NotWanted;
+}
+
+/** The whole plan, for a list: it waits for all that is looked at. */
+export function listedView(id: string, of: PlanOf): Promise<PlannedView> {
+  return asked("listed", id, (api) => api.planView(of), false);
 }
 
 /** The plan as soon as what is shown of it is known. */
 export function firstView(id: string, of: PlanOf): Promise<PlannedView> {
-  return newest(`first/${id}`, (api) => api.firstView(of));
+  return asked("first", id, (api) => api.firstView(of));
 }
 
 /** The whole plan. */
 export function planView(id: string, of: PlanOf): Promise<PlannedView> {
-  return newest(`plan/${id}`, (api) => api.planView(of));
+  return asked("plan", id, (api) => api.planView(of));
 }
 
 /** The ways open from where the work stands. */
 export function waysView(id: string, of: PlanOf): Promise<WaysView> {
-  return newest(`ways/${id}`, (api) => api.ways(of));
+  return asked("ways", id, (api) => api.ways(of));
 }
 
 /** Dates a plan; null when there is no plan. */
-export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): Promise<DatedPlan | null> {
-  return newest(`dates/${id}`, (api) => api.dates(of, wanted));
+export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): Promise<PlannedDates | null> {
+  return asked("dates", id, (api) => api.dates(of, wanted));
 }
 
 /** What a step is good for, or the one that is open from the start; null when there is no such step. */
 export function explanationOf(id: string, of: PlanOf, stepId: StepId | null, now: number): Promise<Explanation | null> {
-  return newest(`explain/${id}`, (api) => api.explain(of, stepId, now));
+  return asked("explain", id, (api) => api.explain(of, stepId, now));
 }
 
 /** Makes a plan right around the steps the user keeps; null when there is no plan. */
-export function repair(of: PlanOf, pinned: readonly StepId[]): Promise<Repair | null> {
-  return asked((api) => api.repair(of, pinned));
+export function repair(id: string, of: PlanOf, pinned: readonly StepId[]): Promise<Repair | null> {
+  return asked("repair", id, (api) => api.repair(of, pinned));
 }

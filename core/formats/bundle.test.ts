@@ -2,7 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { readBundle } from "./bundle";
-import { writeBundle } from "./write-bundle";
+import { isDay } from "./hours-schema";
+import { fileOf, writeBundle } from "./write-bundle";
 import { USUAL_SETTINGS } from "./stores/settings";
 import type { RoomRecord } from "./stores/rooms";
 import type { ProgressRecord } from "../logbook/progress";
@@ -46,26 +47,27 @@ const bundle = writeBundle({
   settings: [{ ...USUAL_SETTINGS, rev: 1 }],
 });
 const read = (document: unknown) => readBundle(JSON.stringify(document), CATALOGUE);
+/** What is wrong with the file as a whole, or with the first record that was set aside. */
 const problem = (document: unknown) => {
   const result = read(document);
-  return result.ok ? null : result.problem;
+  return result.ok ? (result.value.aside[0]?.problem ?? null) : result.problem;
 };
 
 describe("a bundle", () => {
-  test("comes back as it went", () => expect(read(bundle)).toEqual({ ok: true, value: bundle }));
+  test("comes back as it went", () => expect(read(bundle)).toEqual({ ok: true, value: { bundle, aside: [], altered: false } }));
   test("is the same file for the same notebook, whatever the order", () =>
     expect(JSON.stringify(writeBundle({ pieces: [record("bbbbbbbb2"), record("aaaaaaaa1")] }))).toBe(
       JSON.stringify(writeBundle({ pieces: [record("aaaaaaaa1"), record("bbbbbbbb2")] })),
     ));
   test("may lack parts, and may name later ones empty", () =>
-    expect(read({ format: "nook-coat/bundle", version: 2, shelf: [] })).toEqual({ ok: true, value: writeBundle({}) }));
+    expect(read({ format: "nook-coat/bundle", version: 2, shelf: [] })).toEqual({ ok: true, value: { bundle: writeBundle({}), aside: [], altered: false } }));
   test("an older one is brought up to date: its steps are named anew, its work is complete in itself", () => {
     const old = readBundle(readFileSync("tests/fixtures/bundle-1.json", "utf8"), CATALOGUE);
     if (!old.ok) throw new Error(JSON.stringify(old.problem));
-    expect(old.value.version).toBe(2);
-    expect(old.value.progress).toHaveLength(3);
-    for (const one of old.value.progress) expect(one).toMatchObject({ pieceId: "southwedge1", zone: "top", act: { role: expect.any(String) } });
-    expect(read(old.value)).toEqual(old);
+    expect(old.value.bundle.version).toBe(2);
+    expect(old.value.bundle.progress).toHaveLength(3);
+    for (const one of old.value.bundle.progress) expect(one).toMatchObject({ pieceId: "southwedge1", zone: "top", act: { role: expect.any(String) } });
+    expect(read(old.value.bundle)).toEqual(old);
   });
   test("an older one with a fault says where", () => {
     const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
@@ -107,3 +109,68 @@ describe("what is not taken, and where it says so", () => {
   });
   test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 2/));
 });
+
+describe("a damaged record costs itself", () => {
+  const [first, second] = bundle.pieces;
+  test("the others come in, and it is named and handed back whole", () => {
+    const broken = { ...first!, piece: { ...first!.piece, uses: ["flying"] } };
+    const result = read({ ...bundle, pieces: [broken, second] });
+    if (!result.ok) throw new Error(result.problem.message);
+    expect(result.value.bundle.pieces).toEqual([second]);
+    expect(result.value.aside.map((one) => [one.store, one.name])).toEqual([
+      ["pieces", "Stone aaaaaaaa1"],
+      ["plans", "a plan"],
+      ["progress", "a note of a coat that was laid"],
+    ]);
+    expect(result.value.aside[0]?.record).toEqual(broken);
+    const carried = readBundle(JSON.stringify(fileOf(result.value.bundle, result.value.aside)), CATALOGUE);
+    expect(carried.ok && [carried.value.altered, carried.value.aside.map((one) => one.record)]).toEqual([false, result.value.aside.map((one) => one.record)]);
+  });
+  test.each([[null], [7], ["text"], [[]], [{}], [{ id: "aaaaaaaa1", rev: 1, piece: null, planId: null }]])("%j is no piece", (record) => {
+    const result = read({ ...bundle, plans: [], progress: [], pieces: [record, second] });
+    expect(result.ok && [result.value.bundle.pieces, result.value.aside.length]).toEqual([[second], 1]);
+  });
+  test("a file that was changed since it was written says so", () => {
+    const file = fileOf(bundle);
+    const altered = (document: unknown) => {
+      const result = read(document);
+      return result.ok && result.value.altered;
+    };
+    expect([altered(file), altered({ ...file, rooms: [] }), altered(bundle)]).toEqual([false, true, false]);
+  });
+  test("nested beyond all reading it is refused, not followed", () => {
+    const deep = `${'{"a":'.repeat(200_000)}1${"}".repeat(200_000)}`;
+    const text = JSON.stringify(bundle).replace('"edits":[', `"edits":[{"op":"set","stepId":"x","field":"heat","value":${deep}},`);
+    const result = readBundle(text, CATALOGUE);
+    expect(result.ok ? result.value.aside[0]?.store : result.problem.code).toMatch(/plans|not-json|not-a-bundle/);
+  });
+});
+
+describe("no number and no list of a plan's changes is without bounds", () => {
+  const edited = (...edits: object[]) => problem({ ...bundle, progress: [], plans: [plan("pppppppp1", "aaaaaaaa1", { edits })] })?.path ?? null;
+  const set = (field: string, value: unknown) => ({ op: "set", stepId: "top.base.craft-acrylic", field, value });
+  const added = (more: object) => ({ op: "add", zone: "top", at: { start: true }, step: { role: "base", product: "craft-acrylic", ...more } });
+  test.each([
+    [set("coats", 1e9)],
+    [set("coats", "3")],
+    [set("product", { id: "craft-acrylic" })],
+    [set("waitBefore", { min: 1e12 })],
+    [set("colour", "red")],
+    [added({ checks: Array.from({ length: 100_000 }, () => "dry?") })],
+    [added({ because: [null] })],
+    [added({ laidAt: "9999-99-99T00:00:00Z" })],
+    [{ op: "setPiece", path: "name", value: 1 }],
+  ])("%#", (edit) => expect(edited(edit)).toBe("plans.0.edits.0"));
+  test("nor the number of changes", () => expect(edited(...Array.from({ length: 5000 }, () => set("coats", 2)))).toBe("plans.0.edits"));
+  test("what fits is taken", () => expect(edited(set("coats", 3), set("thinning", null), added({ coats: 2 }))).toBeNull());
+});
+
+test.each([
+  ["2026-02-28", true],
+  ["2026-02-30", false],
+  ["2026-99-99", false],
+  ["1999-12-31", false],
+  ["2200-01-01", false],
+  ["+010000-01-01", false],
+  ["2026-2-3", false],
+])("the day %s is one: %s", (day, is) => expect(isDay(day)).toBe(is));

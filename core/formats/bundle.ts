@@ -4,28 +4,43 @@ import { checkShape } from "./check-shape";
 import { legacySteps } from "./legacy-steps";
 import { migrated } from "./migrate";
 import { parsePiece } from "./parse-piece";
-import { bad, good } from "./problem";
-import type { Parsed } from "./problem";
+import { bad, good, problem } from "./problem";
+import type { Parsed, Problem } from "./problem";
 import { DEFINITIONS } from "./stores/stores";
 import type { CheckTools } from "./stores/definition";
 import type { RawParts } from "./step-translation";
-import { BUNDLE_FORMAT, BUNDLE_VERSION, DATA_VERSION_OF, writeBundle } from "./write-bundle";
+import { BUNDLE_FORMAT, BUNDLE_VERSION, checksumOf, DATA_VERSION_OF, writeBundle } from "./write-bundle";
 import type { Bundle } from "./write-bundle";
 
 /** Parts of the format whose work has not arrived: a file that has something in them is refused, so that none of it is lost. */
 const LATER_PARTS = ["shelf", "recipes"] as const;
 
-function partSchema({ schema, single }: (typeof DEFINITIONS)[number]): Joi.Schema {
-  const records = Joi.array().items(schema(Joi)).unique("id").default([]);
-  return single ? records.max(1) : records;
-}
-
 const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
   version: Joi.number().valid(BUNDLE_VERSION).required(),
-  ...Object.fromEntries(DEFINITIONS.map((definition) => [definition.name, partSchema(definition)])),
+  checksum: Joi.string().max(40),
+  ...Object.fromEntries([...DEFINITIONS.map(({ name }) => name), "aside"].map((part) => [part, Joi.array().default([])])),
   ...Object.fromEntries(LATER_PARTS.map((part) => [part, Joi.array().max(0)])),
 });
+
+const RECORD_SCHEMAS = new Map(DEFINITIONS.map(({ name, schema }) => [name, schema(Joi)]));
+
+/** A record that cannot be kept, and why; it is handed back whole, so that it can be mended. */
+export interface Aside {
+  readonly store: string;
+  /** What a person calls it. */
+  readonly name: string;
+  readonly problem: Problem;
+  readonly record: unknown;
+}
+
+/** What is in a file: what can be kept, and what cannot. */
+export interface ReadBundle {
+  readonly bundle: Bundle;
+  readonly aside: readonly Aside[];
+  /** The file is not as it was written: somebody, or something, has changed it since. */
+  readonly altered: boolean;
+}
 
 type Document = Readonly<Record<string, unknown>>;
 
@@ -38,27 +53,101 @@ function head(document: unknown): Parsed<Document> {
   return good(document as Document);
 }
 
-/** The records of a document where they are lists of objects; anything else is left for the schema to name. */
-function rawParts(document: Document): RawParts {
-  const isList = (value: unknown): value is readonly Record<string, unknown>[] =>
-    Array.isArray(value) && value.every((one) => typeof one === "object" && one !== null && !Array.isArray(one));
-  return Object.fromEntries(DEFINITIONS.flatMap(({ name }) => (isList(document[name]) ? [[name, document[name]]] : [])));
-}
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
 
-/** An older document as it would be written now. */
+/** An older document as it would be written now. What is no record at all is left as it is, to be set aside by name. */
 function upToDate(document: Document, catalogue: Catalogue): Document {
   const from = DATA_VERSION_OF[Number(document.version)];
   if (from === undefined || document.version === BUNDLE_VERSION) return document;
-  return { ...document, ...migrated(rawParts(document), from, legacySteps(catalogue)), version: BUNDLE_VERSION };
+  const lists = DEFINITIONS.flatMap(({ name }) => (Array.isArray(document[name]) ? [[name, document[name] as readonly unknown[]] as const] : []));
+  const raw: RawParts = Object.fromEntries(lists.map(([name, list]) => [name, list.filter(isRecord)]));
+  const now = migrated(raw, from, legacySteps(catalogue));
+  const others = lists.map(([name, list]) => [name, [...(now[name] ?? []), ...list.filter((one) => !isRecord(one))]] as const);
+  return { ...document, ...Object.fromEntries(others), version: BUNDLE_VERSION };
+}
+
+const NAMES: Readonly<Record<string, string>> = {
+  pieces: "a piece",
+  plans: "a plan",
+  progress: "a note of a coat that was laid",
+  rooms: "a room",
+  hours: "the free hours",
+  settings: "the settings",
+};
+
+/** What a person calls a record, as far as it can be read: its name, else what kind of thing it is. */
+function nameOf(store: string, record: unknown): string {
+  const { name, piece } = (record ?? {}) as { readonly name?: unknown; readonly piece?: { readonly name?: unknown } };
+  const said = typeof name === "string" ? name : piece && typeof piece === "object" ? piece.name : undefined;
+  return typeof said === "string" && said.trim() !== "" ? said.trim().slice(0, MOST_OF_NAME) : (NAMES[store] ?? "something");
+}
+
+const MOST_OF_NAME = 80;
+
+/**
+ * Sorts records into those that can be kept and those that cannot: each is checked by itself, against its own schema and against the records it
+ * belongs to. One that is set aside takes with it what belongs to it, and nothing else.
+ *
+ * @param document records by store; anything may stand in them
+ */
+export function sortedOut(document: Readonly<Record<string, unknown>>, catalogue: Catalogue): Omit<ReadBundle, "altered"> {
+  const aside: Aside[] = [];
+  const kept = new Map<string, Map<string, unknown>>();
+  const tools: CheckTools = { readPiece: (value, at) => parsePiece(value, catalogue, at), has: (store, id) => kept.get(store)?.has(id) ?? false };
+  for (const { name, check, single } of DEFINITIONS) {
+    const good = new Map<string, unknown>();
+    kept.set(name, good);
+    for (const [index, record] of ((document[name] ?? []) as readonly unknown[]).entries()) {
+      const at = [name, index];
+      const fault = (): Problem | null => {
+        if (!isRecord(record)) return problem("bad-value", at.join("."), "this is no record at all");
+        const shape = checkShape<{ readonly id: string }>(RECORD_SCHEMAS.get(name)!, record, at);
+        if (!shape.ok) return shape.problem;
+        if (good.has(shape.value.id) || (single && good.size > 0)) return problem("bad-value", at.join("."), "there is another of that id in the file");
+        return check?.(record as never, tools, at) ?? null;
+      };
+      const found = fault();
+      if (found) aside.push({ store: name, name: nameOf(name, record), problem: found, record });
+      else good.set((record as { readonly id: string }).id, record);
+    }
+  }
+  return { bundle: writeBundle(Object.fromEntries([...kept].map(([name, good]) => [name, [...good.values()]])) as never), aside };
+}
+
+/** What an earlier reading set aside is told again, and kept aside. */
+function asideBefore(list: readonly unknown[]): readonly Aside[] {
+  return list.flatMap((one): readonly Aside[] => {
+    if (typeof one !== "object" || one === null) return [];
+    const { store, record } = one as { readonly store?: unknown; readonly record?: unknown };
+    const kind = typeof store === "string" ? store : "";
+    return [{ store: kind, name: nameOf(kind, record), problem: problem("bad-value", "aside", "it was set aside before"), record }];
+  });
+}
+
+/** Lists no file needs: beyond this many records of a kind something is wrong with it. */
+const MOST_RECORDS = 200_000;
+
+function checkedDocument(document: Document, catalogue: Catalogue): Parsed<ReadBundle> {
+  const shape = checkShape<Readonly<Record<string, readonly unknown[]>>>(BUNDLE_SCHEMA, upToDate(document, catalogue));
+  if (!shape.ok) return shape as Parsed<never>;
+  const tooMany = DEFINITIONS.find(({ name }) => (shape.value[name]?.length ?? 0) > MOST_RECORDS);
+  if (tooMany) return bad("bad-value", tooMany.name, `this file names more than ${MOST_RECORDS} of them`);
+  const { bundle, aside } = sortedOut(shape.value, catalogue);
+  return good({
+    bundle,
+    aside: [...aside, ...asideBefore(shape.value.aside ?? [])],
+    altered: typeof document.checksum === "string" && document.checksum !== checksumOf(document),
+  });
 }
 
 /**
- * Reads a bundle from text. All of it is checked before any of it is used; an older one is brought up to date first.
+ * Reads a bundle from text. Each record of it is checked by itself: what can be kept is kept, what cannot is named and set aside. An older file is
+ * brought up to date first.
  *
  * @param text a JSON document
- * @returns the records, or the first fault with the dotted path to it
+ * @returns the records, or what is wrong with the file as a whole
  */
-export function readBundle(text: string, catalogue: Catalogue): Parsed<Bundle> {
+export function readBundle(text: string, catalogue: Catalogue): Parsed<ReadBundle> {
   let document: unknown;
   try {
     document = JSON.parse(text.replace(/^\uFEFF/, ""));
@@ -67,14 +156,11 @@ export function readBundle(text: string, catalogue: Catalogue): Parsed<Bundle> {
   }
   const checked = head(document);
   if (!checked.ok) return checked as Parsed<never>;
-  const shape = checkShape<Bundle>(BUNDLE_SCHEMA, upToDate(checked.value, catalogue));
-  if (!shape.ok) return shape;
-  const ids = new Set(DEFINITIONS.flatMap(({ name }) => ((shape.value as unknown as RawParts)[name] ?? []).map((record) => `${name}/${String(record.id)}`)));
-  const tools: CheckTools = { readPiece: (value, at) => parsePiece(value, catalogue, at), has: (store, id) => ids.has(`${store}/${id}`) };
-  for (const { name, check } of DEFINITIONS)
-    for (const [index, record] of ((shape.value as unknown as RawParts)[name] ?? []).entries()) {
-      const problem = check?.(record as never, tools, [name, index]);
-      if (problem) return { ok: false, problem };
-    }
-  return good(writeBundle(shape.value));
+  try {
+    return checkedDocument(checked.value, catalogue);
+  } catch (error) {
+    // Nested so deep that no reader follows: an accident never writes such a file.
+    if (error instanceof RangeError) return bad("not-a-bundle", "", "this file is nested deeper than any notebook");
+    throw error;
+  }
 }

@@ -1,44 +1,82 @@
 import type Joi from "joi";
+import { MAX_AREA_MM2 } from "../piece/form";
+import { instantSchema } from "./hours-schema";
 import { stepKeys } from "./step-keys";
 import type { JoiRoot } from "./stores/definition";
 import { zoneSchema } from "./zone-schema";
 
 const ownKeys = (joi: JoiRoot) => ({
   ...stepKeys(joi),
-  group: joi.string(),
-  ownProduct: joi.string(),
+  group: joi.string().max(120),
+  ownProduct: joi.string().max(80),
   origin: joi.string().valid("engine", "hers"),
-  because: joi.array(),
-  checks: joi.array().items(joi.string()),
+  because: joi
+    .array()
+    .items(joi.object({ requirement: joi.string().max(120).required(), text: joi.string().max(600).required() }))
+    .max(60),
+  checks: joi.array().items(joi.string().max(600)).max(60),
   done: joi.boolean().valid(true),
-  laidAt: joi.string().isoDate(),
+  laidAt: instantSchema(joi),
 });
 
-/** One change of a plan or a piece. */
-export function changeSchema(joi: JoiRoot): Joi.Schema {
+/** A list of changes no longer than this is read: nobody makes more by hand. */
+export const MOST_CHANGES = 400;
+/** Steps of one zone. */
+const MOST_STEPS = 120;
+
+/** A setting of a step: the field, and a value that fits it. */
+function settingSchema(joi: JoiRoot): Joi.Schema {
+  const { id: _id, ...fields } = stepKeys(joi);
+  return joi
+    .object({
+      op: joi.string().valid("set").required(),
+      stepId: joi.string().max(120).required(),
+      field: joi
+        .string()
+        .valid(...Object.keys(fields))
+        .required(),
+      value: joi.any(),
+    })
+    .custom((change: { readonly field: keyof typeof fields; readonly value?: unknown }, helpers) => {
+      const { error } = fields[change.field].validate(change.value, { convert: false });
+      return error ? helpers.error("any.custom", { error: new Error(`value: ${error.message}`) }) : change;
+    });
+}
+
+/** The kinds of change of a plan's steps. */
+function stepChanges(joi: JoiRoot): readonly Joi.Schema[] {
   const place = joi.alternatives(
-    joi.object({ before: joi.string().required() }),
-    joi.object({ after: joi.string().required() }),
+    joi.object({ before: joi.string().max(120).required() }),
+    joi.object({ after: joi.string().max(120).required() }),
     joi.object({ start: joi.boolean().valid(true).required() }),
   );
   const op = (name: string) => joi.string().valid(name).required();
-  return joi
-    .alternatives(
-      joi.object({ op: op("add"), zone: zoneSchema(joi).required(), at: place.required(), step: joi.object(ownKeys(joi)).required() }),
-      joi.object({ op: op("remove"), stepId: joi.string().required() }),
-      joi.object({ op: op("move"), stepId: joi.string().required(), at: place.required() }),
-      joi.object({
-        op: op("set"),
-        stepId: joi.string().required(),
-        field: joi
-          .string()
-          .valid(...Object.keys(stepKeys(joi)).filter((key) => key !== "id"))
-          .required(),
-        value: joi.any(),
-      }),
-      joi.object({ op: op("setPiece"), path: joi.string().required(), value: joi.any() }),
-    )
-    .match("one");
+  const step = joi.string().max(120).required();
+  return [
+    joi.object({ op: op("add"), zone: zoneSchema(joi).required(), at: place.required(), step: joi.object(ownKeys(joi)).required() }),
+    joi.object({ op: op("remove"), stepId: step }),
+    joi.object({ op: op("move"), stepId: step, at: place.required() }),
+    settingSchema(joi),
+  ];
+}
+
+/** One change of a plan's steps, as a kept plan has it. */
+export function stepChangeSchema(joi: JoiRoot): Joi.Schema {
+  return joi.alternatives(...stepChanges(joi)).match("one");
+}
+
+/** One change of a plan or a piece. What a piece becomes by it is checked as a piece. */
+export function changeSchema(joi: JoiRoot): Joi.Schema {
+  const ofPiece = joi.object({
+    op: joi.string().valid("setPiece").required(),
+    path: joi
+      .string()
+      .pattern(/^[a-zA-Z]\w*(\.[a-zA-Z]\w*){0,5}$/, "path")
+      .max(120)
+      .required(),
+    value: joi.any(),
+  });
+  return joi.alternatives(...stepChanges(joi), ofPiece).match("one");
 }
 
 /** Stacks of chosen steps, without numbers. */
@@ -48,15 +86,19 @@ export function zoneStepsSchema(joi: JoiRoot): Joi.Schema {
     .items(
       joi.object({
         zone: zoneSchema(joi).required(),
-        areaMm2: joi.number().min(0).required(),
+        areaMm2: joi.number().min(0).max(MAX_AREA_MM2).required(),
         steps: joi
           .array()
           .items(joi.object(ownKeys(joi)))
+          .max(MOST_STEPS)
           .required(),
       }),
     )
     .max(60);
 }
+
+/** A wet film of a hand's breadth is no film, µm. */
+const MOST_MICRONS = 100_000;
 
 /** What a record at the bench keeps of a step. */
 export function actSchema(joi: JoiRoot): Joi.Schema {
@@ -74,7 +116,7 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
     group: joi.string().max(80),
     ownProduct: joi.string().max(80),
     mix: joi.string().max(80),
-    wetMicrons: joi.number().min(0),
+    wetMicrons: joi.number().min(0).max(MOST_MICRONS),
   });
 }
 

@@ -7,7 +7,7 @@ import type { StepChoice } from "../coating/model/step";
 import type { PinnedStep } from "../coating/planner/piece-search";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
-import { hoursSchema } from "./hours-schema";
+import { daySchema, hoursSchema, instantSchema } from "./hours-schema";
 import { checkShape } from "./check-shape";
 import { stepKeys } from "./step-keys";
 import { parsePiece } from "./parse-piece";
@@ -66,7 +66,7 @@ const OWN = Joi.object({
   }),
 });
 
-const START = Joi.alternatives(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, "YYYY-MM-DD"), Joi.string().isoDate()).messages({
+const START = Joi.alternatives(daySchema(Joi), instantSchema(Joi)).messages({
   "alternatives.match": "{{#label}} must be a date such as 2026-05-01, or an instant such as 2026-05-01T19:00:00Z",
 });
 

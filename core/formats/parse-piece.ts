@@ -1,4 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
+import { measureFault } from "../piece/form";
 import type { Piece } from "../piece/piece";
 import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
 import { checkShape } from "./check-shape";
@@ -60,7 +61,7 @@ export function parsePiece(value: unknown, catalogue: Catalogue, at: Path = []):
   const piece = shape.value;
   const measured = checkShape(FORM_SCHEMAS[piece.form.kind]!, piece.form, [...at, "form"]);
   if (!measured.ok) return measured as Parsed<Piece>;
-  if (piece.form.kind === "plate" && piece.form.rimWidthMm * 2 >= piece.form.diameterMm)
+  if (piece.form.kind === "plate" && measureFault(piece.form, "rimWidthMm", piece.form.rimWidthMm) !== null)
     return bad("bad-value", join(at, "form", "rimWidthMm"), "the rim is wider than the plate");
   for (const { id, path, on } of idsOf(piece)) {
     if (knows(catalogue, on, id)) continue;

@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
-import { FORM_MEASURES, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
+import { FORM_MEASURES, LEAST_AREA_MM2, LEAST_LENGTH_MM, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
 import { zoneSchema } from "./zone-schema";
 import { PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
@@ -9,7 +9,8 @@ const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
 const list = (item: Joi.Schema, most = 60) => Joi.array().items(item).max(most);
 const one = (values: readonly string[]) => Joi.string().valid(...values);
 
-const measure = (key: string) => (key === "areaMm2" ? Joi.number().min(1).max(MAX_AREA_MM2) : Joi.number().min(0.5).max(MAX_LENGTH_MM)).required();
+const measure = (key: string) =>
+  (key === "areaMm2" ? Joi.number().min(LEAST_AREA_MM2).max(MAX_AREA_MM2) : Joi.number().min(LEAST_LENGTH_MM).max(MAX_LENGTH_MM)).required();
 
 /** The kind first; its measures are checked by the kind's own schema, so that the message names the very measure. */
 const form = Joi.object({ kind: one(Object.keys(FORM_MEASURES)).required() }).unknown();

@@ -6,7 +6,7 @@ export function stepKeys(joi: JoiRoot) {
   const wait = joi.object({
     min: joi.number().min(0).max(5_000_000).required(),
     until: joi.string().valid(...DRYING_STAGES),
-    cautiousMin: joi.number().min(0),
+    cautiousMin: joi.number().min(0).max(5_000_000),
     set: joi.string().valid("hers"),
   });
   return {
@@ -33,7 +33,7 @@ export function stepKeys(joi: JoiRoot) {
       cool: joi.string().valid("inside", "out").required(),
     }),
     marks: joi.object({
-      count: joi.number().integer().min(1).required(),
+      count: joi.number().integer().min(1).max(100_000).required(),
       diameterMm: joi.number().min(0.1).max(200).required(),
       heightMm: joi.number().min(0.01).max(20).required(),
     }),

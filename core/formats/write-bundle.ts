@@ -1,3 +1,4 @@
+import { fingerprint } from "../coating/model/fingerprint";
 import { STORE_NAMES } from "./stores/stores";
 import type { RecordOf, StoreName } from "./stores/stores";
 
@@ -12,6 +13,35 @@ export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };
 
 /** Everything kept, as one file. Parts that nothing writes yet stay away. */
 export type Bundle = BundleParts & { readonly format: typeof BUNDLE_FORMAT; readonly version: typeof BUNDLE_VERSION };
+
+/** A bundle as it stands in a file: with what could not be kept beside it, and a sum over all of it. */
+export type BundleFile = Bundle & { readonly aside?: readonly SetAside[]; readonly checksum: string };
+
+/** A record that fails its own schema, as a file carries it. */
+export interface SetAside {
+  readonly store: string;
+  readonly record: unknown;
+}
+
+/**
+ * A sum over the records of a document, to tell that it was changed since it was written.
+ *
+ * @param document as it stands in the file; its own checksum is left out
+ * @returns 16 hexadecimal digits
+ */
+export function checksumOf(document: Readonly<Record<string, unknown>>): string {
+  return fingerprint(JSON.stringify([...STORE_NAMES, "aside"].map((name) => document[name] ?? [])));
+}
+
+/**
+ * The document of a file.
+ *
+ * @param aside records that fail their own schema: they travel along, and are told of when the file is read
+ */
+export function fileOf(bundle: Bundle, aside: readonly SetAside[] = []): BundleFile {
+  const document = { ...bundle, ...(aside.length > 0 ? { aside: aside.map(({ store, record }) => ({ store, record })) } : {}) };
+  return { ...document, checksum: checksumOf(document) };
+}
 
 function byId<R extends { readonly id: string }>(records: readonly R[] = []): readonly R[] {
   return [...records].sort((a, b) => (a.id < b.id ? -1 : 1));

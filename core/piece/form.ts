@@ -30,6 +30,28 @@ export const MAX_LENGTH_MM = 3000;
 /** Largest area taken, mm² (3 m by 3 m). */
 export const MAX_AREA_MM2 = 9_000_000;
 
+/** Shortest measure taken, mm, and smallest area, mm². */
+export const LEAST_LENGTH_MM = 0.5;
+export const LEAST_AREA_MM2 = 1;
+
+/** What is wrong with a measure. */
+export type MeasureFault = "too-small" | "too-large" | "rim-too-wide";
+
+/**
+ * What is wrong with one measure of a form.
+ *
+ * @param name as in `FORM_MEASURES`
+ * @param value mm, or mm² for an area
+ * @returns null when it can be kept
+ */
+export function measureFault(form: Form, name: string, value: number): MeasureFault | null {
+  const [least, most] = name === "areaMm2" ? [LEAST_AREA_MM2, MAX_AREA_MM2] : [LEAST_LENGTH_MM, MAX_LENGTH_MM];
+  if (value < least) return "too-small";
+  if (value > most) return "too-large";
+  const measured = { ...form, [name]: value } as Form;
+  return measured.kind === "plate" && measured.rimWidthMm * 2 >= measured.diameterMm ? "rim-too-wide" : null;
+}
+
 /** Common sizes to start from while nothing has been measured, mm [from memory]. */
 export const USUAL_FORMS: { readonly [K in FormKind]: Extract<Form, { kind: K }> } = {
   pebble: { kind: "pebble", lengthMm: 70, widthMm: 55, thicknessMm: 25 },

@@ -1,6 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import { sayDuration, sayDurationRange } from "./duration";
 import { fromMm, sayLength, toMm } from "./length";
+import { readLength } from "./read-length";
 import { sayArea, sayVolume } from "./volume";
 
 describe("times as a person says them", () => {
@@ -37,5 +39,32 @@ describe("lengths and amounts", () => {
     expect(sayVolume(7.2)).toBe("1½ teaspoons");
     expect(sayVolume(41)).toBe("50 ml");
     expect(sayArea(48_000)).toBe("480 cm²");
+  });
+});
+
+describe("a length as people write it", () => {
+  test.each([
+    ["3 1/4", "in", 82.55],
+    ["3¼", "in", 82.55],
+    ['3.25"', "mm", 82.55],
+    ["3,25", "in", 82.55],
+    ["15/16", "in", 23.8125],
+    ["½ in", "mm", 12.7],
+    ["80 mm", "in", 80],
+    ["8 cm", "mm", 80],
+    [" 80 ", "mm", 80],
+    ["80.", "mm", 80],
+  ] as const)("%s in %s", (text, unit, mm) => expect(readLength(text, unit)).toBeCloseTo(mm, 9));
+  test.each(["", "0x50", "1e3", "-3", "3 4", "3 1/0", "3.5 1/2", "eighty", "3'", "Infinity", "1,2,3"])("%j is none", (text) =>
+    expect(readLength(text, "mm")).toBeNull(),
+  );
+  test("whatever is typed, it is a length of some size or none", () => {
+    fc.assert(
+      fc.property(fc.string({ unit: "grapheme", maxLength: 12 }), (text) => {
+        const mm = readLength(text, "in");
+        expect(mm === null || (Number.isFinite(mm) && mm >= 0)).toBe(true);
+      }),
+      { seed: 7 },
+    );
   });
 });

@@ -1,12 +1,16 @@
-import { useId, useState } from "react";
-import type { Change } from "#core/coating/model/change";
-import { MAX_AREA_MM2, MAX_LENGTH_MM } from "#core/piece/form";
-import type { Piece } from "#core/piece/piece";
+import { useId } from "react";
+import { changePiece } from "#core/coating/model/apply-changes";
+import { measureFault } from "#core/piece/form";
+import type { Form, MeasureFault } from "#core/piece/form";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { SurfaceName } from "#core/catalogue/object-kind";
 import type { ZoneId } from "#core/catalogue/vocabulary";
-import { fromMm, toMm } from "#core/units/length";
+import { fromMm } from "#core/units/length";
 import type { LengthUnit } from "#core/units/length";
+import { readLength } from "#core/units/read-length";
+import type { SaveChanges } from "~/piece/use-record";
+import { useTyped } from "../use-typed";
+import type { Reading } from "../use-typed";
 import { Texture } from "../coat-section/textures";
 import { drawingOf, VIEW } from "./geometry";
 import type { Dimension } from "./geometry";
@@ -26,52 +30,41 @@ const MEASURE_NAMES: Record<string, string> = {
   footDiameterMm: "Across the foot",
   areaMm2: "Area in cm²",
 };
-const LEAST_MM = 0.5;
 const MM2_PER_CM2 = 100;
 
-export type SaveChanges = (changes: readonly Change[], seen?: Piece) => void;
+const FAULT_WORDS: Record<MeasureFault, string> = {
+  "too-small": "too small to paint",
+  "too-large": "too large: is the unit right?",
+  "rim-too-wide": "the rim is wider than the plate",
+};
 
 function shown(name: string, value: number, unit: LengthUnit): string {
-  if (name === "areaMm2") return String(Math.round(value / MM2_PER_CM2));
+  if (name === "areaMm2") return String(Math.round(value) / MM2_PER_CM2);
   return String(Math.round(fromMm(value, unit) * 100) / 100);
 }
 
-function inside(name: string, typed: number, unit: LengthUnit): number {
-  return name === "areaMm2" ? typed * MM2_PER_CM2 : toMm(typed, unit);
-}
-
-function faultOf(name: string, text: string, value: number): string | null {
-  if (text.trim() === "" || !Number.isFinite(value)) return "a number, please";
-  if (value < LEAST_MM) return "too small to paint";
-  return value > (name === "areaMm2" ? MAX_AREA_MM2 : MAX_LENGTH_MM) ? "too large: is the unit right?" : null;
+/** A measure as it is typed: a length as people write them; an area is a plain number. */
+function measured(text: string, name: string, unit: LengthUnit, form: Form): Reading<number> {
+  const length = readLength(text, name === "areaMm2" ? "mm" : unit);
+  if (length === null) return { wrong: text.trim() === "" ? "a number, please" : "not a length: 80, 3 1/4, 8 cm" };
+  const value = Math.round((name === "areaMm2" ? length * MM2_PER_CM2 : length) * 100) / 100;
+  const fault = measureFault(form, name, value);
+  return fault === null ? { value } : { wrong: FAULT_WORDS[fault] };
 }
 
 interface MeasureProps {
   readonly dimension: Dimension;
+  readonly form: Form;
   readonly value: number;
   readonly unit: LengthUnit;
-  readonly record: PieceRecord;
-  readonly change: SaveChanges;
-  /** The drawing follows what is typed before it is saved; null when typing has ended. */
-  readonly preview: (value: number | null) => void;
+  readonly save: (value: number, before: number) => void;
 }
 
-/** One measure, typed where it is drawn; saved when the user leaves it, refused with a reason when it cannot be. */
-function Measure({ dimension: { name, at }, value, unit, record, change, preview }: MeasureProps) {
+/** One measure, typed where it is drawn; saved while it is typed, refused with a reason when it cannot be. */
+function Measure({ dimension: { name, at }, form, value, unit, save }: MeasureProps) {
   const id = useId();
-  const [draft, setDraft] = useState<{ readonly text: string; readonly seen: PieceRecord } | null>(null);
-  const text = draft?.text ?? shown(name, value, unit);
-  const typed = inside(name, Number(text.replace(",", ".")), unit);
-  const wrong = faultOf(name, text, typed);
-  const leave = () => {
-    preview(null);
-    setDraft(null);
-  };
-  const commit = () => {
-    if (draft && !wrong && draft.text !== shown(name, value, unit))
-      change([{ op: "setPiece", path: `form.${name}`, value: Math.round(typed * 100) / 100 }], draft.seen.piece);
-    if (!wrong) leave();
-  };
+  const field = useTyped({ value, text: (mm) => shown(name, mm, unit), read: (text) => measured(text, name, unit, form), save });
+  const { wrong } = field;
   return (
     <div className="absolute -translate-x-1/2 -translate-y-1/2" style={{ left: `${(at[0] / VIEW.width) * 100}%`, top: `${(at[1] / VIEW.height) * 100}%` }}>
       <label htmlFor={id} className="sr-only">
@@ -79,26 +72,22 @@ function Measure({ dimension: { name, at }, value, unit, record, change, preview
       </label>
       <input
         id={id}
-        inputMode="decimal"
+        inputMode={unit === "in" ? "text" : "decimal"}
         title={MEASURE_NAMES[name]}
+        autoComplete="off"
         className={`h-9 w-16 rounded border-[1.5px] bg-sheet px-1 text-center text-base text-ink ${wrong ? "border-stop" : "border-soft"}`}
-        value={text}
+        value={field.text}
         aria-invalid={wrong !== null}
         aria-describedby={wrong ? `${id}-wrong` : undefined}
         onFocus={(event) => {
-          setDraft({ text, seen: record });
+          field.begin();
           event.target.select();
         }}
-        onChange={(event) => {
-          const next = event.target.value;
-          const nextValue = inside(name, Number(next.replace(",", ".")), unit);
-          setDraft({ text: next, seen: draft?.seen ?? record });
-          preview(faultOf(name, next, nextValue) ? null : nextValue);
-        }}
-        onBlur={commit}
+        onChange={(event) => field.type(event.target.value)}
+        onBlur={field.leave}
         onKeyDown={(event) => {
-          if (event.key === "Enter") commit();
-          if (event.key === "Escape") leave();
+          if (event.key === "Enter") field.leave();
+          if (event.key === "Escape") field.forget();
         }}
       />
       {wrong && (
@@ -126,9 +115,8 @@ interface DrawingProps {
 /** The piece in side view with its measures: sizes are typed on the drawing, which follows them; zones light up under the pointer. */
 export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, base, lit, light }: DrawingProps) {
   const at = useId().replace(/[^a-z0-9]/gi, "");
-  const [typing, setTyping] = useState<{ readonly name: string; readonly value: number } | null>(null);
   const { form, parts = [] } = record.piece;
-  const drawn = drawingOf(typing ? { ...form, [typing.name]: typing.value } : form, lipMm, parts);
+  const drawn = drawingOf(form, lipMm, parts);
   const known = drawn.patches.filter((patch) => patch.surface === "" || zoneOf.has(patch.surface));
   return (
     <div className="relative mx-auto w-full max-w-[25rem]">
@@ -165,15 +153,18 @@ export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, bas
           />
         ))}
       </svg>
-      {drawingOf(form, lipMm, parts).dimensions.map((dimension) => (
+      {drawn.dimensions.map((dimension) => (
         <Measure
           key={`${form.kind}-${dimension.name}-${unit}`}
           dimension={dimension}
+          form={form}
           value={(form as unknown as Record<string, number>)[dimension.name] ?? 0}
           unit={unit}
-          record={record}
-          change={change}
-          preview={(value) => setTyping(value === null ? null : { name: dimension.name, value })}
+          save={(value, before) => {
+            const path = `form.${dimension.name}`;
+            const seen = changePiece(record.piece, [{ op: "setPiece", path, value: before }]);
+            change([{ op: "setPiece", path, value }], { seen, typed: true });
+          }}
         />
       ))}
     </div>

@@ -1,32 +1,43 @@
 import { joiResolver } from "@hookform/resolvers/joi";
 import Joi from "joi";
 import { Checkbox, RadioGroup } from "radix-ui";
-import { useId } from "react";
+import { useEffect, useId, useState } from "react";
 import type { ReactNode } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
-import { redirect, useSubmit } from "react-router";
+import { redirect, useActionData, useSubmit } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pieceFrom } from "#core/piece/new-piece";
 import type { ThreeFacts } from "#core/piece/new-piece";
-import { perform } from "~/actions/perform";
+import { pieceId } from "#core/catalogue/ids";
+import { recordIdSchema } from "#core/formats/stores/definition";
+import { perform, whyOf } from "~/actions/perform";
 import { Texture } from "~/components/coat-section/textures";
 import { Chips } from "~/components/fields";
 import { TechniqueGlyph } from "~/components/glyphs";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
+import { freshId } from "~/store/fresh-id";
 import type { Route } from "./+types/route";
 
 interface NewPieceAsk extends ThreeFacts {
   readonly intent: "new";
+  /** Of the piece it is to be: asked twice, there is one. */
+  readonly id: string;
+}
+
+/** It could not be kept: what was chosen stands, and can be asked again. */
+interface NotKept {
+  readonly why: string;
 }
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const [{ database }, { addPiece }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
   const known = (ids: Iterable<string>) => [...ids];
-  return perform<NewPieceAsk, Response>(
+  return perform<NewPieceAsk, Response | NotKept>(
     request,
     {
       new: (joi) => ({
+        id: recordIdSchema(joi).required(),
         material: joi
           .string()
           .valid(...known(CATALOGUE.materials.keys()))
@@ -45,9 +56,14 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       }),
     },
     {
-      new: async ({ material, uses, techniques }) => {
-        const record = await addPiece(await database(), pieceFrom({ material, uses, techniques }, CATALOGUE));
-        return redirect(`/pieces/${record.id}`);
+      new: async ({ id, material, uses, techniques }) => {
+        try {
+          const record = await addPiece(await database(), pieceFrom({ material, uses, techniques }, CATALOGUE), pieceId(id));
+          forget();
+          return redirect(`/pieces/${record.id}`);
+        } catch (error) {
+          return { why: whyOf(error) };
+        }
       },
     },
   );
@@ -68,6 +84,38 @@ const FACTS_FORM = Joi.object<FactsForm>({
   uses: Joi.array().items(Joi.string()).min(1).required().messages({ "array.min": "Pick at least one use." }),
   techniques: Joi.array().items(Joi.string()).required(),
 });
+
+const NOTHING_CHOSEN: FactsForm = { material: "", uses: [], techniques: [] };
+const CHOSEN = "nook-coat-new-piece";
+
+/** What was chosen on this page and not made a piece yet: a reload does not ask for it again. */
+function chosenBefore(): FactsForm {
+  try {
+    const { error, value } = FACTS_KEPT.validate(JSON.parse(sessionStorage.getItem(CHOSEN) ?? "{}"));
+    return error ? NOTHING_CHOSEN : { ...NOTHING_CHOSEN, ...(value as Partial<FactsForm>) };
+  } catch {
+    return NOTHING_CHOSEN;
+  }
+}
+
+function remember(facts: FactsForm): void {
+  try {
+    sessionStorage.setItem(CHOSEN, JSON.stringify(facts));
+  } catch {
+    // A browser that keeps nothing asks again after a reload.
+  }
+}
+
+function forget(): void {
+  try {
+    sessionStorage.removeItem(CHOSEN);
+  } catch {
+    // Nothing was kept.
+  }
+}
+
+const ids = (most: number) => Joi.array().items(Joi.string().max(80)).max(most);
+const FACTS_KEPT = Joi.object({ material: Joi.string().allow("").max(80), uses: ids(12), techniques: ids(60) });
 
 function Missing({ text }: { text: string }) {
   return (
@@ -109,12 +157,15 @@ function toggled(chosen: readonly string[], id: string): string[] {
 export default function NewPiece() {
   const menu = useMenu();
   const submit = useSubmit();
-  const { control, handleSubmit, formState } = useForm<FactsForm>({
-    resolver: joiResolver(FACTS_FORM),
-    defaultValues: { material: "", uses: [], techniques: [] },
-  });
+  const answer = useActionData() as NotKept | undefined;
+  const [id] = useState(freshId);
+  const { control, handleSubmit, formState, reset, subscribe } = useForm<FactsForm>({ resolver: joiResolver(FACTS_FORM), defaultValues: NOTHING_CHOSEN });
+  useEffect(() => {
+    reset(chosenBefore(), { keepDefaultValues: true });
+    return subscribe({ formState: { values: true }, callback: ({ values }) => remember(values) });
+  }, [reset, subscribe]);
   const material = useWatch({ control, name: "material" });
-  const make = handleSubmit((facts) => void submit({ intent: "new", ...facts } as never, { method: "post", encType: "application/json" }));
+  const make = handleSubmit((facts) => void submit({ intent: "new", id, ...facts } as never, { method: "post", encType: "application/json" }));
   const { errors, isSubmitting } = formState;
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => void make(event)}>
@@ -170,6 +221,11 @@ export default function NewPiece() {
           <p className="mt-3 text-soft">None is fine too: a plain, well-coated piece.</p>
         </Fact>
       </div>
+      {answer?.why && (
+        <p role="alert" className="rounded-lg bg-stop-tint p-3 text-stop">
+          This piece could not be kept: {answer.why}. What you chose stands here; try again when there is room.
+        </p>
+      )}
       <div className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
         <button type="submit" className="button button-act text-lg" disabled={isSubmitting}>
           Make the coat plan

@@ -1,34 +1,29 @@
-import { useForm } from "react-hook-form";
 import { Link } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
-import { daySchema } from "#core/formats/hours-schema";
+import { daySchema, isDay } from "#core/formats/hours-schema";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
-import { useAsk } from "~/actions/use-ask";
+import { useAsk, useAsked } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
-import { keptPiece, planOf } from "~/piece/kept-piece";
 import { useNow } from "~/components/use-now";
+import { useTyped } from "~/components/use-typed";
+import { keptPiece } from "~/piece/kept-piece";
+import type { Days } from "~/store/pieces";
 import { readyText } from "~/piece/ready-text";
 import type { Route } from "./+types/route";
 import { Latest, Sittings } from "./sittings";
 
-interface Days {
-  readonly start: string;
-  readonly due: string;
-}
-
 interface DatesAsk {
   readonly intent: "dates";
-  readonly dates: Partial<Days>;
+  readonly dates: Days;
 }
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { planView }, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client"), import("~/piece/dates.client")]);
-  const dated = Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]);
-  return { kept, dated };
+  const [kept, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/piece/dates.client")]);
+  return { kept, dated: datesOfPiece(kept) };
 }
 clientLoader.hydrate = true as const;
 
@@ -37,7 +32,7 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
   return perform<DatesAsk, null>(
     request,
     { dates: (joi) => ({ dates: joi.object({ start: daySchema(joi).allow(""), due: daySchema(joi).allow("") }).required() }) },
-    { dates: async ({ dates }) => (await setDates(await database(), pieceId(params.id), dates), null) },
+    { dates: async ({ dates }, by) => (await setDates(await database(), pieceId(params.id), dates, by), null) },
   );
 }
 
@@ -47,22 +42,16 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const { hours } = useAppContext();
   const now = useNow();
   const { kept, dated } = loaderData;
-  const { start = "", due = "" } = kept.record.dates ?? {};
-  const ask = useAsk<DatesAsk>(`/pieces/${kept.record.id}/dates`);
-  const { register } = useForm<Days>({ values: { start, due } });
-  const saved = (field: keyof Days) =>
-    register(field, { onChange: (event: { target: { value: string } }) => ask({ intent: "dates", dates: { [field]: event.target.value } }) });
+  const action = `/pieces/${kept.record.id}/dates`;
+  const ask = useAsk<DatesAsk>(action);
+  const asked = useAsked<DatesAsk>(action);
+  const { start = "", due = "" } = asked.reduce<Days>((days, one) => ({ ...days, ...one.dates }), kept.record.dates ?? {});
+  const save = (field: keyof Days) => (day: string) => void ask({ intent: "dates", dates: { [field]: day } }, { about: `${kept.record.id}/${field}` });
   return (
     <section aria-label="Dates" className="grid max-w-4xl gap-4">
       <div className="flex flex-wrap items-end gap-3">
-        <label>
-          <span className="block">Start on</span>
-          <input type="date" className="field" {...saved("start")} />
-        </label>
-        <label>
-          <span className="block">Needed on</span>
-          <input type="date" className="field" min={dateOf(now, hours.timeZone)} {...saved("due")} />
-        </label>
+        <Day label="Start on" value={start} save={save("start")} />
+        <Day label="Needed on" value={due} min={dateOf(now, hours.timeZone)} save={save("due")} />
         <p className="grow text-soft">
           In your free hours.{" "}
           <Link to="/settings#hours" className="underline">
@@ -71,21 +60,42 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
         </p>
       </div>
       <Awaited of={dated} waiting={<p role="status">Laying it into your free hours…</p>}>
-        {([view, { dates, now: from }], busy) => (
+        {({ dates, now: from }, busy) => (
           <div className="grid gap-4" aria-busy={busy}>
-            {!view.shown && <p>This piece has no plan to date yet.</p>}
+            {!dates && <p>This piece has no plan to date yet.</p>}
             {dates && <Latest dates={dates} now={from} />}
             {dates && (
               <p>
                 Ready for gentle hands: <strong>{readyText(dates, "handle", from)}</strong>. Fully hard: <strong>{readyText(dates, "cured", from)}</strong>.
               </p>
             )}
-            {view.shown && dates?.usual && <Sittings dates={dates.usual} shown={view.shown} menu={menu} now={from} />}
+            {dates?.usual && <Sittings dates={dates.usual} shown={dates.shown} menu={menu} now={from} />}
             {dates && !dates.usual && <p role="alert">You have no free hour in the settings, so nothing can be dated.</p>}
           </div>
         )}
       </Awaited>
     </section>
+  );
+}
+
+/** A day, typed or picked; it is saved when it is one. What is half typed takes nothing away. */
+function Day({ label, value, min, save }: { label: string; value: string; min?: string; save: (day: string) => void }) {
+  const field = useTyped({ value, text: (day) => day, read: (text) => (text === "" || isDay(text) ? { value: text } : { wrong: "not a day yet" }), save });
+  return (
+    <label>
+      <span className="block">{label}</span>
+      <input
+        type="date"
+        className="field"
+        max="2199-12-31"
+        min={min}
+        value={field.text}
+        onFocus={field.begin}
+        // A day that is half typed reads as none: only one that was cleared is none.
+        onChange={({ target }) => field.type(target.value, target.validity.badInput)}
+        onBlur={field.leave}
+      />
+    </label>
   );
 }
 

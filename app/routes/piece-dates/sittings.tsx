@@ -23,7 +23,6 @@ function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
 function Line({ stretch, shown, menu }: { stretch: Stretch; shown: Candidate; menu: Menu }) {
   const { item, number, to, zones } = stretch;
   const step = shown.zones.flatMap((zone) => zone.steps).find((one): one is Step => one.id === item.task.stepId);
-  // The plan may be a moment newer than its dates.
   if (!step) return null;
   const detail = [item.part ? `part ${item.part}` : "", coatWords(item.task.coat, item.task.half, step.coats)].filter(Boolean).join(", ");
   return (

@@ -34,7 +34,7 @@ export function AlreadyFacts({ record, menu, save }: FactProps) {
   const [product, setProduct] = useState("");
   const [coats, setCoats] = useState("1");
   const chosen = products.some((one) => one.id === product) ? product : (products[0]?.id ?? "");
-  const put = (steps: readonly DoneStep[]) => save([set("done", steps)], record.piece);
+  const put = (steps: readonly DoneStep[]) => save([set("done", steps)]);
   const add = () => {
     const step = { zone: places.includes(zone as ZoneId) ? zone : places[0]!, role, product: chosen, coats: Number(coats) } as DoneStep;
     put([...done, step]);

@@ -12,7 +12,7 @@ export function DecorationFacts({ record, menu, assumed, save }: FactProps) {
     decoration.baseColour !== undefined ? decoration.baseColour : ((valueTaken(assumed, "decoration.baseColour") as string | null | undefined) ?? null);
   const colours = decoration.colours ?? (valueTaken(assumed, "decoration.colours") as readonly string[] | undefined) ?? [];
   const media = menu.products.filter((one) => one.jobs.includes("decorate"));
-  const change = (...changes: Change[]) => save(changes, record.piece);
+  const change = (...changes: Change[]) => save(changes);
   const recoloured = (index: number, hex: string) => colours.map((old, at) => (at === index ? hex : old));
   return (
     <Part title="Colour and decoration">
@@ -26,14 +26,14 @@ export function DecorationFacts({ record, menu, assumed, save }: FactProps) {
           />
           Base colour all over
         </label>
-        {base !== null && <Colour label="Base" value={base} onChange={(hex) => change(set("decoration.baseColour", hex))} />}
+        {base !== null && <Colour label="Base" value={base} onChange={(hex) => save([set("decoration.baseColour", hex)], { typed: true })} />}
         {colours.map((colour, index) => (
           <Colour
             key={index}
             fact={index === 0 ? "decoration.colours" : undefined!}
             label={colours.length > 1 ? `Marks ${index + 1}` : "Marks"}
             value={colour}
-            onChange={(hex) => change(set("decoration.colours", recoloured(index, hex)))}
+            onChange={(hex) => save([set("decoration.colours", recoloured(index, hex))], { typed: true })}
           />
         ))}
       </div>

@@ -3,7 +3,7 @@ import type { Assumption } from "#core/piece/piece";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { Menu } from "#core/catalogue/menu";
 import type { ZoneId } from "#core/catalogue/vocabulary";
-import type { SaveChanges } from "~/components/shape/measured-drawing";
+import type { SaveChanges } from "~/piece/use-record";
 
 /** What every part of the facts works with. */
 export interface FactProps {

@@ -37,7 +37,7 @@ export function FactsPanel(props: FactProps) {
   const { record, menu, assumed, save } = props;
   const { piece } = record;
   const material = menu.materials.find((one) => one.id === piece.material);
-  const change = (...changes: Change[]) => save(changes, record.piece);
+  const change = (...changes: Change[]) => save(changes);
   return (
     <div className="grid gap-4">
       <ShapeFacts {...props} />

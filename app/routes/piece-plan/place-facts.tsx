@@ -29,7 +29,7 @@ export function PlaceFacts({ record, menu, save }: FactProps) {
   const matches = (room: { readonly temperatureC: number; readonly relativeHumidity: number }) =>
     room.temperatureC === here.temperatureC && room.relativeHumidity === here.relativeHumidity;
   const chosen = known.find((one) => matches(one.room));
-  const change = (...changes: Change[]) => save(changes, record.piece);
+  const change = (...changes: Change[]) => save(changes);
   const wish = (key: "primer" | "sealer", job: string, label: string) => (
     <Choice
       label={label}

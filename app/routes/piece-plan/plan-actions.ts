@@ -5,7 +5,7 @@ import { coatEvents } from "#core/logbook/coat-events";
 import type { Task, Work } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
 import { followedOf } from "~/piece/followed";
-import type { SaveChanges } from "~/components/shape/measured-drawing";
+import type { SaveChanges } from "~/piece/use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanAsk } from "./plan-ask";
 
@@ -32,7 +32,7 @@ export interface PlanActions {
 /** The actions of a plan as it is shown. */
 export function usePlanActions(pieceId: string, view: PlannedView, save: SaveChanges): PlanActions {
   const ask = useAsk<PlanAsk>(`/pieces/${pieceId}?index`);
-  const step = useAsk<{ readonly intent: "undo" }>("/history");
+  const step = useAsk<{ readonly intent: "undo" }>("/history", false);
   const { shown } = view;
   const followed = followedOf(view);
   const now = () => new Date().toISOString();
@@ -47,10 +47,10 @@ export function usePlanActions(pieceId: string, view: PlannedView, save: SaveCha
     markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     repair: (pinned) => followed && ask({ intent: "repair", followed, pinned }),
-    asPlanned: () => ask({ intent: "plain" }),
-    settleEngine: (take) => ask({ intent: "engine", take }),
+    asPlanned: () => void ask({ intent: "plain" }),
+    settleEngine: (take) => void ask({ intent: "engine", take }),
     keepChanged: () => followed && ask({ intent: "keep", followed }),
-    takeBack: () => step({ intent: "undo" }),
+    takeBack: () => void step({ intent: "undo" }),
   };
 }
 

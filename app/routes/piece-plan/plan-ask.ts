@@ -2,6 +2,7 @@ import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
 import type { CoatEvent } from "#core/logbook/progress";
 import type { Intents } from "~/actions/perform";
+import { instantSchema } from "#core/formats/hours-schema";
 import { changesField, coatsField, followedField } from "~/piece/change-asks";
 import type { Followed } from "~/store/plans";
 
@@ -21,8 +22,8 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   pin: (joi) => ({ followed: followedField(joi), stepIds: joi.array().items(joi.string().max(120)).min(1).max(60).required(), kept: joi.boolean().required() }),
   plain: () => ({}),
   keep: (joi) => ({ followed: followedField(joi) }),
-  done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: joi.string().isoDate().required() }),
-  undone: (joi) => ({ coats: coatsField(joi), at: joi.string().isoDate().required() }),
+  done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required() }),
+  undone: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   repair: (joi) => ({ followed: followedField(joi), pinned: joi.array().items(joi.string().max(120)).max(200).required() }),
   engine: (joi) => ({ take: joi.string().valid("newer", "kept").required() }),
 };

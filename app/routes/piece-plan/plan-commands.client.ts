@@ -3,6 +3,7 @@ import { changesBetween } from "#core/coating/model/changes-between";
 import type { Repair } from "#core/coating/planner/repair";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { noteRepair } from "~/store/repairs.client";
+import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { clearEdits, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { markDone, markUndone } from "~/store/progress";
@@ -20,20 +21,20 @@ export function planCommands(of: string) {
     return { kept, view: await planView(of, planOf(kept)) };
   };
   return {
-    edit: async ({ followed, edits }: Of<"edit">) => void (await editPlan(await database(), id, followed, edits)),
+    edit: async ({ followed, edits }: Of<"edit">, by: By) => void (await editPlan(await database(), id, followed, edits, by)),
     pin: async ({ followed, stepIds, kept }: Of<"pin">) => pinSteps(await database(), id, followed, stepIds, kept),
     keep: async ({ followed }: Of<"keep">) => void (await keepPlan(await database(), id, followed)),
     plain: async () => {
       const { plan } = await keptPiece(of);
       if (plan) await clearEdits(await database(), id, plan.id);
     },
-    done: async ({ followed, coats, at }: Of<"done">) => void (await markDone(await database(), id, followed, coats, at)),
-    undone: async ({ coats, at }: Of<"undone">) => {
+    done: async ({ followed, coats, at }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by)),
+    undone: async ({ coats, at }: Of<"undone">, by: By) => {
       const { plan } = await keptPiece(of);
-      if (plan) await markUndone(await database(), id, plan.id, coats, at);
+      if (plan) await markUndone(await database(), id, plan.id, coats, at, by);
     },
     repair: async ({ followed, pinned }: Of<"repair">) => {
-      const made: Repair | null = await repair(planOf(await keptPiece(of)), pinned);
+      const made: Repair | null = await repair(of, planOf(await keptPiece(of)), pinned);
       if (!made) return;
       noteRepair(of, made.done ? { done: true, changes: made.changes.length } : made);
       if (made.done && made.changes.length > 0) await editPlan(await database(), id, followed, made.changes);

@@ -33,7 +33,7 @@ export function ShapeFacts({ record, menu, assumed, save, lit, light }: FactProp
   const body = menu.materials.find((one) => one.id === piece.material);
   const kinds = (Object.keys(FORM_NAMES) as FormKind[]).filter((kind) => object?.forms.includes(kind) || kind === piece.form.kind);
   const lipMm = Math.max(0, ...piece.uses.map((use) => menu.uses.find((one) => one.id === use)?.lipMm ?? 0));
-  const change = (...changes: Change[]) => save(changes, record.piece);
+  const change = (...changes: Change[]) => save(changes);
   const base = piece.decoration?.baseColour ?? null;
   return (
     <Part title="Shape and size">

@@ -1,18 +1,16 @@
-import { useState } from "react";
 import { NavLink, Outlet, redirect } from "react-router";
 import { Trash2 } from "lucide-react";
 import { pieceId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/model/change";
 import type { PieceRecord } from "#core/formats/stores/pieces";
-import type { Piece } from "#core/piece/piece";
 import { perform } from "~/actions/perform";
 import { RoomError } from "~/components/room-error";
 import { Silhouette } from "~/components/shape/silhouette";
 import { nameIn, useMenu } from "~/components/use-menu";
+import { useTyped } from "~/components/use-typed";
 import { changesField } from "~/piece/change-asks";
 import { keptPiece } from "~/piece/kept-piece";
 import { useRecord } from "~/piece/use-record";
-import type { PieceAsk } from "~/piece/use-record";
+import type { PieceAsk, SaveChanges } from "~/piece/use-record";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -22,9 +20,10 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 clientLoader.hydrate = true as const;
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
-  const [{ database }, { removePiece, savePiece }, clashes] = await Promise.all([
+  const [{ database }, { pieceById, removePiece, savePiece }, { GonePiece }, clashes] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
+    import("~/store/plans"),
     import("~/store/clashes.client"),
   ]);
   const id = pieceId(params.id);
@@ -32,8 +31,9 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
     request,
     { change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }), "take-theirs": () => ({}), remove: () => ({}) },
     {
-      change: async ({ seen, changes }) => {
-        const saved = await savePiece(await database(), id, seen, changes);
+      change: async ({ seen, changes }, by) => {
+        const saved = await savePiece(await database(), id, seen, changes, clashes.ownValuesOf(id), by);
+        if (saved.kind === "gone") throw new GonePiece();
         if (saved.kind === "clash") clashes.noteClash(id, { paths: saved.paths, theirs: saved.theirs, changes });
         else clashes.settleClash(id);
         return null;
@@ -43,7 +43,8 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
         return null;
       },
       remove: async () => {
-        await removePiece(await database(), id);
+        const db = await database();
+        await removePiece(db, id, (await pieceById(db, id))?.piece.name);
         return redirect("/");
       },
     },
@@ -114,22 +115,27 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-function Name({ record, save }: { record: PieceRecord; save: (changes: readonly Change[], seen: Piece) => void }) {
-  const [draft, setDraft] = useState<{ readonly text: string; readonly seen: Piece } | null>(null);
+function Name({ record, save }: { record: PieceRecord; save: SaveChanges }) {
+  const field = useTyped({
+    value: record.piece.name,
+    text: (name) => name,
+    read: (text) => (text.trim() === "" ? { wrong: "a piece needs a name" } : { value: text.trim() }),
+    save: (name, before) => save([{ op: "setPiece", path: "name", value: name }], { seen: { ...record.piece, name: before }, typed: true }),
+  });
   return (
     <h1 className="text-3xl">
       <textarea
         aria-label="Name of the piece"
         maxLength={120}
         rows={1}
-        value={draft?.text ?? record.piece.name}
+        value={field.text}
+        aria-invalid={field.wrong !== null}
         className="block w-full resize-none border-b-2 border-transparent bg-transparent hover:border-line focus:border-ready [field-sizing:content]"
-        onFocus={() => setDraft({ text: record.piece.name, seen: record.piece })}
-        onChange={(event) => setDraft({ text: event.target.value.replace(/\n/g, " "), seen: draft?.seen ?? record.piece })}
+        onFocus={field.begin}
+        onChange={(event) => field.type(event.target.value.replace(/\n/g, " "))}
         onBlur={() => {
-          const name = draft?.text.trim() ?? "";
-          if (draft && name !== "" && name !== record.piece.name) save([{ op: "setPiece", path: "name", value: name }], draft.seen);
-          setDraft(null);
+          field.leave();
+          if (field.wrong !== null) field.forget();
         }}
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { Plus } from "lucide-react";
+import { Plus, Undo2 } from "lucide-react";
 import { format } from "date-fns";
 import type { Menu } from "#core/catalogue/menu";
 import { perform } from "~/actions/perform";
@@ -13,6 +13,7 @@ import { sayClock, stepTitle } from "~/components/words";
 import { keptPieces, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { useNow } from "~/components/use-now";
+import type { RemovedPiece } from "~/store/history.client";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
 import { overviewOf } from "./overview";
@@ -32,16 +33,17 @@ export function loader() {
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const [{ database }, { seedOnce }, { planView }] = await Promise.all([
+  const [{ database }, { removedLately }, { seedOnce }, { planView }] = await Promise.all([
     import("~/store/open.client"),
+    import("~/store/history.client"),
     import("~/demo/seed.client"),
     import("~/workers/planner.client"),
   ]);
   const db = await database();
   await seedOnce(db, async () => (await serverLoader()).demo);
-  const all = await keptPieces(db);
+  const [all, removed] = await Promise.all([keptPieces(db), removedLately(db)]);
   const listed = all.map((kept): Listed => ({ kept, view: planView(kept.record.id, planOf(kept)) }));
-  return { listed, whole: Promise.all(listed.map((one) => one.view)) };
+  return { listed, removed, whole: Promise.all(listed.map((one) => one.view)) };
 }
 clientLoader.hydrate = true as const;
 
@@ -180,7 +182,7 @@ function Empty() {
 export default function Pieces({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const now = useNow();
-  const { listed, whole } = loaderData;
+  const { listed, removed, whole } = loaderData;
   return (
     <>
       <title>Pieces – Nook Coat</title>
@@ -206,6 +208,42 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
           </ul>
         </>
       )}
+      {removed.length > 0 && <Removed removed={removed} />}
     </>
+  );
+}
+
+interface BringBackAsk {
+  readonly intent: "bring-back";
+  readonly actId: string;
+}
+
+/** What was removed lately, and the way back. */
+function Removed({ removed }: { removed: readonly RemovedPiece[] }) {
+  const ask = useAsk<BringBackAsk>("/history", false);
+  const now = useNow();
+  return (
+    <details className="mt-8 max-w-prose">
+      <summary className="w-fit py-2 text-soft underline">Lately removed ({removed.length})</summary>
+      <ul className="grid gap-1">
+        {removed.map(({ actId, at, names }) => (
+          <li key={actId} className="flex flex-wrap items-center justify-between gap-3 border-b border-dashed border-line pb-1">
+            <span className="min-w-0 [overflow-wrap:anywhere]">
+              {names.slice(0, 3).join(", ")}
+              {names.length > 3 && ` and ${names.length - 3} more`}
+              <span className="text-soft">, {sayClock(at, now)}</span>
+            </span>
+            <button
+              type="button"
+              className="button"
+              aria-label={`Bring back ${names[0] ?? "what was removed"}`}
+              onClick={() => void ask({ intent: "bring-back", actId })}
+            >
+              <Undo2 aria-hidden size={18} /> Bring back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -1,22 +1,71 @@
 import { AlertDialog } from "radix-ui";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useSyncExternalStore } from "react";
 import { useFetcher } from "react-router";
 import { Download, Trash2, Upload } from "lucide-react";
-import type { FilesAsk, Outcome } from "./files-commands.client";
+import { importState, onImportState } from "./import-progress.client";
+import type { FilesAsk, FileToSave, Outcome } from "./files-commands.client";
+
+/** Records by name, and why they were left out. */
+function AsideList({ aside }: { aside: readonly string[] }) {
+  return (
+    <ul className="ml-5 list-disc">
+      {aside.slice(0, MOST_NAMED).map((one, index) => (
+        <li key={index}>{one}</li>
+      ))}
+      {aside.length > MOST_NAMED && <li>and {aside.length - MOST_NAMED} more</li>}
+    </ul>
+  );
+}
+
+function Imported({ outcome }: { outcome: Extract<Outcome, { kind: "imported" }> }) {
+  const { counts, aside, asideFile, altered } = outcome;
+  return (
+    <>
+      <p>
+        {counts.added} {counts.added === 1 ? "piece" : "pieces"} brought in
+        {counts.same > 0 && `, ${counts.same} already here`}
+        {counts.beside > 0 && `, ${counts.beside} put beside your own, which had changed since`}.
+      </p>
+      {altered && <p>This file was changed after Nook Coat wrote it.</p>}
+      {aside.length > 0 && (
+        <>
+          <p className="mt-2 font-bold">
+            {aside.length === 1 ? "One thing in it is damaged and was" : `${aside.length} things in it are damaged and were`} set aside:
+          </p>
+          <AsideList aside={aside} />
+          {asideFile && (
+            <button type="button" className="button mt-2" onClick={() => download(asideFile)}>
+              <Download aria-hidden size={20} /> Save what was set aside
+            </button>
+          )}
+        </>
+      )}
+    </>
+  );
+}
 
 function Said({ outcome }: { outcome: Outcome }) {
   const tone = outcome.kind === "problem" || outcome.kind === "failed" ? "bg-stop-tint text-stop" : "bg-note-tint text-ink";
   return (
-    <div role="status" className={`mt-3 rounded-lg p-3 ${tone}`}>
-      {outcome.kind === "imported" && (
+    <div role="status" className={`mt-3 rounded-lg p-3 [overflow-wrap:anywhere] ${tone}`}>
+      {outcome.kind === "imported" && <Imported outcome={outcome} />}
+      {outcome.kind === "file" && (
+        <>
+          <p>Saved as {outcome.name}, in the place your browser saves files to.</p>
+          {outcome.aside.length > 0 && (
+            <>
+              <p className="mt-2">What is damaged in this notebook is in the file too, set aside:</p>
+              <AsideList aside={outcome.aside} />
+            </>
+          )}
+        </>
+      )}
+      {outcome.kind === "wiped" && (
         <p>
-          {outcome.counts.added} {outcome.counts.added === 1 ? "piece" : "pieces"} brought in
-          {outcome.counts.same > 0 && `, ${outcome.counts.same} already here`}
-          {outcome.counts.beside > 0 && `, ${outcome.counts.beside} put beside your own, which had changed since`}.
+          {outcome.pieces === 1 ? "One piece is" : `${outcome.pieces} pieces are`} gone from this browser, with plans, rooms and settings: the notebook is empty
+          now. Taking it back (Ctrl Z) brings everything again.
         </p>
       )}
-      {outcome.kind === "file" && <p>Saved as {outcome.name}, in the place your browser saves files to.</p>}
-      {outcome.kind === "wiped" && <p>The notebook is empty now. Taking it back (Ctrl Z) brings everything again.</p>}
       {outcome.kind === "problem" && (
         <>
           <p className="font-bold">This file was not taken, and nothing of yours was changed.</p>
@@ -32,13 +81,33 @@ function Said({ outcome }: { outcome: Outcome }) {
           </p>
         </>
       )}
-      {outcome.kind === "failed" && <p className="font-bold">It could not be written, and nothing of yours was changed: {outcome.message}.</p>}
+      {outcome.kind === "failed" && <p className="font-bold">It could not be done, and nothing of yours was changed: {outcome.message}.</p>}
     </div>
   );
 }
 
+/** How far a file has come in, and a way to stop it. */
+function Progress() {
+  const state = useSyncExternalStore(onImportState ?? NEVER, importState ?? (() => null), () => null);
+  if (!state) return null;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-3">
+      <label className="grow">
+        <span className="block">{state.of === 0 ? "Reading the file…" : `${state.done} of ${state.of} brought in`}</span>
+        <progress className="w-full" {...(state.of === 0 ? {} : { value: state.done, max: state.of })} />
+      </label>
+      <button type="button" className="button" onClick={state.stop}>
+        Stop
+      </button>
+    </div>
+  );
+}
+
+const NEVER = () => () => undefined;
+const MOST_NAMED = 12;
+
 /** Hands a file to the browser. */
-function download({ name, text }: { readonly name: string; readonly text: string }): void {
+function download({ name, text }: FileToSave): void {
   const link = document.createElement("a");
   link.href = URL.createObjectURL(new Blob([text], { type: "application/json" }));
   link.download = name;
@@ -75,7 +144,7 @@ export function Files({ pieces }: { pieces: number }) {
           onChange={(event) => {
             const [file] = event.target.files ?? [];
             event.target.value = "";
-            if (file) void file.text().then((text) => ask({ intent: "import", text }));
+            if (file) void import("./files-commands.client").then(({ handOver }) => ask({ intent: "import", file: handOver(file) }));
           }}
         />
         <button type="button" className="button" onClick={() => picker.current?.click()}>
@@ -110,6 +179,7 @@ export function Files({ pieces }: { pieces: number }) {
           </AlertDialog.Portal>
         </AlertDialog.Root>
       </div>
+      <Progress />
       {fetcher.state === "submitting" && <p role="status">One moment…</p>}
       {outcome && fetcher.state !== "submitting" && <Said outcome={outcome} />}
     </>

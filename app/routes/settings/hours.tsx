@@ -1,46 +1,58 @@
 import { useState } from "react";
 import { Plus, Trash2 } from "lucide-react";
+import { isDay } from "#core/formats/hours-schema";
 import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
+import { useTyped } from "~/components/use-typed";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 const FIRST: DaySpan = { from: "19:00", to: "22:00" };
 
+const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
+
+/** One end of a free stretch. */
+function Time({ label, value, fits, save }: { label: string; value: string; fits: (time: string) => string | null; save: (time: string) => void }) {
+  const field = useTyped({
+    value,
+    text: (time) => (time === "24:00" ? "00:00" : time),
+    read: (text) => {
+      if (!TIME.test(text)) return { wrong: "not a time yet" };
+      const wrong = fits(text);
+      return wrong === null ? { value: text } : { wrong };
+    },
+    save,
+  });
+  return (
+    <>
+      <input
+        type="time"
+        aria-label={label}
+        className="field w-32"
+        value={field.text}
+        aria-invalid={field.wrong !== null}
+        onFocus={field.begin}
+        onChange={(event) => field.type(event.target.value)}
+        onBlur={field.leave}
+      />
+      {field.wrong !== null && field.wrong !== "not a time yet" && (
+        <span role="alert" className="text-stop">
+          {field.wrong}
+        </span>
+      )}
+    </>
+  );
+}
+
+const BACKWARDS = "it ends before it begins";
+
 function Span({ day, span, change, remove }: { day: string; span: DaySpan; change: (span: DaySpan) => void; remove: () => void }) {
-  const [draft, setDraft] = useState<DaySpan | null>(null);
-  const shown = draft ?? span;
-  const wrong = shown.to <= shown.from;
-  const commit = () => {
-    if (draft && !wrong) change(draft);
-    if (!wrong) setDraft(null);
-  };
   return (
     <span className="flex flex-wrap items-center gap-2">
-      <input
-        type="time"
-        aria-label={`${day}, from`}
-        className="field w-32"
-        value={shown.from}
-        onChange={(event) => setDraft({ ...shown, from: event.target.value })}
-        onBlur={commit}
-      />
+      <Time label={`${day}, from`} value={span.from} fits={(time) => (time < span.to ? null : BACKWARDS)} save={(from) => change({ ...span, from })} />
       <span>to</span>
-      <input
-        type="time"
-        aria-label={`${day}, to`}
-        className="field w-32"
-        value={shown.to}
-        aria-invalid={wrong}
-        onChange={(event) => setDraft({ ...shown, to: event.target.value })}
-        onBlur={commit}
-      />
+      <Time label={`${day}, to`} value={span.to} fits={(time) => (time > span.from ? null : BACKWARDS)} save={(to) => change({ ...span, to })} />
       <button type="button" className="tool" aria-label={`${day}: not ${span.from} to ${span.to}`} onClick={remove}>
         <Trash2 aria-hidden size={18} />
       </button>
-      {wrong && (
-        <span role="alert" className="text-stop">
-          it ends before it begins
-        </span>
-      )}
     </span>
   );
 }
@@ -60,7 +72,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
               {spans.length === 0 && <span className="text-soft">not free</span>}
               {spans.map((span, index) => (
                 <Span
-                  key={`${index}-${span.from}-${span.to}`}
+                  key={index}
                   day={name}
                   span={span}
                   change={(next) =>
@@ -109,7 +121,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
           <button
             type="button"
             className="button"
-            disabled={away === ""}
+            disabled={!isDay(away)}
             onClick={() => {
               save({ ...hours, exceptions: [...hours.exceptions.filter((one) => one.date !== away), { date: away, spans: [] }] });
               setAway("");

@@ -31,13 +31,19 @@ interface RoomForm {
 }
 
 const { least, most } = ROOM_TEMPERATURE_C;
+/** A temperature as people write it; NaN where it is none ("0x14" is none). */
+function temperatureOf(text: string): number {
+  const plain = text.trim().replace(",", ".").replace("−", "-");
+  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : NaN;
+}
+
 /** A form is the one place where what is typed is converted: a decimal comma is a point. */
 const ROOM_FORM = Joi.object<RoomForm>({
   name: Joi.string().trim().min(1).max(60).required().messages({ "string.empty": "give it a name" }),
   temperature: Joi.string()
     .required()
     .custom((text: string, helpers) => {
-      const value = Number(text.trim().replace(",", ".") || NaN);
+      const value = temperatureOf(text);
       return value >= least && value <= most ? text : helpers.error("any.invalid");
     })
     .messages({ "any.invalid": `a temperature between −${-least} and ${most} °C`, "string.empty": `a temperature between −${-least} and ${most} °C` }),
@@ -46,14 +52,18 @@ const ROOM_FORM = Joi.object<RoomForm>({
 });
 
 /** Where the user works: the air of a room sets how long everything dries. */
-export function Rooms({ add, remove }: { add: (name: string, room: Room) => void; remove: (id: string) => void }) {
+export function Rooms({ known, add, remove }: { known: readonly string[]; add: (name: string, room: Room) => void; remove: (id: string) => void }) {
   const { rooms } = useAppContext();
-  const { register, control, handleSubmit, resetField, formState } = useForm<RoomForm>({
+  const { register, control, handleSubmit, resetField, setError, formState } = useForm<RoomForm>({
     resolver: joiResolver(ROOM_FORM),
     defaultValues: { name: "", temperature: "20", damp: "0.55", air: "still" },
   });
   const submit = handleSubmit(({ name, temperature, damp, air }) => {
-    add(name.trim(), { temperatureC: Number(temperature.trim().replace(",", ".")), relativeHumidity: Number(damp), airflow: air as Room["airflow"] });
+    if (known.some((one) => one.trim().toLowerCase() === name.trim().toLowerCase())) {
+      setError("name", { message: "there is a room of that name already" });
+      return;
+    }
+    add(name.trim(), { temperatureC: temperatureOf(temperature), relativeHumidity: Number(damp), airflow: air as Room["airflow"] });
     resetField("name");
   });
   const wrong = formState.errors.name?.message ?? formState.errors.temperature?.message;

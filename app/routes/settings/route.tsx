@@ -1,6 +1,5 @@
 import { useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
-import { useForm } from "react-hook-form";
 import { Trash2 } from "lucide-react";
 import { roomId } from "#core/catalogue/ids";
 import { hoursSchema } from "#core/formats/hours-schema";
@@ -11,10 +10,12 @@ import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { Room } from "#core/piece/piece";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
-import { useAsk } from "~/actions/use-ask";
+import { useAsk, useAsked } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
 import { Radios, Tick } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
+import { useTyped } from "~/components/use-typed";
+import { freshId } from "~/store/fresh-id";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
 import { Files } from "./files";
@@ -24,8 +25,8 @@ import { Rooms } from "./rooms";
 
 type Ask =
   | { readonly intent: "settings"; readonly change: SettingsChange }
-  | { readonly intent: "hours"; readonly hours: FreeHours }
-  | { readonly intent: "add-room"; readonly name: string; readonly room: Room }
+  | { readonly intent: "hours"; readonly seen: FreeHours; readonly hours: FreeHours }
+  | { readonly intent: "add-room"; readonly id: string; readonly name: string; readonly room: Room }
   | { readonly intent: "remove-room"; readonly id: string }
   | { readonly intent: "open-demo" }
   | { readonly intent: "close-demo" }
@@ -52,24 +53,24 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     request,
     {
       settings: (joi) => ({ change: joi.object(settingsFields(joi)).required() }),
-      hours: (joi) => ({ hours: hoursSchema(joi).required() }),
-      "add-room": (joi) => roomFields(joi),
+      hours: (joi) => ({ seen: hoursSchema(joi).required(), hours: hoursSchema(joi).required() }),
+      "add-room": (joi) => ({ id: recordIdSchema(joi).required(), ...roomFields(joi) }),
       "remove-room": (joi) => ({ id: recordIdSchema(joi).required() }),
       "open-demo": () => ({}),
       "close-demo": () => ({}),
       export: () => ({}),
-      import: (joi) => ({ text: joi.string().allow("").required() }),
+      import: (joi) => ({ file: joi.string().max(40).required() }),
       wipe: () => ({}),
     },
     {
-      settings: ({ change }) => quiet(preferences.saveSettings(db, change)),
-      hours: ({ hours }) => quiet(preferences.saveHours(db, hours)),
-      "add-room": ({ name, room }) => quiet(preferences.addRoom(db, name, room)),
+      settings: ({ change }, by) => quiet(preferences.saveSettings(db, change, by)),
+      hours: ({ seen, hours }) => quiet(preferences.saveHours(db, seen, hours)),
+      "add-room": ({ id, name, room }) => quiet(preferences.addRoom(db, name, room, roomId(id))),
       "remove-room": ({ id }) => quiet(preferences.removeRoom(db, roomId(id))),
       "open-demo": () => quiet(demo.openTernPoint(db)),
       "close-demo": () => quiet(demo.closeTernPoint(db)),
       export: () => files.asFile(new Date()),
-      import: ({ text }) => files.bringIn(text),
+      import: ({ file }) => files.bringIn(file),
       wipe: () => files.wipe(),
     },
   );
@@ -88,20 +89,20 @@ function Box({ id, title, children }: { id?: string; title: string; children: Re
   );
 }
 
-interface Signing {
-  readonly signature: string;
-}
-
-/** The name the user signs with: saved when they leave the field. */
+/** The name the user signs with: saved while it is typed. */
 function Signature({ value, save }: { value: string; save: (signature: string) => void }) {
-  const { register } = useForm<Signing>({ values: { signature: value }, resetOptions: { keepDirtyValues: true } });
-  const leave = (text: string) => {
-    if (text.trim() !== value) save(text.trim());
-  };
+  const field = useTyped({ value, text: (name) => name, read: (text) => ({ value: text.trim() }), save });
   return (
     <label className="block">
       <span className="block">How you sign</span>
-      <input className="field" maxLength={80} {...register("signature", { onBlur: (event: { target: { value: string } }) => leave(event.target.value) })} />
+      <input
+        className="field"
+        maxLength={80}
+        value={field.text}
+        onFocus={field.begin}
+        onChange={(event) => field.type(event.target.value)}
+        onBlur={field.leave}
+      />
     </label>
   );
 }
@@ -129,8 +130,12 @@ function Device() {
 }
 
 export default function Settings({ loaderData }: Route.ComponentProps) {
-  const { settings, saveSettings: set, hours } = useAppContext();
+  const { settings, saveSettings: set, hours: kept, rooms } = useAppContext();
   const send = useAsk<Ask>("/settings");
+  const asked = useAsked<Ask>("/settings");
+  // What is being saved is built on, not what was saved before it.
+  const hours = asked.reduce((current, one) => (one.intent === "hours" ? one.hours : current), kept);
+  const known = [...rooms.map((one) => one.name), ...asked.flatMap((one) => (one.intent === "add-room" ? [one.name] : []))];
   return (
     <>
       <title>Settings – Nook Coat</title>
@@ -148,7 +153,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
                 ]}
                 onChange={(units) => set({ units: units as SettingsRecord["units"] })}
               />
-              <Signature value={settings.signature} save={(signature) => set({ signature })} />
+              <Signature value={settings.signature} save={(signature) => set({ signature }, true)} />
             </div>
           </Box>
           <Box title="Look and sound">
@@ -167,13 +172,17 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
             </div>
           </Box>
           <Box id="rooms" title="Your rooms">
-            <Rooms add={(name, room) => send({ intent: "add-room", name, room })} remove={(id) => send({ intent: "remove-room", id })} />
+            <Rooms
+              known={known}
+              add={(name, room) => void send({ intent: "add-room", id: freshId(), name, room })}
+              remove={(id) => void send({ intent: "remove-room", id })}
+            />
           </Box>
           <Device />
         </div>
         <div className="grid gap-5">
           <Box id="hours" title="When your hands are free">
-            <Hours hours={hours} save={(next) => send({ intent: "hours", hours: next })} />
+            <Hours hours={hours} save={(next) => void send({ intent: "hours", seen: hours, hours: next })} />
           </Box>
           <Box id="files" title="Your notebook as a file">
             <Files pieces={loaderData.pieces} />

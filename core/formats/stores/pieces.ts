@@ -16,11 +16,12 @@ export interface PieceRecord {
 }
 
 const MAX_NAME = 120;
+const FROM_FILE = " (from file)";
 
 export const PIECES = defineStore<PieceRecord>({
   name: "pieces",
   since: 1,
-  indexes: {},
+  indexes: { byName: "piece.name" },
   schema: (joi) =>
     joi.object({
       id: recordIdSchema(joi).required(),
@@ -34,7 +35,11 @@ export const PIECES = defineStore<PieceRecord>({
     return read.ok ? null : read.problem;
   },
   onImport: "beside",
-  asCopy: (record, id) => ({ ...record, id: pieceId(id), piece: { ...record.piece, name: `${record.piece.name} (from file)`.slice(0, MAX_NAME) } }),
+  asCopy: (record, id) => ({
+    ...record,
+    id: pieceId(id),
+    piece: { ...record.piece, name: `${record.piece.name.slice(0, MAX_NAME - FROM_FILE.length).trimEnd()}${FROM_FILE}` },
+  }),
   refers: { planId: "plans" },
   lists: [],
   migrations: [

@@ -1,7 +1,8 @@
 import type { CandidateId, PieceId, PlanId, StepId } from "../../catalogue/ids";
 import type { Change } from "../../coating/model/change";
 import type { StepChoice, ZoneSteps } from "../../coating/model/step";
-import { changeSchema, zoneStepsSchema } from "../change-schema";
+import { MOST_CHANGES, stepChangeSchema, zoneStepsSchema } from "../change-schema";
+import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedEdits } from "../step-translation";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
@@ -36,12 +37,12 @@ export const PLANS = defineStore<PlanRecord>({
       rev: revSchema(joi).required(),
       school: joi.string().allow("").max(400).required(),
       candidateId: joi.string().max(40).required(),
-      edits: joi.array().items(changeSchema(joi)).required(),
-      pinned: joi.array().items(joi.string()).required(),
+      edits: joi.array().items(stepChangeSchema(joi)).max(MOST_CHANGES).required(),
+      pinned: joi.array().items(joi.string().max(120)).max(MOST_CHANGES).required(),
       engineVersion: joi.number().integer().min(1).required(),
       made: zoneStepsSchema(joi),
       madeFor: joi.string().max(40),
-      basis: joi.string().isoDate(),
+      basis: instantSchema(joi),
     }),
   check: ({ pieceId }, { has }, at) =>
     has("pieces", pieceId) ? null : problem("unknown-id", [...at, "pieceId"].join("."), "this plan belongs to a piece that is not in the file"),

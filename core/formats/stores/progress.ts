@@ -1,5 +1,6 @@
 import type { ProgressRecord } from "../../logbook/progress";
 import { actSchema } from "../change-schema";
+import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedProgress } from "../step-translation";
 import { zoneSchema } from "../zone-schema";
@@ -21,7 +22,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       coat: joi.number().integer().min(1).max(40).required(),
       half: joi.string().valid("first", "second"),
       kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
-      at: joi.string().isoDate().required(),
+      at: instantSchema(joi).required(),
     }),
   check: ({ pieceId, planId }, { has }, at) => {
     if (!has("pieces", pieceId)) return problem("unknown-id", [...at, "pieceId"].join("."), "this was done on a piece that is not in the file");

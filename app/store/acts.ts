@@ -1,0 +1,96 @@
+import type { RecordOf, StoreName } from "#core/formats/stores/stores";
+import { freshId } from "./fresh-id";
+
+export type Kept = RecordOf<StoreName>;
+
+/** One record before and after; null where there was none, or is none. */
+export interface Entry {
+  readonly store: StoreName;
+  readonly id: string;
+  readonly before: Kept | null;
+  readonly after: Kept | null;
+}
+
+/** One thing the user did, as what it changed: turned round, it is its own undoing. */
+export interface Act {
+  readonly id: string;
+  /** Instant, ms. */
+  readonly at: number;
+  /** The tab it was done in. */
+  readonly tab: string;
+  readonly label: string;
+  readonly entries: readonly Entry[];
+  /** Strokes of one thing that is typed are one act. */
+  readonly merge?: string;
+  /** Set on what removed a piece: such acts are kept longer. */
+  readonly removedAt?: number;
+  /** Set on what is taken back, until something else is done. */
+  readonly undoneAt?: number;
+}
+
+/** This page, for as long as it is open. */
+export const TAB = freshId();
+
+/** Acts that can be taken back after a reload; as many again of those that removed a piece. */
+export const MOST_ACTS = 50;
+/** Older ones are cleared away only now and then. */
+const SLACK = 20;
+/** Typing that goes on within this time is the same act, ms. */
+const ONE_STROKE_MS = 5000;
+
+export const ACTS_STORE = "acts";
+export const ACT_INDEXES = { byTime: "at", byRemoval: "removedAt", byUndone: "undoneAt" } as const;
+
+/** What acts need of their object store inside a transaction. */
+export interface ActsInside {
+  readonly get: (id: string) => Promise<Act | undefined>;
+  readonly put: (act: Act) => Promise<unknown>;
+  readonly delete: (id: string) => Promise<void>;
+  readonly count: () => Promise<number>;
+  readonly index: (name: keyof typeof ACT_INDEXES) => {
+    readonly getAllKeys: () => Promise<readonly string[]>;
+    readonly openCursor: (range: null, direction: "prev") => Promise<{ readonly value: Act } | null>;
+  };
+}
+
+/** A new record is told by its count of changes alone: taking it back asks only whether it was touched since. */
+function slim(entry: Entry): Entry {
+  return entry.before === null && entry.after !== null ? { ...entry, after: { id: entry.after.id, rev: entry.after.rev } as Kept } : entry;
+}
+
+function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
+  const names = (entries: readonly Entry[]) =>
+    entries
+      .map(({ store, id }) => `${store}/${id}`)
+      .sort()
+      .join(" ");
+  return names(one) === names(other);
+}
+
+async function cleared(acts: ActsInside): Promise<void> {
+  if ((await acts.count()) <= 2 * MOST_ACTS + SLACK) return;
+  const removals = await acts.index("byRemoval").getAllKeys();
+  const spared = new Set(removals.slice(-MOST_ACTS));
+  const times = await acts.index("byTime").getAllKeys();
+  for (const id of times.slice(0, -MOST_ACTS)) if (!spared.has(id)) await acts.delete(id);
+}
+
+/**
+ * Keeps an act beside what it changed, in the same transaction.
+ *
+ * @returns the act as it is kept, and the one it goes on from, which is no longer kept
+ */
+export async function keepAct(acts: ActsInside, act: Act): Promise<{ readonly act: Act; readonly replaces: string | null }> {
+  for (const id of await acts.index("byUndone").getAllKeys()) await acts.delete(id);
+  const last = act.merge === undefined ? undefined : (await acts.index("byTime").openCursor(null, "prev"))?.value;
+  const goesOn = last && last.merge === act.merge && last.tab === act.tab && act.at - last.at < ONE_STROKE_MS && sameRecords(last.entries, act.entries);
+  const entries = goesOn
+    ? act.entries.map((entry) => ({ ...entry, before: last.entries.find((one) => one.store === entry.store && one.id === entry.id)!.before }))
+    : act.entries;
+  if (goesOn) await acts.delete(last.id);
+  const removes = entries.some((entry) => entry.store === "pieces" && entry.after === null);
+  const kept = { ...act, entries: entries.map(slim), ...(removes ? { removedAt: act.at } : {}) };
+  await acts.put(kept);
+  await cleared(acts);
+  return { act: kept, replaces: goesOn ? last.id : null };
+}
