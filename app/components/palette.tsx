@@ -17,6 +17,9 @@ function meant(things: readonly Thing[], typed: string): readonly Thing[] {
   return [...has.filter(begins), ...has.filter((thing) => !begins(thing))];
 }
 
+/** Things shown at once; of more the rest is found by more letters. */
+const MOST_SHOWN = 40;
+
 /** Finds a piece, a place or a thing to do by a few letters of it. */
 export function Palette({ close, showKeys }: { close: () => void; showKeys: () => void }) {
   const { history, step, settings, saveSettings } = useAppContext();
@@ -48,7 +51,8 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     ...pieces.map((one) => ({ group: "Pieces", name: one.name, run: go(`/pieces/${one.id}`) }) as const),
   ];
   // Picked out here and not by the list itself: its own filter marks nothing when a piece arrives after the letters, and Enter is lost.
-  const found = meant(things, typed);
+  const all = meant(things, typed);
+  const found = all.slice(0, MOST_SHOWN);
   const groups = [...new Set(found.map((thing) => thing.group))];
   return (
     <Command.Dialog
@@ -70,7 +74,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
                 <Command.Item
                   key={`${thing.name}-${index}`}
                   value={`${group} ${thing.name} ${index}`}
-                  className="min-h-[40px] rounded-md px-3 py-2 text-ink aria-selected:bg-note-tint aria-selected:font-semibold"
+                  className="min-h-[40px] rounded-md px-3 py-2 [overflow-wrap:anywhere] text-ink aria-selected:bg-note-tint aria-selected:font-semibold"
                   onSelect={() => {
                     close();
                     thing.run();
@@ -81,6 +85,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
               ))}
           </Command.Group>
         ))}
+        {all.length > found.length && <p className="p-3 text-soft">And {all.length - found.length} more: type a few letters.</p>}
       </Command.List>
     </Command.Dialog>
   );

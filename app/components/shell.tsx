@@ -9,7 +9,16 @@ import { ToolButton } from "./tool-button";
 import { useFocusKept } from "./use-focus-kept";
 import { useAppContext } from "./app-context";
 
-const Palette = lazy(() => import("./palette").then((module) => ({ default: module.Palette })));
+const loadPalette = () => import("./palette").then((module) => ({ default: module.Palette }));
+const Palette = lazy(loadPalette);
+
+/** Once the page rests, what opens on a key is fetched, so that it opens at once. */
+function usePaletteAtHand(): void {
+  useEffect(() => {
+    const soon = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 2000));
+    soon(() => void loadPalette().catch(() => undefined));
+  }, []);
+}
 
 const PLACES = [
   { to: "/", label: "Pieces" },
@@ -265,6 +274,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useKeys(setShowing);
   useFocusOnPage();
   useFocusKept();
+  usePaletteAtHand();
   return (
     <>
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">

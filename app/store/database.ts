@@ -4,6 +4,7 @@ import type { RawParts, StepTranslator } from "#core/formats/step-translation";
 import { migrated } from "#core/formats/migrate";
 import { DATA_VERSION, DEFINITIONS } from "#core/formats/stores/stores";
 import { ACT_INDEXES, ACTS_STORE } from "./acts";
+import { OVERVIEWS_STORE } from "./overviews";
 import type { DatabaseSchema } from "./schema";
 
 export type Database = IDBPDatabase<DatabaseSchema>;
@@ -13,7 +14,10 @@ export const DATABASE_NAME = "nook-coat";
 type Upgrade = IDBPTransaction<unknown, string[], "versionchange">;
 
 /** Stores of this browser alone: they are in no file. */
-const LOCAL_STORES = [{ name: ACTS_STORE, indexes: ACT_INDEXES }] as const;
+const LOCAL_STORES = [
+  { name: ACTS_STORE, indexes: ACT_INDEXES },
+  { name: OVERVIEWS_STORE, indexes: {} },
+] as const;
 
 /** The data version of the records in each version of the database; the newest stands last. */
 const DATA_VERSION_AT = [1, 2, 3, 4, DATA_VERSION] as const;

@@ -1,5 +1,6 @@
 import type { DBSchema } from "idb";
 import type { Act } from "./acts";
+import type { KeptOverview } from "./overviews";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 
 type Stores = { [N in StoreName]: { key: string; value: RecordOf<N>; indexes: Record<string, string> } };
@@ -8,4 +9,6 @@ type Stores = { [N in StoreName]: { key: string; value: RecordOf<N>; indexes: Re
 export interface DatabaseSchema extends DBSchema, Stores {
   /** What was done last, in this browser only. */
   acts: { key: string; value: Act; indexes: { byTime: number; byRemoval: number; byUndone: number } };
+  /** What the list said of a piece last, in this browser only. */
+  overviews: { key: string; value: KeptOverview };
 }

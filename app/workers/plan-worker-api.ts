@@ -3,6 +3,7 @@ import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import type { Candidate, PlanSet } from "#core/coating/model/plan";
 import type { Repair } from "#core/coating/planner/repair";
+import type { Overview } from "#core/logbook/overview";
 import type { BodyView } from "#core/logbook/plan-on-body";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
@@ -42,6 +43,8 @@ export interface PlanWorkerApi {
   /** The plan as soon as what is shown of it is known; the other candidates may be missing. */
   firstView: (of: PlanOf) => PlannedView;
   planView: (of: PlanOf) => PlannedView;
+  /** What a list says of a piece at an instant, ms. */
+  overview: (of: PlanOf, now: number) => Overview;
   ways: (of: PlanOf) => WaysView;
   dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;

@@ -1,6 +1,7 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { openStep } from "#core/logbook/open-step";
+import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { PlanCache } from "#core/coating/planner/plan-cache";
@@ -23,6 +24,7 @@ const api: PlanWorkerApi = {
     return candidateId === null || first.shown?.id === candidateId ? first : viewOf(of, true);
   },
   planView: (of) => viewOf(of, true),
+  overview: (of, now) => overviewOf(viewOf(of, true), now),
   ways: (of) => {
     const { set, basis } = waysOn(of.piece, of.progress, CATALOGUE, cache.plan);
     const view = viewOf(of, true);

@@ -2,6 +2,7 @@ import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
+import type { Overview } from "#core/logbook/overview";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Wanted } from "#core/schedule/dates-of";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
@@ -68,9 +69,9 @@ export function isNotWanted(error: unknown): boolean {
   return error instanceof NotWanted;
 }
 
-/** The whole plan, for a list: it waits for all that is looked at. */
-export function listedView(id: string, of: PlanOf): Promise<PlannedView> {
-  return asked("listed", id, (api) => api.planView(of), false);
+/** What a list says of a piece: it waits for all that is looked at. */
+export function overviewFor(id: string, of: PlanOf, now: number): Promise<Overview> {
+  return asked("overview", id, (api) => api.overview(of, now), false);
 }
 
 /** The plan as soon as what is shown of it is known. */

@@ -1,28 +1,18 @@
 import { Link } from "react-router";
 import { Plus, Undo2 } from "lucide-react";
-import { format } from "date-fns";
+import type { Overview } from "#core/logbook/overview";
 import type { Menu } from "#core/catalogue/menu";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
 import { Awaited } from "~/components/awaited";
-import { MiniSection } from "~/components/coat-section/mini-section";
 import { RoomError } from "~/components/room-error";
-import { Silhouette } from "~/components/shape/silhouette";
-import { nameIn, useMenu } from "~/components/use-menu";
+import { useMenu } from "~/components/use-menu";
 import { sayClock, stepTitle } from "~/components/words";
-import { keptPieces, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { useNow } from "~/components/use-now";
 import type { RemovedPiece } from "~/store/history.client";
-import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
-import { overviewOf } from "./overview";
-import type { Overview } from "./overview";
-
-interface Listed {
-  readonly kept: KeptPiece;
-  readonly view: Promise<PlannedView>;
-}
+import { Cards } from "./cards";
 
 interface PiecesAsk {
   readonly intent: "open-demo";
@@ -33,17 +23,16 @@ export function loader() {
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const [{ database }, { removedLately }, { seedOnce }, { planView }] = await Promise.all([
+  const [{ database }, { removedLately }, { seedOnce }, { listingOf }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/history.client"),
     import("~/demo/seed.client"),
-    import("~/workers/planner.client"),
+    import("./listing.client"),
   ]);
   const db = await database();
   await seedOnce(db, async () => (await serverLoader()).demo);
-  const [all, removed] = await Promise.all([keptPieces(db), removedLately(db)]);
-  const listed = all.map((kept): Listed => ({ kept, view: planView(kept.record.id, planOf(kept)) }));
-  return { listed, removed, whole: Promise.all(listed.map((one) => one.view)) };
+  const [listing, removed] = await Promise.all([listingOf(db), removedLately(db)]);
+  return { listing, removed, standing: listing.standing() };
 }
 clientLoader.hydrate = true as const;
 
@@ -60,79 +49,20 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-function Standing({ overview, menu }: { overview: Overview; menu: Menu }) {
-  if (overview.refused) return <span className="font-semibold text-stop">Cannot be planned as it stands</span>;
-  if (overview.finished) return <span className="font-semibold text-ready">All coats on, hardening</span>;
-  if (!overview.next) return null;
-  const { step, state } = overview.next;
-  if (state.state === "waiting")
-    return (
-      <span className="text-soft">
-        <strong>Leave alone</strong> till {sayClock(state.until!)}
-      </span>
-    );
-  return (
-    <span>
-      <strong className="text-act">{overview.states ? "Now:" : "Begin:"}</strong> {stepTitle(step, menu)}
-    </span>
-  );
-}
-
-function Card({ listed: { kept, view }, now, menu }: { listed: Listed; now: number; menu: Menu }) {
-  const { record } = kept;
-  const { piece } = record;
-  const body = menu.materials.find((one) => one.id === piece.material);
-  const due = record.dates?.due;
-  const needed = due && <span className="block text-soft">needed {format(`${due}T12:00`, "EEE d MMM")}</span>;
-  return (
-    <li>
-      <Link to={`/pieces/${record.id}`} className="sheet flex h-full flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
-        <span className="flex items-center gap-3">
-          <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
-          <span className="min-w-0">
-            <span className="block font-display text-lg leading-snug">{piece.name}</span>
-            <span className="block text-soft">
-              {body?.name}
-              {(piece.count ?? 1) > 1 && ` × ${piece.count}`}, {nameIn(menu.uses, piece.uses[0]!).toLowerCase()}
-            </span>
-          </span>
-        </span>
-        <Awaited of={view} waiting={<span className="mt-auto text-soft">Working out the coats…{needed}</span>}>
-          {(planned) => {
-            const overview = overviewOf(planned, now);
-            return (
-              <span className="mt-auto flex items-end justify-between gap-3">
-                <span className="min-w-0">
-                  <span className="block">
-                    <Standing overview={overview} menu={menu} />
-                  </span>
-                  {needed}
-                </span>
-                {overview.groups.length > 0 && (
-                  <MiniSection groups={overview.groups} menu={menu} material={piece.material} states={overview.states} label={`Coats of ${piece.name}`} />
-                )}
-              </span>
-            );
-          }}
-        </Awaited>
-      </Link>
-    </li>
-  );
+interface Standings {
+  readonly kept: KeptPiece;
+  readonly overview: Overview;
 }
 
 /** What can be done now over all pieces, and when the next wait ends. */
-function Now({ listed, views, now, menu }: { listed: readonly Listed[]; views: readonly PlannedView[]; now: number; menu: Menu }) {
-  const begun = views.flatMap((view, at) => {
-    const overview = overviewOf(view, now);
-    const record = listed[at]?.kept.record;
-    return record && overview.states && overview.next ? [{ record, next: overview.next }] : [];
-  });
+function Now({ standing, now, menu }: { standing: readonly Standings[]; now: number; menu: Menu }) {
+  const begun = standing.flatMap(({ kept: { record }, overview }) => (overview.states && overview.next ? [{ record, next: overview.next }] : []));
   const ready = begun.filter(({ next }) => next.state.state === "ready");
   const [waiting] = begun.filter(({ next }) => next.state.state === "waiting").sort((a, b) => a.next.state.until! - b.next.state.until!);
   if (ready.length === 0 && !waiting) return null;
   return (
-    <section aria-label="On the table" className="mt-3 grid gap-1">
-      {ready.map(({ record, next }) => (
+    <section aria-label="On the table" className="mt-3 grid gap-1 [overflow-wrap:anywhere]">
+      {ready.slice(0, MOST_READY).map(({ record, next }) => (
         <p key={record.id} className="next-line border-act">
           <strong className="text-act">Now:</strong> {stepTitle(next.step, menu)},{" "}
           <Link to={`/pieces/${record.id}`} className="underline underline-offset-4">
@@ -140,14 +70,19 @@ function Now({ listed, views, now, menu }: { listed: readonly Listed[]; views: r
           </Link>
         </p>
       ))}
+      {ready.length > MOST_READY && <p className="px-3">And {ready.length - MOST_READY} more.</p>}
       {waiting && (
         <p className="px-3 text-soft">
-          {ready.length === 0 ? "Leave everything alone. " : ""}The next wait ends about {sayClock(waiting.next.state.until!)}: {waiting.record.piece.name}.
+          {ready.length === 0 ? "Leave everything alone. " : ""}The next wait ends about {sayClock(waiting.next.state.until!, now)}: {waiting.record.piece.name}
+          .
         </p>
       )}
     </section>
   );
 }
+
+/** Pieces told by name in "now"; more are counted. */
+const MOST_READY = 8;
 
 function Empty() {
   const ask = useAsk<PiecesAsk>("/?index");
@@ -182,30 +117,26 @@ function Empty() {
 export default function Pieces({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const now = useNow();
-  const { listed, removed, whole } = loaderData;
+  const { listing, removed, standing } = loaderData;
   return (
     <>
       <title>Pieces – Nook Coat</title>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Pieces</h1>
-        {listed.length > 0 && (
+        {listing.pieces.length > 0 && (
           <Link to="/pieces/new" className="button button-act">
             <Plus aria-hidden size={20} /> New piece
           </Link>
         )}
       </div>
-      {listed.length === 0 ? (
+      {listing.pieces.length === 0 ? (
         <Empty />
       ) : (
         <>
-          <Awaited of={whole} waiting={<p className="mt-3 text-soft">Looking what can be done now…</p>}>
-            {(views) => <Now listed={listed} views={views} now={now} menu={menu} />}
+          <Awaited of={standing} waiting={listing.begun.length > 0 && <p className="mt-3 text-soft">Looking what can be done now…</p>}>
+            {(known) => <Now standing={known} now={now} menu={menu} />}
           </Awaited>
-          <ul className="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-            {listed.map((one) => (
-              <Card key={one.kept.record.id} listed={one} now={now} menu={menu} />
-            ))}
-          </ul>
+          <Cards listing={listing} now={now} menu={menu} />
         </>
       )}
       {removed.length > 0 && <Removed removed={removed} />}

@@ -1,0 +1,179 @@
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { format } from "date-fns";
+import { Component, useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import type { Menu } from "#core/catalogue/menu";
+import type { Overview } from "#core/logbook/overview";
+import { Awaited } from "~/components/awaited";
+import { MiniSection } from "~/components/coat-section/mini-section";
+import { Silhouette } from "~/components/shape/silhouette";
+import { nameIn } from "~/components/use-menu";
+import { sayClock, stepTitle } from "~/components/words";
+import type { NamedPiece } from "~/store/listing";
+import type { Listed, Listing } from "./listing.client";
+
+function Standing({ overview, now, menu }: { overview: Overview; now: number; menu: Menu }) {
+  if (overview.refused) return <span className="font-semibold text-stop">Cannot be planned as it stands</span>;
+  if (overview.finished) return <span className="font-semibold text-ready">All coats on, hardening</span>;
+  if (!overview.next) return null;
+  const { step, state } = overview.next;
+  if (state.state === "waiting")
+    return (
+      <span className="text-soft">
+        <strong>Leave alone</strong> till {sayClock(state.until!, now)}
+      </span>
+    );
+  return (
+    <span>
+      <strong className="text-act">{overview.states ? "Now:" : "Begin:"}</strong> {stepTitle(step, menu)}
+    </span>
+  );
+}
+
+interface OfList {
+  readonly listing: Listing;
+  readonly now: number;
+  readonly menu: Menu;
+}
+
+/** What the rest of a card needs to be read from its piece. */
+function CardBody({ listed: { kept, overview }, now, menu }: { listed: Listed; now: number; menu: Menu }) {
+  const { record } = kept;
+  const { piece } = record;
+  const body = menu.materials.find((one) => one.id === piece.material);
+  const due = record.dates?.due;
+  const needed = due && <span className="block text-soft">needed {format(`${due}T12:00`, "EEE d MMM")}</span>;
+  return (
+    <>
+      <span className="flex items-center gap-3">
+        <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
+        <span className="min-w-0">
+          <span className="block font-display text-lg leading-snug [overflow-wrap:anywhere]">{piece.name}</span>
+          <span className="block text-soft">
+            {body?.name}
+            {(piece.count ?? 1) > 1 && ` × ${piece.count}`}, {nameIn(menu.uses, piece.uses[0]!).toLowerCase()}
+          </span>
+        </span>
+      </span>
+      <Awaited of={overview} waiting={<span className="mt-auto text-soft">Working out the coats…{needed}</span>}>
+        {(known) => (
+          <span className="mt-auto flex items-end justify-between gap-3">
+            <span className="min-w-0">
+              <span className="block">
+                <Standing overview={known} now={now} menu={menu} />
+              </span>
+              {needed}
+            </span>
+            {known.groups.length > 0 && (
+              <MiniSection groups={known.groups} menu={menu} material={piece.material} states={known.states} label={`Coats of ${piece.name}`} />
+            )}
+          </span>
+        )}
+      </Awaited>
+    </>
+  );
+}
+
+/** A piece whose record cannot be read costs its own card, not the list. */
+class CardGuard extends Component<{ readonly name: string; readonly listing: Listing; readonly children: ReactNode }, { readonly failed: boolean }> {
+  override state = { failed: false };
+
+  static getDerivedStateFromError(): { readonly failed: boolean } {
+    return { failed: true };
+  }
+
+  /** The list was loaded anew: it may be mended. */
+  override componentDidUpdate({ listing }: { readonly listing: Listing }): void {
+    if (this.state.failed && listing !== this.props.listing) this.setState({ failed: false });
+  }
+
+  override render(): ReactNode {
+    if (!this.state.failed) return this.props.children;
+    return (
+      <>
+        <span className="font-display text-lg [overflow-wrap:anywhere]">{this.props.name}</span>
+        <span className="mt-auto font-semibold text-stop">This piece cannot be shown. Open it to set it aside.</span>
+      </>
+    );
+  }
+}
+
+/** One piece in the list. */
+function Card({ of: { id, name }, listing, now, menu }: OfList & { of: NamedPiece }) {
+  return (
+    <Link to={`/pieces/${id}`} className="sheet flex h-full min-h-36 flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
+      <CardGuard name={name} listing={listing}>
+        <Awaited of={listing.piece(id)} waiting={<span className="font-display text-lg [overflow-wrap:anywhere]">{name}</span>}>
+          {(listed) => <CardBody listed={listed} now={now} menu={menu} />}
+        </Awaited>
+      </CardGuard>
+    </Link>
+  );
+}
+
+/** Up to here every card stands in the page, so that the browser's own search finds it. */
+const MOST_AT_ONCE = 60;
+
+export function Cards(of: OfList) {
+  const { pieces } = of.listing;
+  if (pieces.length > MOST_AT_ONCE) return <WindowedCards {...of} />;
+  return (
+    <ul className="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+      {pieces.map((one) => (
+        <li key={one.id} className="min-w-0">
+          <Card of={one} {...of} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const WIDE = "(min-width: 64rem)";
+const MIDDLE = "(min-width: 40rem)";
+
+function onWidth(tell: () => void): () => void {
+  const queries = [WIDE, MIDDLE].map((query) => window.matchMedia(query));
+  for (const query of queries) query.addEventListener("change", tell);
+  return () => {
+    for (const query of queries) query.removeEventListener("change", tell);
+  };
+}
+
+/** How many cards stand beside one another. */
+function useColumns(): number {
+  const columns = () => (window.matchMedia(WIDE).matches ? 3 : window.matchMedia(MIDDLE).matches ? 2 : 1);
+  return useSyncExternalStore(onWidth, columns, () => 1);
+}
+
+/** Height of a row before it is measured, px. */
+const ROW_PX = 176;
+
+/** Of a long list only what is near the window is in the page. */
+function WindowedCards(of: OfList) {
+  const { pieces } = of.listing;
+  const columns = useColumns();
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
+  const rows = useWindowVirtualizer({ count: Math.ceil(pieces.length / columns), estimateSize: () => ROW_PX, overscan: 3, scrollMargin: top });
+  return (
+    <div ref={list} role="list" className="relative mt-5" style={{ height: rows.getTotalSize() }} aria-label={`${pieces.length} pieces`}>
+      {rows.getVirtualItems().map((row) => (
+        <div
+          key={row.key}
+          ref={rows.measureElement}
+          data-index={row.index}
+          className="absolute left-0 top-0 grid w-full gap-4 pb-4 sm:grid-cols-2 lg:grid-cols-3"
+          style={{ transform: `translateY(${row.start - top}px)` }}
+        >
+          {pieces.slice(row.index * columns, (row.index + 1) * columns).map((one, at) => (
+            <div key={one.id} role="listitem" className="min-w-0" aria-setsize={pieces.length} aria-posinset={row.index * columns + at + 1}>
+              <Card of={one} {...of} />
+            </div>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}

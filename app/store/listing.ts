@@ -1,0 +1,61 @@
+import type { Overview } from "#core/logbook/overview";
+import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
+import type { PieceRecord } from "#core/formats/stores/pieces";
+import type { PlanRecord } from "#core/formats/stores/plans";
+import type { ProgressRecord } from "#core/logbook/progress";
+import type { Database } from "./database";
+import { OVERVIEWS_STORE } from "./overviews";
+import type { KeptOverview } from "./overviews";
+
+/** A piece by name, without the rest of it. */
+export interface NamedPiece {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What is said of a record that has no name any more. */
+const NAMELESS = "a damaged piece";
+
+/**
+ * Names of all pieces in their order, without reading the pieces: over the index of names. A record too damaged to have a name is told last.
+ */
+export async function namedPieces(db: Database): Promise<readonly NamedPiece[]> {
+  const transaction = db.transaction("pieces");
+  const named: NamedPiece[] = [];
+  const [ids] = await Promise.all([
+    transaction.store.getAllKeys(),
+    (async () => {
+      for (let cursor = await transaction.store.index("byName").openKeyCursor(); cursor; cursor = await cursor.continue())
+        named.push({ id: cursor.primaryKey, name: String(cursor.key) });
+    })(),
+  ]);
+  const order = new Intl.Collator(undefined, { numeric: true });
+  named.sort((a, b) => order.compare(a.name, b.name));
+  if (named.length === ids.length) return named;
+  const known = new Set(named.map((one) => one.id));
+  return [...named, ...ids.filter((id) => !known.has(id)).map((id) => ({ id, name: NAMELESS }))];
+}
+
+/** Ids of the pieces somebody has worked at. */
+export async function begunPieces(db: Database): Promise<readonly string[]> {
+  const begun: string[] = [];
+  const index = db.transaction("progress").store.index("byPiece");
+  for (let cursor = await index.openKeyCursor(null, "nextunique"); cursor; cursor = await cursor.continue()) begun.push(String(cursor.key));
+  return begun;
+}
+
+/** What an overview is worked out from: as long as this is the same, so is the plan. */
+export function overviewKey(record: PieceRecord, plan: PlanRecord | null, progress: readonly ProgressRecord[]): string {
+  return [ENGINE_VERSION, record.rev, plan?.id ?? "", plan?.rev ?? 0, progress.length, progress.at(-1)?.id ?? ""].join("/");
+}
+
+/** The overview that was worked out last, where it still holds at an instant, ms. */
+export async function keptOverview(db: Database, id: string, key: string, now: number): Promise<Overview | null> {
+  const kept = await db.get(OVERVIEWS_STORE, id);
+  return kept?.key === key && (kept.overview.until === null || kept.overview.until > now) ? kept.overview : null;
+}
+
+/** Remembers an overview; a browser that has no room for it works it out again. */
+export async function keepOverview(db: Database, kept: KeptOverview): Promise<void> {
+  await db.put(OVERVIEWS_STORE, kept).catch(() => undefined);
+}

@@ -1,0 +1,10 @@
+import type { Overview } from "#core/logbook/overview";
+
+export const OVERVIEWS_STORE = "overviews";
+
+/** An overview as it was worked out, and of what. */
+export interface KeptOverview {
+  readonly id: string;
+  readonly key: string;
+  readonly overview: Overview;
+}
