@@ -78,10 +78,10 @@ export function HydrateFallback() {
 }
 
 export default function Root({ loaderData }: Route.ComponentProps) {
-  useServiceWorker();
+  const { isNewer, reload } = useServiceWorker();
   return (
     <AppContextProvider preferences={loaderData.preferences}>
-      <Shell>
+      <Shell renewed={isNewer ? reload : null}>
         <Outlet />
       </Shell>
     </AppContextProvider>

@@ -18,21 +18,50 @@ function files(folder) {
   });
 }
 
+/** Answers for every address that is none: the page that says so. */
+const NOWHERE = "/shell-for-no-page";
+
 /** Runs in the browser; written out as text. */
-function worker(VERSION, FILES, PAGES) {
-  const shellOf = (path) => (PAGES.includes(path) ? path : path.replace(/^\/pieces\/[^/]+/, "/pieces/shell"));
-  const text = (response, address) => response.text().then((html) => new Response(html.replaceAll("/pieces/shell", address), { headers: response.headers }));
+function worker(VERSION, FILES, PAGES, NOWHERE) {
+  /** A server that accepts and never answers is as good as none after this long, ms. */
+  const PATIENCE_MS = 2500;
+  const trimmed = (path) => (path.length > 1 ? path.replace(/\/+$/, "") : path) || "/";
+  const shellOf = (path) => {
+    const shell = PAGES.includes(path) ? path : path.replace(/^\/pieces\/[^/]+/, "/pieces/shell");
+    return PAGES.includes(shell) ? shell : NOWHERE;
+  };
+  const text = (response, from, to) =>
+    response.text().then((html) => new Response(html.replaceAll(from, to), { headers: response.headers, status: response.status }));
+  /** The page as it was kept, under the address that was asked for. */
+  const keptPage = async (pathname) => {
+    const path = trimmed(pathname);
+    const shell = shellOf(path);
+    const cache = await caches.open(VERSION);
+    const kept = await cache.match(shell);
+    if (!kept) return Response.error();
+    if (shell === NOWHERE) return text(kept, NOWHERE, pathname);
+    if (path !== pathname) return Response.redirect(path, 302);
+    const [piece] = /^\/pieces\/[^/]+/.exec(path) ?? [];
+    return piece && !PAGES.includes(path) ? text(kept, "/pieces/shell", piece) : kept;
+  };
   self.addEventListener("install", (event) => {
     const keep = async () => {
       const cache = await caches.open(VERSION);
       await cache.addAll([...FILES, ...PAGES]);
-      await self.skipWaiting();
+      await cache.put(NOWHERE, await fetch(NOWHERE));
+      // The first one serves at once; a newer one waits until the user says so, or the last page of the old one is closed.
+      if (!self.registration.active) await self.skipWaiting();
     };
     event.waitUntil(keep());
   });
+  self.addEventListener("message", (event) => {
+    if (event.data === "take-over") void self.skipWaiting();
+  });
   self.addEventListener("activate", (event) => {
     const clear = async () => {
-      for (const name of await caches.keys()) if (name !== VERSION) await caches.delete(name);
+      // Pages of the version before may still be open: its files stay until the next one comes.
+      const names = (await caches.keys()).filter((name) => name !== VERSION);
+      for (const name of names.slice(0, -1)) await caches.delete(name);
       await self.clients.claim();
     };
     event.waitUntil(clear());
@@ -43,19 +72,23 @@ function worker(VERSION, FILES, PAGES) {
     if (request.method !== "GET" || origin !== self.location.origin) return;
     if (request.mode === "navigate") {
       const page = async () => {
+        const controller = new self.AbortController();
+        const timer = self.setTimeout(() => controller.abort(), PATIENCE_MS);
         try {
-          return await fetch(request);
+          const answer = await fetch(request.url, { signal: controller.signal, credentials: "same-origin", redirect: "manual" });
+          if (answer.status >= 500) return await keptPage(pathname);
+          return answer;
         } catch {
-          const kept = await caches.match(shellOf(pathname));
-          if (!kept) return Response.error();
-          const [piece] = /^\/pieces\/[^/]+/.exec(pathname) ?? [];
-          return piece && !PAGES.includes(pathname) ? text(kept, piece) : kept;
+          return keptPage(pathname);
+        } finally {
+          self.clearTimeout(timer);
         }
       };
       event.respondWith(page());
       return;
     }
-    if (FILES.includes(pathname)) event.respondWith(caches.match(pathname).then((kept) => kept ?? fetch(request)));
+    // Of any version that is kept: a page of the version before finds its parts too.
+    if (FILES.includes(pathname) || pathname.startsWith("/assets/")) event.respondWith(caches.match(pathname).then((kept) => kept ?? fetch(request)));
   });
 }
 
@@ -64,5 +97,8 @@ const addresses = built.map((path) => `/${relative(CLIENT, path).replaceAll("\\"
 const hash = createHash("sha256");
 for (const path of [...built].sort()) hash.update(path).update(readFileSync(path));
 const version = `nook-coat-${hash.digest("hex").slice(0, 12)}`;
-writeFileSync(join(CLIENT, "sw.js"), `(${worker.toString()})(${JSON.stringify(version)}, ${JSON.stringify(addresses)}, ${JSON.stringify(SHELLS)});\n`);
+writeFileSync(
+  join(CLIENT, "sw.js"),
+  `(${worker.toString()})(${JSON.stringify(version)}, ${JSON.stringify(addresses)}, ${JSON.stringify(SHELLS)}, ${JSON.stringify(NOWHERE)});\n`,
+);
 console.log(`service worker: ${addresses.length} files kept as ${version}`);

@@ -2,11 +2,16 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import { fileURLToPath } from "node:url";
+import { plans, turnAway } from "./guards.mjs";
+import { planPool } from "./plan-pool.mjs";
 
 const CLIENT = fileURLToPath(new URL("../build/client", import.meta.url));
 const BUILD = new URL("../build/server/index.js", import.meta.url).href;
 const A_YEAR = "1y";
 const PARENT_WATCH_MS = 500;
+/** A request that has not come through by then is closed, ms. */
+const HEADERS_MS = 10_000;
+const REQUEST_MS = 20_000;
 
 /** A worker obeys the policy of its own response, so assets carry one too. */
 const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
@@ -25,6 +30,9 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   const build = await import(BUILD);
   const app = express();
   app.disable("x-powered-by");
+  app.use(turnAway);
+  const pool = planPool();
+  app.post("/api/plan", plans(pool));
   app.use(compression());
   app.use((_request, response, next) => {
     response.setHeader("X-Content-Type-Options", "nosniff");
@@ -42,8 +50,17 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   const listening = await new Promise((resolve, reject) => {
     const server = app.listen(port, host, (error) => (error ? reject(error) : resolve(server)));
   });
+  listening.headersTimeout = HEADERS_MS;
+  listening.requestTimeout = REQUEST_MS;
   const url = `http://${host}:${listening.address().port}`;
-  return { url, close: () => new Promise((done) => listening.close(() => done(undefined))) };
+  return {
+    url,
+    close: async () => {
+      await pool.close();
+      listening.closeAllConnections();
+      await new Promise((done) => listening.close(() => done(undefined)));
+    },
+  };
 }
 
 /** npm does not pass a signal on; a server whose parent has gone leaves too. */

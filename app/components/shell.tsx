@@ -268,7 +268,7 @@ function Told() {
 }
 
 /** The frame of every screen: places, undo, the palette, the keys, and a voice for screen readers. */
-export function Shell({ children }: { children: ReactNode }) {
+export function Shell({ renewed, children }: { renewed: (() => void) | null; children: ReactNode }) {
   const { said } = useAppContext();
   const [showing, setShowing] = useState<"palette" | "shortcuts" | null>(null);
   useKeys(setShowing);
@@ -285,6 +285,14 @@ export function Shell({ children }: { children: ReactNode }) {
       </Header>
       <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
         <Notices />
+        {renewed && (
+          <div role="status" className="notice flex flex-wrap items-center gap-3 bg-note-tint">
+            <span>A new version of Nook Coat is ready. What you have typed is kept.</span>
+            <button type="button" className="button" onClick={renewed}>
+              Reload now
+            </button>
+          </div>
+        )}
         {children}
       </main>
       <Told />

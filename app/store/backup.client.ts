@@ -1,8 +1,6 @@
 import { onCommand } from "./command";
 
 const KEY = "nook-coat-backup";
-/** Changes after which a file is advised. */
-export const CHANGES_BEFORE_ADVICE = 10;
 
 /** When the notebook was last saved to a file on this device, and how much has changed since. */
 export interface BackupState {
@@ -31,6 +29,24 @@ function remember(state: BackupState): void {
 
 export function noteBackup(at: number): void {
   remember({ at, changes: 0 });
+}
+
+/** Room the notebook takes and may take on this device, bytes. */
+export interface RoomLeft {
+  readonly used: number;
+  readonly most: number;
+  /** The browser has promised not to clear it. */
+  readonly kept: boolean;
+}
+
+/** What the browser tells of the room; null where it tells nothing. */
+export async function roomLeft(): Promise<RoomLeft | null> {
+  try {
+    const [{ usage, quota }, kept] = await Promise.all([navigator.storage.estimate(), navigator.storage.persisted()]);
+    return usage === undefined || quota === undefined ? null : { used: usage, most: quota, kept };
+  } catch {
+    return null;
+  }
 }
 
 /** Asked once a piece is kept: the browser then does not clear the notebook to make room. */

@@ -1,6 +1,6 @@
 import { fingerprint } from "#core/coating/model/fingerprint";
-import { writeBundle } from "#core/formats/write-bundle";
-import type { Bundle, BundleParts } from "#core/formats/write-bundle";
+import { fileOf, writeBundle } from "#core/formats/write-bundle";
+import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import { runCommand } from "./command";
@@ -163,6 +163,21 @@ export function importBundle(db: Database, bundle: Bundle, label = "bringing the
         if (!differs) await importing.putMissing(name, record.id);
       }
     return counts;
+  });
+}
+
+/**
+ * Takes a piece that cannot be shown out of the notebook, with all that belongs to it.
+ *
+ * @returns its records as they stand, for a file; null when it is not here
+ */
+export function setAside(db: Database, id: string): Promise<BundleFile | null> {
+  return runCommand(db, "setting a piece aside", `pieces/${id}`, ["pieces", "plans", "progress"], async (recorder) => {
+    const piece = await recorder.get("pieces", id);
+    const [plans, progress] = [await recorder.of("plans", "byPiece", id), await recorder.of("progress", "byPiece", id)];
+    if (!piece) return null;
+    await recorder.removeWhole("pieces", id);
+    return fileOf({ ...writeBundle({}), pieces: [piece], plans, progress });
   });
 }
 

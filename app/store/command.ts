@@ -72,6 +72,16 @@ export class Recorder {
     await this.transaction.objectStore(store).put(record as never);
   }
 
+  /** Whether a record fits its schema. */
+  fits(store: StoreName, record: unknown): boolean {
+    try {
+      this.assertFits(store, record);
+      return true;
+    } catch {
+      return false;
+    }
+  }
+
   /** Ids of all records of a store. */
   async ids(store: StoreName): Promise<ReadonlySet<string>> {
     return new Set(await this.transaction.objectStore(store).getAllKeys());

@@ -1,3 +1,4 @@
+import "./backup.client";
 import { onCommand } from "./command";
 import { isReadOnly, openStore } from "./database";
 import type { Database } from "./database";

@@ -54,18 +54,22 @@ function daysMerged(seen: FreeHours, wanted: FreeHours, current: FreeHours): Fre
  */
 export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours): Promise<void> {
   return runCommand(db, "the free hours", "hours", ["hours"], async (recorder) => {
-    const record = await recorder.get("hours", "hours");
+    const stored = await recorder.get("hours", "hours");
+    // Hours too damaged to be read are said anew.
+    const record = stored && recorder.fits("hours", stored) ? stored : undefined;
     const current = record?.hours ?? seen;
     const weekday = wanted.weekday.map((day, at) => (JSON.stringify(day) === JSON.stringify(seen.weekday[at]) ? current.weekday[at]! : day));
     const timeZone = wanted.timeZone === seen.timeZone ? current.timeZone : wanted.timeZone;
     const hours = { weekday, exceptions: daysMerged(seen, wanted, current), timeZone };
     if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
-    await recorder.put("hours", { id: "hours", rev: (record?.rev ?? 0) + 1, hours });
+    await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
   });
 }
 
 export async function roomsIn(db: Database): Promise<readonly RoomRecord[]> {
-  return (await db.getAll("rooms")).sort((a, b) => a.name.localeCompare(b.name));
+  // A damaged room costs itself; a file still has it.
+  const rooms = (await db.getAll("rooms")).filter(({ name, room }) => typeof name === "string" && typeof room?.temperatureC === "number");
+  return rooms.sort((a, b) => a.name.localeCompare(b.name));
 }
 
 /** Two rooms of one name cannot be told apart. */

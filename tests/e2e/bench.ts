@@ -75,6 +75,11 @@ export async function planReady(page: Page): Promise<void> {
     .waitFor({ state: "attached" });
 }
 
+/** Waits until all that was asked is written. */
+export async function allSaved(page: Page): Promise<void> {
+  await page.locator('[data-saved="yes"]').waitFor();
+}
+
 /** A new piece from its three facts, to its plan. */
 export async function plan(page: Page, facts: { material: string; uses: readonly string[]; techniques?: readonly string[] }): Promise<void> {
   await open(page, "/pieces/new");

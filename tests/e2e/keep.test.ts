@@ -46,17 +46,20 @@ describe("files", () => {
     const before = await saved(page);
     const document = JSON.parse(before);
     document.pieces[0].piece.form.heightMm = "tall";
+    const damaged = JSON.stringify(document);
     for (const [text, said] of [
       [before.slice(0, 200), /damaged, or is not a Nook Coat file/],
       ['{"hello":1}', /not a Nook Coat bundle/],
       [before.replace('"version": 2', '"version": 7'), /version 7.*version 2/],
-      [JSON.stringify(document), /pieces\.0\.piece\.form\.heightMm/],
+      [damaged, /Glass jar.*pieces\.0\.piece\.form\.heightMm/],
     ] as const) {
       await open(page, "/settings");
       const status = await bringIn(page, text);
       expect(status).toMatch(said);
-      expect(status).toContain("nothing of yours was changed");
+      if (text !== damaged) expect(status).toContain("nothing of yours was changed");
     }
+    const [aside] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save what was set aside" }).click()]);
+    expect(JSON.parse(await contentOf(aside)).aside).toEqual([{ store: "pieces", record: document.pieces[0] }]);
     await axeClean(page);
     expect(await saved(page)).toBe(before);
   });

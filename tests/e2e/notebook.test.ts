@@ -73,10 +73,10 @@ describe("taking back", () => {
     await page.getByText("; 12 of them").waitFor();
     await page.getByRole("button", { name: "Remove", exact: true }).click();
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
-    await page.getByRole("button", { name: "Take back removing the piece" }).click();
+    await page.getByRole("button", { name: "Take back removing Smooth pebble with dots" }).click();
     await page.locator("main li").getByText("Smooth pebble with dots").waitFor();
-    expect(await page.locator("[data-voice]").innerText()).toMatch(/Taken back: removing the piece/);
-    await page.getByRole("button", { name: "Do again removing the piece" }).click();
+    expect(await page.locator("[data-voice]").innerText()).toMatch(/Taken back: removing Smooth pebble with dots/);
+    await page.getByRole("button", { name: "Do again removing Smooth pebble with dots" }).click();
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
   });
 });

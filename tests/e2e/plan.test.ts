@@ -53,7 +53,7 @@ describe("new piece to plan", () => {
     const poured = page.getByText(/^Pour out/).first();
     const before = await poured.innerText();
     await choose(page, "Unit", "inches");
-    await page.getByLabel("Across the top").fill("16");
+    await page.getByLabel("Across the top").fill("15 3/4");
     await page.getByLabel("Height").fill("15");
     await page.getByLabel("Height").blur();
     await page.waitForFunction(
@@ -62,7 +62,7 @@ describe("new piece to plan", () => {
     );
     expect(await poured.innerText()).not.toBe(before);
     await page.getByLabel("Height").fill("four hundred");
-    await page.getByText("a number, please").waitFor();
+    await page.getByText("not a length: 80, 3 1/4, 8 cm").waitFor();
     await page.getByLabel("Height").fill("4000");
     await page.getByText("too large: is the unit right?").waitFor();
     await page.getByLabel("Height").press("Escape");

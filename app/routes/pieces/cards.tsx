@@ -1,11 +1,11 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { format } from "date-fns";
-import { Component, useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
-import type { ReactNode } from "react";
+import { useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 import type { Overview } from "#core/logbook/overview";
 import { Awaited } from "~/components/awaited";
+import { Guard } from "~/components/guard";
 import { MiniSection } from "~/components/coat-section/mini-section";
 import { Silhouette } from "~/components/shape/silhouette";
 import { nameIn } from "~/components/use-menu";
@@ -76,38 +76,24 @@ function CardBody({ listed: { kept, overview }, now, menu }: { listed: Listed; n
 }
 
 /** A piece whose record cannot be read costs its own card, not the list. */
-class CardGuard extends Component<{ readonly name: string; readonly listing: Listing; readonly children: ReactNode }, { readonly failed: boolean }> {
-  override state = { failed: false };
-
-  static getDerivedStateFromError(): { readonly failed: boolean } {
-    return { failed: true };
-  }
-
-  /** The list was loaded anew: it may be mended. */
-  override componentDidUpdate({ listing }: { readonly listing: Listing }): void {
-    if (this.state.failed && listing !== this.props.listing) this.setState({ failed: false });
-  }
-
-  override render(): ReactNode {
-    if (!this.state.failed) return this.props.children;
-    return (
-      <>
-        <span className="font-display text-lg [overflow-wrap:anywhere]">{this.props.name}</span>
-        <span className="mt-auto font-semibold text-stop">This piece cannot be shown. Open it to set it aside.</span>
-      </>
-    );
-  }
+function Unreadable({ name }: { name: string }) {
+  return (
+    <>
+      <span className="font-display text-lg [overflow-wrap:anywhere]">{name}</span>
+      <span className="mt-auto font-semibold text-stop">This piece cannot be shown. Open it to set it aside.</span>
+    </>
+  );
 }
 
 /** One piece in the list. */
 function Card({ of: { id, name }, listing, now, menu }: OfList & { of: NamedPiece }) {
   return (
     <Link to={`/pieces/${id}`} className="sheet flex h-full min-h-36 flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
-      <CardGuard name={name} listing={listing}>
+      <Guard instead={<Unreadable name={name} />} of={listing}>
         <Awaited of={listing.piece(id)} waiting={<span className="font-display text-lg [overflow-wrap:anywhere]">{name}</span>}>
           {(listed) => <CardBody listed={listed} now={now} menu={menu} />}
         </Awaited>
-      </CardGuard>
+      </Guard>
     </Link>
   );
 }

@@ -4,6 +4,7 @@ import type { Overview } from "#core/logbook/overview";
 import type { Menu } from "#core/catalogue/menu";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
+import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
@@ -23,16 +24,17 @@ export function loader() {
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const [{ database }, { removedLately }, { seedOnce }, { listingOf }] = await Promise.all([
+  const [{ database }, { removedLately }, { seedOnce }, { listingOf }, { backupState }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/history.client"),
     import("~/demo/seed.client"),
     import("./listing.client"),
+    import("~/store/backup.client"),
   ]);
   const db = await database();
   await seedOnce(db, async () => (await serverLoader()).demo);
   const [listing, removed] = await Promise.all([listingOf(db), removedLately(db)]);
-  return { listing, removed, standing: listing.standing() };
+  return { listing, removed, standing: listing.standing(), backup: backupState() };
 }
 clientLoader.hydrate = true as const;
 
@@ -117,7 +119,7 @@ function Empty() {
 export default function Pieces({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const now = useNow();
-  const { listing, removed, standing } = loaderData;
+  const { listing, removed, standing, backup } = loaderData;
   return (
     <>
       <title>Pieces – Nook Coat</title>
@@ -138,6 +140,14 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
           </Awaited>
           <Cards listing={listing} now={now} menu={menu} />
         </>
+      )}
+      {listing.pieces.length > 0 && backup.changes >= CHANGES_BEFORE_ADVICE && (
+        <p className="mt-6 text-soft">
+          {backup.changes} changes have not been saved to a file yet.{" "}
+          <Link to="/settings#files" className="underline">
+            Save the notebook
+          </Link>
+        </p>
       )}
       {removed.length > 0 && <Removed removed={removed} />}
     </>

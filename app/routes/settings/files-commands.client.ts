@@ -5,22 +5,21 @@ import type { Parsed, Problem } from "#core/formats/problem";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import { asks } from "~/actions/asks.client";
 import { whyOf } from "~/actions/perform";
+import type { FileToSave } from "~/components/download";
 import type { PieceAsk } from "~/piece/use-record";
 import { noteBackup } from "~/store/backup.client";
-import { everything, importBundle, wipeAll } from "~/store/bundles";
+import { everything, importBundle, setAside, wipeAll } from "~/store/bundles";
 import type { Imported } from "~/store/bundles";
 import { database } from "~/store/open.client";
 import { asFiles } from "~/workers/files.client";
 import { begun, ended, told } from "./import-progress.client";
 
 /** What may be asked of the notebook as a whole. */
-export type FilesAsk = { readonly intent: "export" } | { readonly intent: "import"; readonly file: string } | { readonly intent: "wipe" };
-
-/** A file to be handed to the browser. */
-export interface FileToSave {
-  readonly name: string;
-  readonly text: string;
-}
+export type FilesAsk =
+  | { readonly intent: "export" }
+  | { readonly intent: "import"; readonly file: string }
+  | { readonly intent: "wipe" }
+  | { readonly intent: "set-aside"; readonly id: string };
 
 export type Outcome =
   | ({ readonly kind: "file"; readonly aside: readonly string[] } & FileToSave)
@@ -36,7 +35,7 @@ export type Outcome =
   | { readonly kind: "wiped"; readonly pieces: number };
 
 const nameOn = (now: Date, what = "") => `nook-coat-${what}${format(now, "yyyy-MM-dd")}.json`;
-const saidOf = (one: { readonly name: string; readonly problem: Problem }) => `${one.name}: ${one.problem.message}`;
+const saidOf = (one: { readonly name: string; readonly problem: Problem }) => `${one.name}: ${one.problem.message} (at ${one.problem.path})`;
 
 interface PieceLike {
   readonly id?: unknown;
@@ -93,6 +92,17 @@ export async function bringIn(token: string): Promise<Outcome> {
     return { kind: "failed", message: whyOf(error) };
   } finally {
     ended();
+  }
+}
+
+/** A piece that cannot be shown, out of the notebook and into a file. */
+export async function asideFile(id: string): Promise<Outcome> {
+  try {
+    const file = await setAside(await database(), id);
+    if (!file) return { kind: "failed", message: "this piece is not in the notebook" };
+    return { kind: "file", name: nameOn(new Date(), "set-aside-"), text: `${JSON.stringify(file, null, 2)}\n`, aside: [] };
+  } catch (error) {
+    return { kind: "failed", message: whyOf(error) };
   }
 }
 

@@ -1,9 +1,13 @@
 import { AlertDialog } from "radix-ui";
 import { useEffect, useRef, useSyncExternalStore } from "react";
 import { useFetcher } from "react-router";
+import { format } from "date-fns";
 import { Download, Trash2, Upload } from "lucide-react";
+import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
+import { download } from "~/components/download";
 import { importState, onImportState } from "./import-progress.client";
-import type { FilesAsk, FileToSave, Outcome } from "./files-commands.client";
+import type { BackupState, RoomLeft } from "~/store/backup.client";
+import type { FilesAsk, Outcome } from "./files-commands.client";
 
 /** Records by name, and why they were left out. */
 function AsideList({ aside }: { aside: readonly string[] }) {
@@ -86,6 +90,13 @@ function Said({ outcome }: { outcome: Outcome }) {
   );
 }
 
+const MEGABYTE = 1e6;
+const GIGABYTE = 1e9;
+
+function sayBytes(bytes: number): string {
+  return bytes >= GIGABYTE ? `${Math.round(bytes / GIGABYTE)} GB` : `${Math.max(1, Math.round(bytes / MEGABYTE))} MB`;
+}
+
 /** How far a file has come in, and a way to stop it. */
 function Progress() {
   const state = useSyncExternalStore(onImportState ?? NEVER, importState ?? (() => null), () => null);
@@ -106,17 +117,8 @@ function Progress() {
 const NEVER = () => () => undefined;
 const MOST_NAMED = 12;
 
-/** Hands a file to the browser. */
-function download({ name, text }: FileToSave): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([text], { type: "application/json" }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
-
 /** Saving, bringing in, emptying. */
-export function Files({ pieces }: { pieces: number }) {
+export function Files({ pieces, backup, room }: { pieces: number; backup: BackupState; room: RoomLeft | null }) {
   const picker = useRef<HTMLInputElement>(null);
   const fetcher = useFetcher<Outcome>({ key: "files" });
   const ask = (asked: FilesAsk) => void fetcher.submit(asked as never, { method: "post", action: "/settings", encType: "application/json" });
@@ -129,6 +131,11 @@ export function Files({ pieces }: { pieces: number }) {
       <p className="mb-2">
         Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}. A file keeps it
         safe, and carries it to another; a file brought in is added, and overwrites nothing.
+      </p>
+      <p className={`mb-2 ${backup.changes >= CHANGES_BEFORE_ADVICE ? "font-semibold" : "text-soft"}`}>
+        {backup.at === null ? "Not saved to a file from here yet" : `Last saved to a file on ${format(backup.at, "d MMMM yyyy")}`}
+        {backup.changes > 0 && `; ${backup.changes} ${backup.changes === 1 ? "change" : "changes"} since`}.
+        {room && ` It takes ${sayBytes(room.used)} of ${sayBytes(room.most)} here${room.kept ? ", and the browser keeps it for good" : ""}.`}
       </p>
       <div className="flex flex-wrap gap-2">
         <button type="button" className="button button-act" onClick={() => ask({ intent: "export" })}>

@@ -8,11 +8,14 @@ import { roomFields } from "#core/formats/stores/rooms";
 import { settingsFields } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { Room } from "#core/piece/piece";
+import { usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { useAsk, useAsked } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
 import { Radios, Tick } from "~/components/fields";
+import { Guard } from "~/components/guard";
+import { timeZoneHere } from "~/components/time-zone";
 import { RoomError } from "~/components/room-error";
 import { useTyped } from "~/components/use-typed";
 import { freshId } from "~/store/fresh-id";
@@ -33,10 +36,14 @@ type Ask =
   | FilesAsk;
 
 export async function clientLoader() {
-  const [{ database }, { hasTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
+  const [{ database }, { hasTernPoint }, { backupState, roomLeft }] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/demo/seed.client"),
+    import("~/store/backup.client"),
+  ]);
   const db = await database();
-  const [pieces, ternPoint] = await Promise.all([db.count("pieces"), hasTernPoint(db)]);
-  return { pieces, ternPoint };
+  const [pieces, ternPoint, room] = await Promise.all([db.count("pieces"), hasTernPoint(db), roomLeft()]);
+  return { pieces, ternPoint, room, backup: backupState() };
 }
 clientLoader.hydrate = true as const;
 
@@ -61,6 +68,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       export: () => ({}),
       import: (joi) => ({ file: joi.string().max(40).required() }),
       wipe: () => ({}),
+      "set-aside": (joi) => ({ id: joi.string().max(60).required() }),
     },
     {
       settings: ({ change }, by) => quiet(preferences.saveSettings(db, change, by)),
@@ -72,6 +80,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       export: () => files.asFile(new Date()),
       import: ({ file }) => files.bringIn(file),
       wipe: () => files.wipe(),
+      "set-aside": ({ id }) => files.asideFile(id),
     },
   );
 }
@@ -80,11 +89,25 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-function Box({ id, title, children }: { id?: string; title: string; children: ReactNode }) {
+function Box({ id, title, mend, children }: { id?: string; title: string; mend?: () => void; children: ReactNode }) {
   return (
     <section id={id} className="sheet p-4">
       <h2 className="mb-2 text-xl">{title}</h2>
-      {children}
+      <Guard
+        of={children}
+        instead={
+          <>
+            <p className="text-stop">This part of the notebook is damaged and cannot be shown. Save the notebook to a file; what is damaged is in it too.</p>
+            {mend && (
+              <button type="button" className="button mt-2" onClick={mend}>
+                Begin it anew
+              </button>
+            )}
+          </>
+        }
+      >
+        {children}
+      </Guard>
     </section>
   );
 }
@@ -181,11 +204,18 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
           <Device />
         </div>
         <div className="grid gap-5">
-          <Box id="hours" title="When your hands are free">
+          <Box
+            id="hours"
+            title="When your hands are free"
+            mend={() => {
+              const usual = usualHours(timeZoneHere());
+              send({ intent: "hours", seen: usual, hours: usual });
+            }}
+          >
             <Hours hours={hours} save={(next) => void send({ intent: "hours", seen: hours, hours: next })} />
           </Box>
           <Box id="files" title="Your notebook as a file">
-            <Files pieces={loaderData.pieces} />
+            <Files pieces={loaderData.pieces} backup={loaderData.backup} room={loaderData.room} />
           </Box>
           <Box title="Tern Point, to look around in">
             <p className="mb-2">Made-up pieces of a lighthouse tea room, in all stages of work. They lie beside your own and never over them.</p>

@@ -1,0 +1,15 @@
+/** A file to be handed to the browser. */
+export interface FileToSave {
+  readonly name: string;
+  readonly text: string;
+}
+
+/** Hands a file to the browser. */
+export function download({ name, text }: FileToSave): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([text], { type: "application/json" }));
+  link.download = name;
+  link.click();
+  // Some browsers begin to read only after the click.
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}

@@ -1,0 +1,66 @@
+/** What the server takes, and what it turns away before anything is done for it. */
+import { Busy } from "./plan-pool.mjs";
+
+/** A question is never larger, bytes. */
+export const MOST_BYTES = 256 * 1024;
+const RETRY_AFTER_S = "5";
+const HOST = /^(\[[0-9a-f:.]+\]|[a-z0-9.-]{1,255})(:\d{1,5})?$/i;
+
+function refuse(response, status, code, message) {
+  response.status(status).json({ error: { code, message, path: "" } });
+}
+
+/** Odd methods, hosts and origins get a 4xx. */
+export function turnAway(request, response, next) {
+  const { method, headers } = request;
+  if (!HOST.test(headers.host ?? "")) return refuse(response, 400, "bad-value", "this request names no host");
+  if (method === "POST") {
+    if (request.path !== "/api/plan") return refuse(response.set("Allow", "GET, HEAD"), 405, "bad-verb", "this address is only read");
+    const { origin } = headers;
+    if (origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== headers.host))
+      return refuse(response, 403, "bad-value", "asked from another site");
+    return next();
+  }
+  if (method !== "GET" && method !== "HEAD") return refuse(response.set("Allow", "GET, HEAD, POST"), 405, "bad-verb", "use GET, or POST for a plan");
+  return next();
+}
+
+/** Reads a body, counted while it streams; null when it is too large. */
+async function bodyOf(request) {
+  if (Number(request.headers["content-length"] ?? 0) > MOST_BYTES) return null;
+  const chunks = [];
+  let size = 0;
+  for await (const chunk of request) {
+    size += chunk.length;
+    if (size > MOST_BYTES) return null;
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks).toString("utf8");
+}
+
+/**
+ * Answers questions for plans out of the pool.
+ *
+ * @param {ReturnType<typeof import("./plan-pool.mjs").planPool>} pool
+ */
+export function plans(pool) {
+  return async (request, response) => {
+    const text = await bodyOf(request).catch(() => undefined);
+    // The asker has gone.
+    if (text === undefined) return void response.destroy();
+    if (text === null) {
+      response.set("Connection", "close");
+      refuse(response, 413, "bad-value", "a piece is never this large");
+      return void response.on("finish", () => request.destroy());
+    }
+    try {
+      const answer = await pool.ask(text);
+      if (answer.ok) response.json(answer.value);
+      else response.status(422).json({ error: answer.problem });
+    } catch (error) {
+      if (!(error instanceof Busy)) throw error;
+      const said = error.why === "full" ? "too many questions at once; come again" : "this took longer than it may; ask for less, or come again";
+      refuse(response.set("Retry-After", RETRY_AFTER_S), 503, "bad-value", said);
+    }
+  };
+}
