@@ -17,7 +17,7 @@ function isMissingPart(error: unknown): boolean {
 type Answer = ({ readonly kind: "file" } & FileToSave) | { readonly kind: "failed"; readonly message: string } | { readonly kind: string };
 
 /** A piece that cannot be shown goes into a file of its own, and out of the way. */
-function SetAside({ id }: { id: string }) {
+function SetAside({ id, isGone }: { id: string; isGone: boolean }) {
   const { submit, data, state } = useFetcher<Answer>({ key: "set-aside" });
   const navigate = useNavigate();
   useEffect(() => {
@@ -25,6 +25,8 @@ function SetAside({ id }: { id: string }) {
     download(data);
     void navigate("/");
   }, [data, navigate]);
+  // It stays to hand the file over when the piece has gone.
+  if (isGone) return null;
   return (
     <>
       <button
@@ -45,6 +47,8 @@ export function RoomError() {
   const error = useRouteError();
   const { id } = useParams();
   const { revalidate, state } = useRevalidator();
+  // What a program says of its own faults is nothing to read at the table.
+  const isFault = error instanceof TypeError || error instanceof RangeError;
   const isGone = isRouteErrorResponse(error) && error.status === 404;
   if (isMissingPart(error))
     return (
@@ -61,7 +65,20 @@ export function RoomError() {
     <section role="alert" className="max-w-prose [overflow-wrap:anywhere]">
       <title>Something went wrong – Nook Coat</title>
       <h1 className="text-3xl">That did not work</h1>
-      <p className="mt-3">Nothing you had saved is lost. What the page said: {said(error)}.</p>
+      {isFault ? (
+        <>
+          <p className="mt-3">
+            Nothing you had saved is lost.{" "}
+            {id ? "This piece is damaged, or Nook Coat has a fault with it." : "Nook Coat came upon something it does not understand."}
+          </p>
+          <details className="mt-1 text-soft">
+            <summary className="w-fit underline">What the page said</summary>
+            {said(error)}
+          </details>
+        </>
+      ) : (
+        <p className="mt-3">Nothing you had saved is lost. What the page said: {said(error)}.</p>
+      )}
       <p className="mt-4 flex flex-wrap items-center gap-2">
         <button type="button" className="button button-act" disabled={state !== "idle"} onClick={() => void revalidate()}>
           <RotateCcw aria-hidden size={18} /> Try again
@@ -74,7 +91,7 @@ export function RoomError() {
             Save my notebook
           </Link>
         )}
-        {id && !isGone && <SetAside id={id} />}
+        {id && <SetAside id={id} isGone={isGone} />}
       </p>
     </section>
   );

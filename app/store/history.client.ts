@@ -1,5 +1,5 @@
 import { MOST_ACTS } from "./acts";
-import type { Act } from "./acts";
+import type { Act, Entry } from "./acts";
 import { onCommand, takeBack } from "./command";
 import type { Database } from "./database";
 import { announceChange, database } from "./open.client";
@@ -40,10 +40,17 @@ const MOST_NAMED = 3;
 
 const counted = (count: number, one: string, more: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${more}`]);
 
+/** The name of a piece that was removed, as far as it can be read. */
+function pieceName({ store, before }: Entry): readonly string[] {
+  if (store !== "pieces" || before === null) return [];
+  const { piece } = before as { readonly piece?: { readonly name?: unknown } | null };
+  return [typeof piece?.name === "string" ? piece.name : "a damaged piece"];
+}
+
 /** What an act removed, in a sentence. */
 function removedText({ entries }: Act): string {
   const gone = entries.filter((one) => one.after === null);
-  const names = gone.flatMap(({ before }) => (before && "piece" in before ? [before.piece.name] : []));
+  const names = gone.flatMap(pieceName);
   const of = (store: string) => gone.filter((one) => one.store === store).length;
   const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted")];
   const what = names.length > MOST_NAMED ? `${names.length} pieces` : names.join(", ");
@@ -96,11 +103,7 @@ export async function removedLately(db: Database): Promise<readonly RemovedPiece
   return acts
     .filter((act) => act.undoneAt === undefined)
     .reverse()
-    .map(({ id, at, entries }) => ({
-      actId: id,
-      at,
-      names: entries.flatMap(({ store, before, after }) => (store === "pieces" && after === null && before && "piece" in before ? [before.piece.name] : [])),
-    }));
+    .map(({ id, at, entries }) => ({ actId: id, at, names: entries.filter((one) => one.after === null).flatMap(pieceName) }));
 }
 
 /** Brings back what one act removed, wherever it stands among what was done since. */

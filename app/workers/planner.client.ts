@@ -53,10 +53,13 @@ const queue = new PlannerQueue({
 
 /** One question to the worker; an answer, its own error, or that it stopped. */
 function asked<Answer>(kind: string, piece: string, question: (api: Remote<PlanWorkerApi>) => Promise<unknown>, urgent = true): Promise<Answer> {
-  return queue.ask(`${kind}/${piece}`, piece, urgent, () => {
+  const answer = queue.ask(`${kind}/${piece}`, piece, urgent, () => {
     const { api, broken } = planner();
     return Promise.race([question(api) as Promise<Answer>, broken]);
   });
+  // Whoever shows it tells of a failure; a page that was left shows nothing.
+  answer.catch(() => undefined);
+  return answer;
 }
 
 /** Lets go of what was asked for a list of pieces that is no longer looked at. */

@@ -114,6 +114,19 @@ export async function ownServer({ host = "127.0.0.1", env = {} }: { host?: strin
   return { url, stop };
 }
 
+/** Waits until the page would open without its server. */
+export async function keptForOffline(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const { active } = await navigator.serviceWorker.ready;
+    await new Promise<void>((resolve) => {
+      const look = () => active?.state === "activated" && navigator.serviceWorker.controller && resolve();
+      active?.addEventListener("statechange", look);
+      navigator.serviceWorker.addEventListener("controllerchange", look);
+      look();
+    });
+  });
+}
+
 /** The text of a file the user saved. */
 export async function contentOf(download: Download): Promise<string> {
   const chunks: Buffer[] = [];

@@ -1,7 +1,7 @@
 /** The notebook at work: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
 import { describe, expect, test } from "@jest/globals";
 import { extractText } from "unpdf";
-import { allowComplaints, axeClean, choose, newNotebook, open, ownServer, plan, planReady, toRoom, watchEveryPage } from "./bench";
+import { allowComplaints, axeClean, choose, keptForOffline, newNotebook, open, ownServer, plan, planReady, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -181,8 +181,7 @@ describe("without its server", () => {
     const { page } = await newNotebook();
     await page.goto(server.url);
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await page.waitForFunction(async () => (await caches.keys()).length > 0 && navigator.serviceWorker.controller !== null);
+    await keptForOffline(page);
     await server.stop();
     await page.reload();
     await page.getByRole("link", { name: "Plan your first piece" }).click();

@@ -1,0 +1,312 @@
+/** Nothing a careless, fast, unlucky painter does is lost, and nothing locks them out. */
+import { describe, expect, test } from "@jest/globals";
+import type { Page } from "playwright-core";
+import {
+  allowComplaints,
+  allSaved,
+  axeClean,
+  contentOf,
+  keptForOffline,
+  newNotebook,
+  open,
+  plan,
+  planReady,
+  secondTab,
+  toRoom,
+  URL_BASE,
+  watchEveryPage,
+} from "./bench";
+import { fickleServer } from "./fickle-server";
+
+watchEveryPage();
+
+const MUG = { material: "Glazed ceramic", uses: ["On show indoors"] };
+
+/** What these tests read of a record. */
+interface Kept {
+  readonly id: string;
+  readonly dates?: object;
+  readonly edits?: readonly object[];
+  readonly coat?: number;
+  readonly kind?: string;
+  readonly piece: { readonly name: string; readonly decoration: { readonly techniques: readonly string[] } };
+}
+
+/** All records of a store, as they are kept. */
+function kept(page: Page, store: string): Promise<readonly Kept[]> {
+  return page.evaluate(
+    (name) =>
+      new Promise((resolve) => {
+        const opening = indexedDB.open("nook-coat");
+        opening.onsuccess = () => {
+          const all = opening.result.transaction(name).objectStore(name).getAll();
+          all.onsuccess = () => (opening.result.close(), resolve(all.result));
+        };
+      }),
+    store,
+  );
+}
+
+/** Writes a record as no page of the app would. */
+function damage(page: Page, store: string, record: object): Promise<void> {
+  return page.evaluate(
+    ([name, value]) =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open("nook-coat");
+        opening.onsuccess = () => {
+          const transaction = opening.result.transaction(name, "readwrite");
+          transaction.objectStore(name).put(value);
+          transaction.oncomplete = () => (opening.result.close(), resolve());
+        };
+      }),
+    [store, record] as const,
+  );
+}
+
+describe("typed, and the page is gone", () => {
+  test("a name, a length and choices not yet made a piece are there after a reload", async () => {
+    const { page } = await newNotebook();
+    await open(page, "/pieces/new");
+    await page.getByRole("radio", { name: "Terracotta" }).click();
+    await page.getByLabel("On show indoors", { exact: true }).check();
+    await page.reload();
+    await page.locator('[role=radio][aria-checked="true"]').waitFor();
+    await page.getByRole("button", { name: "Make the coat plan" }).dblclick();
+    await page.waitForURL(/\/pieces\/[0-9a-z]{16}/);
+    await planReady(page);
+    expect(await kept(page, "pieces")).toHaveLength(1);
+    for (let mm = 70; mm < 90; mm += 1) await page.getByLabel("Height", { exact: true }).fill(String(mm));
+    await page.reload();
+    await planReady(page);
+    expect(await page.getByLabel("Height", { exact: true }).inputValue()).toBe("89");
+    await page.getByLabel("Name of the piece").fill("Half a na");
+    await page.goto(`${URL_BASE}/settings`);
+    await page.goBack();
+    await planReady(page);
+    expect(await page.getByLabel("Name of the piece").inputValue()).toBe("Half a na");
+    await allSaved(page);
+    expect((await kept(page, "pieces"))[0]).toMatchObject({ piece: { name: "Half a na", form: { heightMm: 89 } } });
+  });
+
+  test("dates are typed at any pace; what is half typed takes nothing away", async () => {
+    const { page } = await newNotebook({ locale: "en-US" });
+    await plan(page, { ...MUG, techniques: ["Dots"] });
+    await toRoom(page, "Dates");
+    const due = page.getByLabel("Needed on");
+    await due.focus();
+    for (const key of "1224") await page.keyboard.press(key);
+    await page.keyboard.type("2031");
+    await allSaved(page);
+    expect((await kept(page, "pieces"))[0]?.dates).toEqual({ due: "2031-12-24" });
+    await due.press("Backspace");
+    await page.getByLabel("Start on").focus();
+    await allSaved(page);
+    expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["2031-12-24", { due: "2031-12-24" }]);
+    // A plan that changes under its dates.
+    await toRoom(page, "Plan");
+    for (const name of ["Dots", "Bands", "Dots", "Lettering", "Dots"])
+      await page.getByRole("group", { name: "Decoration" }).getByText(name, { exact: true }).click();
+    await page.getByText("Base colour all over").click();
+    await toRoom(page, "Dates");
+    await allSaved(page);
+    await page.getByText(/^Ready for gentle hands/).waitFor();
+    expect(new Set((await kept(page, "pieces"))[0]?.piece.decoration.techniques)).toEqual(new Set(["bands", "lettering"]));
+  });
+});
+
+test("five quick presses are five coats, two clicks on done are one", async () => {
+  const { page } = await newNotebook();
+  await plan(page, { ...MUG, techniques: ["Dots"] });
+  const more = page.getByRole("button", { name: /^One coat more: Dots/ }).first();
+  for (let press = 0; press < 5; press += 1) await more.click();
+  await allSaved(page);
+  const [before] = await kept(page, "plans");
+  expect(before?.edits).toMatchObject([{ op: "set", field: "coats", value: 6 }]);
+  await page.locator("[data-do=done]").first().dblclick();
+  await allSaved(page);
+  expect((await kept(page, "progress")).map((one) => [one.coat, one.kind])).toEqual([[1, "done"]]);
+});
+
+test("what was removed is told, and brought back after a reload, whatever was done since", async () => {
+  const { page } = await newNotebook();
+  await plan(page, MUG);
+  await page.getByRole("button", { name: "Remove", exact: true }).click();
+  await page.locator("[data-told]").getByText("Removed: Glazed ceramic mug.").waitFor();
+  await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
+  await open(page, "/");
+  await page.getByText("Lately removed (1)").click();
+  await axeClean(page);
+  await page.getByRole("button", { name: "Bring back Glazed ceramic mug" }).click();
+  await page.locator("main .font-display").getByText("Glazed ceramic mug").waitFor();
+  await page.reload();
+  await page.locator("main .font-display").getByText("Glazed ceramic mug").waitFor();
+  expect(await kept(page, "pieces")).toHaveLength(2);
+});
+
+test("a full disk: what is typed stands, is told as not saved, is in the file, and is saved when there is room", async () => {
+  const { page } = await newNotebook();
+  await plan(page, MUG);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    const full = { is: true };
+    Object.assign(window, { full });
+    IDBObjectStore.prototype.put = function (...given) {
+      if (full.is) throw new DOMException("no room", "QuotaExceededError");
+      return put.apply(this, given);
+    };
+  });
+  await page.getByLabel("Name of the piece").fill("Written on a full disk");
+  await page.getByLabel("Name of the piece").press("Enter");
+  const alert = page.getByRole("alert").filter({ hasText: "Not saved yet" });
+  await alert.getByText("this device has no room left for it").waitFor();
+  expect(await page.getByLabel("Name of the piece").inputValue()).toBe("Written on a full disk");
+  await axeClean(page);
+  await alert.getByRole("link", { name: "Save the notebook as a file" }).click();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+  expect(JSON.parse(await contentOf(download)).pieces[0].piece.name).toBe("Written on a full disk");
+  await page.evaluate(() => Object.assign((window as unknown as { full: { is: boolean } }).full, { is: false }));
+  await page.getByRole("button", { name: "Try again now" }).click();
+  await alert.waitFor({ state: "detached" });
+  await allSaved(page);
+  expect((await kept(page, "pieces"))[0]?.piece.name).toBe("Written on a full disk");
+});
+
+test("a damaged record costs itself: the list stands, the piece can be set aside as a file, the rest is as it was", async () => {
+  const { page } = await newNotebook();
+  await plan(page, MUG);
+  await open(page, "/settings");
+  await damage(page, "pieces", { id: "damaged00001", rev: 1, planId: null, piece: { name: "Broken", form: null } });
+  await damage(page, "pieces", { id: "damaged00002", rev: 1, planId: null, dates: { due: "2026-99-99" }, piece: null });
+  await damage(page, "hours", { id: "hours", rev: 1, hours: { weekday: null } });
+  await page.reload();
+  await page.getByRole("button", { name: "Begin it anew" }).waitFor();
+  await axeClean(page);
+  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+  expect(JSON.parse(await contentOf(file)).aside.map((one: { store: string }) => one.store)).toEqual(["pieces", "pieces", "hours"]);
+  await page.getByRole("button", { name: "Begin it anew" }).click();
+  await page.getByLabel("Monday, from").waitFor();
+  await open(page, "/");
+  await page.locator("main .font-display").getByText("Glazed ceramic mug").waitFor();
+  await page.getByText("This piece cannot be shown. Open it to set it aside.").nth(1).waitFor();
+  for (const id of ["damaged00001", "damaged00002"]) {
+    await page.goto(`${URL_BASE}/pieces/${id}`);
+    await page.getByRole("heading", { name: "That did not work" }).waitFor();
+    await page.keyboard.press("Control+k");
+    await page.getByRole("combobox", { name: "Find or do" }).waitFor();
+    await page.keyboard.press("Escape");
+    const [aside] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Set this piece aside, as a file" }).click()]);
+    expect(JSON.parse(await contentOf(aside)).pieces[0].id).toBe(id);
+    await page.waitForURL(`${URL_BASE}/`);
+  }
+  expect((await kept(page, "pieces")).map((one) => one.piece.name)).toEqual(["Glazed ceramic mug"]);
+  allowComplaints(/Cannot read|null|undefined|planner|error/i);
+});
+
+test("a notebook that a newer Nook Coat keeps is shown and given out, and not changed", async () => {
+  const { page } = await newNotebook();
+  await plan(page, MUG);
+  const address = page.url();
+  await page.goto("about:blank");
+  await page.goto(`${URL_BASE}/favicon.svg`);
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open("nook-coat", 999);
+        opening.onsuccess = () => (opening.result.close(), resolve());
+      }),
+  );
+  await page.goto(address);
+  await planReady(page);
+  await page.getByRole("alert").getByText("This notebook was last used with a newer Nook Coat.").waitFor();
+  await page.getByLabel("Name of the piece").fill("Not to be kept");
+  await page.getByRole("alert").getByText("Not saved yet:").waitFor();
+  await open(page, "/settings");
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+  expect(JSON.parse(await contentOf(download)).pieces).toHaveLength(1);
+  expect((await kept(page, "pieces"))[0]?.piece.name).toBe("Glazed ceramic mug");
+});
+
+describe("a server that is not well", () => {
+  test("quiet, or behind a broken gateway, it is done without; unknown addresses and trailing strokes are answered", async () => {
+    const server = await fickleServer(URL_BASE);
+    const { page } = await newNotebook();
+    await page.goto(server.url);
+    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
+    await keptForOffline(page);
+    for (const mood of ["quiet", "bad-gateway"] as const) {
+      server.mood = mood;
+      await page.goto(`${server.url}/settings/`);
+      await page.getByRole("heading", { name: "Settings" }).waitFor();
+      await page.goto(`${server.url}/nowhere/at/all`);
+      await page.getByRole("heading", { name: "There is no such page" }).waitFor();
+    }
+    await page.goto("about:blank");
+    await server.stop();
+    allowComplaints(/502|404|Failed to load resource|ERR_/);
+  });
+
+  test("a newer version is offered in every tab, and taken when the user says so", async () => {
+    const server = await fickleServer(URL_BASE);
+    const { context, page } = await newNotebook();
+    await page.goto(server.url);
+    await keptForOffline(page);
+    const other = await context.newPage();
+    await other.goto(`${server.url}/settings`);
+    await other.getByRole("heading", { name: "Settings" }).waitFor();
+    server.mood = "newer";
+    await other.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
+    for (const tab of [page, other]) await tab.getByText("A new version of Nook Coat is ready.").waitFor();
+    // The page of the old version still finds all its parts.
+    await page.getByRole("link", { name: "Plan your first piece" }).click();
+    await page.getByRole("heading", { name: "A new piece, from three facts" }).waitFor();
+    await other.getByRole("button", { name: "Reload now" }).click();
+    await other.getByRole("heading", { name: "Settings" }).waitFor();
+    await page.getByText("A new version of Nook Coat is ready.").waitFor();
+    await Promise.all([page.goto("about:blank"), other.goto("about:blank")]);
+    await server.stop();
+    allowComplaints(/Failed to load resource|ERR_/);
+  });
+
+  test("while plans are asked for by the hundred, pages are answered; what is too much is told to come again", async () => {
+    const ask = (origin?: string) =>
+      fetch(`${URL_BASE}/api/plan`, {
+        method: "POST",
+        body: JSON.stringify({
+          format: "nook-coat/piece",
+          version: 1,
+          name: "Tray",
+          material: "wood-soft",
+          form: { kind: "box", lengthMm: 400, widthMm: 280, heightMm: 45 },
+          uses: ["tray"],
+        }),
+        ...(origin ? { headers: { Origin: origin } } : {}),
+      });
+    let answered = 0;
+    const asked = Array.from({ length: 100 }, () => ask().finally(() => (answered += 1)));
+    const refused = (await Promise.all(asked.slice(60))).find((one) => one.status === 503);
+    expect(refused?.headers.get("retry-after")).toBe("5");
+    expect((await fetch(`${URL_BASE}/settings`)).status).toBe(200);
+    expect(answered).toBeLessThan(100);
+    const all = await Promise.all(asked);
+    expect(all.filter((one) => one.status !== 503).length).toBeGreaterThanOrEqual(30);
+    expect((await ask("http://elsewhere.example")).status).toBe(403);
+    expect((await fetch(`${URL_BASE}/settings`, { method: "DELETE" })).status).toBe(405);
+  });
+});
+
+test("the same thing done in two tabs is never settled in silence", async () => {
+  const { context, page } = await newNotebook();
+  await plan(page, MUG);
+  const other = await secondTab(context, page.url());
+  const tabs = [page, other];
+  for (let round = 0; round < 5; round += 1) {
+    for (const tab of tabs) await tab.getByLabel("Name of the piece").focus();
+    await Promise.all(tabs.map((tab, at) => tab.getByLabel("Name of the piece").fill(`Tab ${at}, round ${round}`)));
+    await Promise.all(tabs.map((tab) => tab.getByLabel("Name of the piece").press("Enter")));
+    const told = tabs.map((tab) => tab.getByRole("button", { name: "Leave theirs" }));
+    await Promise.race(told.map((button) => button.waitFor()));
+    for (const button of told) if (await button.isVisible()) await button.click();
+    const name = (await kept(page, "pieces"))[0]?.piece.name as string;
+    for (const tab of tabs) await tab.waitForFunction((wanted) => document.title.startsWith(wanted), name);
+  }
+});
