@@ -12,7 +12,7 @@ const shared = {
 const config = {
   testTimeout: 150_000,
   projects: [
-    { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/reference/**/*.test.ts"] },
+    { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"] },
     {
       ...shared,
       displayName: "browser",

@@ -74,6 +74,13 @@ describe("a bundle", () => {
     expect(problem({ ...old, plans: [{ ...old.plans[0], edits: "none" }] })).toMatchObject({ path: "plans.0.edits" });
     expect(problem({ ...old, progress: [{ ...old.progress[0], kind: "lost" }] })).toMatchObject({ path: "progress.0.kind" });
   });
+  test("an older one with a change that is none costs the plan, not the file", () => {
+    const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
+    for (const edits of [[null], "none", 7]) {
+      const result = read({ ...old, plans: [{ ...old.plans[0], edits }] });
+      expect(result.ok && [result.value.bundle.pieces.length > 0, result.value.aside[0]?.store]).toEqual([true, "plans"]);
+    }
+  });
   test("may begin with the mark some editors write", () => expect(readBundle(`\uFEFF${JSON.stringify(bundle)}`, CATALOGUE).ok).toBe(true));
 });
 

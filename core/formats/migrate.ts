@@ -2,6 +2,17 @@ import { DATA_VERSION, DEFINITIONS } from "./stores/stores";
 import type { RawParts } from "./step-translation";
 import type { StepTranslator } from "./step-translation";
 
+type Up = (typeof DEFINITIONS)[number]["migrations"][number]["up"];
+
+/** One record brought up; one that no migration can read stays as it is, and its schema names what is wrong with it. */
+function broughtUp(up: Up, record: Record<string, unknown>, tools: Parameters<Up>[1]): Record<string, unknown> {
+  try {
+    return up(record, tools);
+  } catch {
+    return record;
+  }
+}
+
 /**
  * Brings records of all stores from an older data version up to this one, step by step.
  *
@@ -13,7 +24,8 @@ export function migrated(parts: RawParts, from: number, stepsOf: StepTranslator)
   for (let to = from + 1; to <= DATA_VERSION; to += 1) {
     const before = current;
     const changes = DEFINITIONS.flatMap(({ name, migrations }) => migrations.filter((one) => one.to === to).map((one) => ({ name, up: one.up })));
-    for (const { name, up } of changes) current = { ...current, [name]: (before[name] ?? []).map((record) => up(record, { parts: before, stepsOf })) };
+    for (const { name, up } of changes)
+      current = { ...current, [name]: (before[name] ?? []).map((record) => broughtUp(up, record, { parts: before, stepsOf })) };
   }
   return current;
 }

@@ -66,7 +66,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
       {DAYS.map((name, day) => {
         const spans = hours.weekday[day] ?? [];
         return (
-          <div key={name} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2 border-b border-dashed border-line pb-1">
+          <div key={name} className="grid grid-cols-[6rem_minmax(0,1fr)_auto] items-center gap-2 border-b border-dashed border-line pb-1">
             <span>{name}</span>
             <span className="grid gap-1">
               {spans.length === 0 && <span className="text-soft">not free</span>}
@@ -113,7 +113,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
             </li>
           ))}
         </ul>
-        <div className="flex items-end gap-2">
+        <div className="flex flex-wrap items-end gap-2">
           <label>
             <span className="block">A day</span>
             <input type="date" className="field" value={away} onChange={(event) => setAway(event.target.value)} />

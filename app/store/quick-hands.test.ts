@@ -1,0 +1,137 @@
+/** Hands quicker than the screen, and what is remembered of what they did. */
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, test } from "@jest/globals";
+import { candidateId, productId, stepId } from "#core/catalogue/ids";
+import type { CandidateId } from "#core/catalogue/ids";
+import type { Change } from "#core/coating/model/change";
+import type { CoatEvent } from "#core/logbook/progress";
+import { pebble } from "../../tests/reference/bench";
+import { takeBack } from "./command";
+import { openStore } from "./database";
+import type { Database } from "./database";
+import { begunPieces, keepOverview, keptOverview, namedPieces, overviewKey } from "./listing";
+import { addPiece, allPieces, OwnValues, pieceById, removePiece, savePiece } from "./pieces";
+import { editPlan, planById } from "./plans";
+import type { Followed } from "./plans";
+import { addRoom, hoursIn, saveHours, saveSettings } from "./preferences";
+import { markDone, progressOf } from "./progress";
+
+let db: Database;
+let count = 0;
+const follow = (id: CandidateId, school: string): Followed => ({ candidateId: id, school, basis: null, made: [], madeFor: "facts" });
+const coat = (n: number): CoatEvent => ({
+  zone: "top",
+  stepId: stepId("top.base.craft-acrylic"),
+  act: { role: "base", product: productId("craft-acrylic"), colour: "#1f3a4d" },
+  coat: n,
+});
+const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
+
+beforeEach(async () => {
+  count += 1;
+  db = await openStore({}, `quick-${count}`);
+});
+
+describe("one tab, quicker than its screen", () => {
+  test("ticks made on a screen that lags behind are all kept, and so are those of another tab", async () => {
+    const seen = await addPiece(db, pebble({ decoration: { techniques: [] } }));
+    const own = new OwnValues();
+    for (const technique of ["dots", "bands", "lettering"])
+      expect((await savePiece(db, seen.id, seen.piece, [set("decoration.techniques", [technique])], own)).kind).toBe("saved");
+    await savePiece(db, seen.id, seen.piece, [set("decoration.techniques", ["swipes"])]);
+    const [now] = await allPieces(db);
+    expect(now?.piece.decoration?.techniques).toEqual(["dots", "bands", "lettering", "swipes"]);
+    await savePiece(db, seen.id, now!.piece, [set("decoration.techniques", ["dots", "lettering", "swipes"])], own);
+    expect((await allPieces(db))[0]?.piece.decoration?.techniques).toEqual(["dots", "lettering", "swipes"]);
+  });
+
+  test("its own later value is no clash; another tab's is", async () => {
+    const seen = await addPiece(db, pebble());
+    const own = new OwnValues();
+    for (const count of [2, 3, 4]) expect((await savePiece(db, seen.id, seen.piece, [set("count", count)], own)).kind).toBe("saved");
+    await savePiece(db, seen.id, (await pieceById(db, seen.id))!.piece, [set("count", 9)]);
+    expect(await savePiece(db, seen.id, seen.piece, [set("count", 5)], own)).toMatchObject({ kind: "clash", paths: ["count"] });
+  });
+
+  test("the same ask twice is done once; a second click on done notes nothing", async () => {
+    const piece = await addPiece(db, pebble());
+    const following = follow(candidateId("one"), "");
+    const edit = () => editPlan(db, piece.id, following, [{ op: "remove", stepId: stepId("top.seal.1") }], { ask: "askaskask1" });
+    const { id } = await edit();
+    await expect(edit()).rejects.toMatchObject({ name: "DoneAlready" });
+    expect((await planById(db, id))?.edits).toHaveLength(1);
+    for (const at of ["19:00:00", "19:00:01"]) await markDone(db, piece.id, following, [coat(1)], `2026-11-24T${at}.000Z`);
+    expect(await progressOf(db, piece.id)).toHaveLength(1);
+    const room = { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" } as const;
+    await addRoom(db, "Loft", room);
+    await expect(addRoom(db, " loft ", room)).rejects.toMatchObject({ name: "SameName" });
+  });
+
+  test("on a piece that was removed meanwhile nothing is left behind", async () => {
+    const piece = await addPiece(db, pebble());
+    await removePiece(db, piece.id);
+    await expect(markDone(db, piece.id, follow(candidateId("one"), ""), [coat(1)], "2026-11-24T19:00:00.000Z")).rejects.toMatchObject({ name: "GonePiece" });
+    expect([await db.count("plans"), await db.count("progress")]).toEqual([0, 0]);
+  });
+
+  test("free hours are saved by the day: two tabs change two days, and both stand", async () => {
+    const seen = await hoursIn(db, "UTC");
+    const day = (at: number, from: string) => ({ ...seen, weekday: seen.weekday.map((old, index) => (index === at ? [{ from, to: "23:00" }] : old)) });
+    await saveHours(db, seen, day(0, "18:00"));
+    await saveHours(db, seen, { ...day(1, "20:00"), exceptions: [{ date: "2026-12-24", spans: [] }] });
+    const now = await hoursIn(db, "UTC");
+    expect([now.weekday[0], now.weekday[1], now.exceptions]).toEqual([
+      [{ from: "18:00", to: "23:00" }],
+      [{ from: "20:00", to: "23:00" }],
+      [{ date: "2026-12-24", spans: [] }],
+    ]);
+  });
+});
+
+describe("what was done last, kept with what it changed", () => {
+  test("fifty acts, and beside them those that removed a piece", async () => {
+    const gone = await addPiece(db, pebble({ name: "Gone long ago" }));
+    await removePiece(db, gone.id);
+    const piece = await addPiece(db, pebble());
+    for (let at = 0; at < 130; at += 1) await saveSettings(db, { signature: `Name ${at}` });
+    const acts = await db.getAllFromIndex("acts", "byTime");
+    expect(acts.length).toBeLessThanOrEqual(121);
+    expect(acts.length).toBeGreaterThanOrEqual(50);
+    const [removal] = await db.getAllFromIndex("acts", "byRemoval");
+    await takeBack(db, removal!);
+    expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Gone long ago", piece.piece.name].sort());
+  });
+
+  test("strokes of one field are one act, and taken back in one", async () => {
+    const piece = await addPiece(db, pebble({ name: "Was" }));
+    const own = new OwnValues();
+    for (const name of ["I", "Is", "Is now"]) await savePiece(db, piece.id, piece.piece, [set("name", name)], own, { merge: "name" });
+    const [last, before] = (await db.getAllFromIndex("acts", "byTime")).reverse();
+    expect(before?.label).toMatch(/^the new piece/);
+    await takeBack(db, last!);
+    expect((await pieceById(db, piece.id))?.piece.name).toBe("Was");
+  });
+});
+
+describe("the list", () => {
+  test("names come in a person's order without the pieces being read, a nameless record last", async () => {
+    for (const name of ["pot 10", "Pot 9", "Äpfel", "zebra"]) await addPiece(db, pebble({ name }));
+    await db.put("pieces", { id: "damaged00001", rev: 1 } as never);
+    expect((await namedPieces(db)).map((one) => one.name)).toEqual(["Äpfel", "Pot 9", "pot 10", "zebra", "a damaged piece"]);
+  });
+
+  test("begun pieces are those somebody has worked at, each once", async () => {
+    const [one] = [await addPiece(db, pebble()), await addPiece(db, pebble())];
+    await markDone(db, one!.id, follow(candidateId("one"), ""), [coat(1), coat(2)], "2026-11-24T19:00:00.000Z");
+    expect(await begunPieces(db)).toEqual([one!.id]);
+  });
+
+  test("an overview is remembered until its piece changes or its wait ends", async () => {
+    const piece = await addPiece(db, pebble());
+    const overview = { groups: [], states: null, next: null, finished: false, refused: false, until: 1000 };
+    const key = overviewKey(piece, null, []);
+    await keepOverview(db, { id: piece.id, key, overview });
+    expect([await keptOverview(db, piece.id, key, 999), await keptOverview(db, piece.id, key, 1000)]).toEqual([overview, null]);
+    expect(await keptOverview(db, piece.id, overviewKey({ ...piece, rev: 2 }, null, []), 999)).toBeNull();
+  });
+});
