@@ -176,8 +176,7 @@ function Unsaved() {
       {unsaved.length > 0 && (
         <div role="alert" className="notice bg-stop-tint text-stop">
           <p>
-            <strong>Not saved yet:</strong> {unsaved[0]!.why}. What you typed stands here and is tried again by itself. To be safe, save the notebook as a file:
-            it has everything in it.
+            <strong>Not saved yet:</strong> {unsaved[0]!.why}. It stands here as you typed it, and is tried again by itself. A file of the notebook has it too.
           </p>
           <p className="mt-2 flex flex-wrap gap-2">
             <button type="button" className="button" onClick={retryAsks}>
