@@ -61,7 +61,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
       label="Find or do"
       shouldFilter={false}
       overlayClassName="fixed inset-0 z-20 bg-black/50"
-      contentClassName="note fixed left-1/2 top-24 z-20 w-[min(92vw,34rem)] -translate-x-1/2 p-3"
+      contentClassName="note fixed left-1/2 top-[min(6rem,5dvh)] z-20 max-h-[90dvh] w-[min(92vw,34rem)] -translate-x-1/2 overflow-y-auto p-3"
     >
       <Command.Input value={typed} onValueChange={setTyped} className="field" placeholder="A piece, a place, a thing to do" aria-label="Find or do" />
       <Command.List className="mt-2 max-h-80 overflow-y-auto">

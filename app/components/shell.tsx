@@ -28,7 +28,6 @@ const PLACES = [
 function useKeys(open: (what: "palette" | "shortcuts") => void): void {
   const { step } = useAppContext();
   const navigate = useNavigate();
-  const going = useRef(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const command = event.ctrlKey || event.metaKey;
@@ -44,11 +43,10 @@ function useKeys(open: (what: "palette" | "shortcuts") => void): void {
         step(event.shiftKey ? "redo" : "undo");
       }
       if (command) return;
-      if (going.current && key === "p") void navigate("/");
-      if (going.current && key === "s") void navigate("/settings");
-      if (!going.current && key === "n") void navigate("/pieces/new");
+      const place = PLACES[Number(key) - 1];
+      if (place) void navigate(place.to);
+      if (key === "n") void navigate("/pieces/new");
       if (event.key === "?") open("shortcuts");
-      going.current = key === "g";
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
@@ -73,7 +71,10 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
-        <Dialog.Content className="note fixed left-1/2 top-1/2 z-20 w-[min(92vw,32rem)] -translate-x-1/2 -translate-y-1/2 p-5" aria-describedby={undefined}>
+        <Dialog.Content
+          className="note fixed left-1/2 top-1/2 z-20 max-h-[92dvh] w-[min(92vw,32rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="text-2xl">Keys</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
             {SHORTCUTS.map(({ keys, does }) => (

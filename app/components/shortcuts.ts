@@ -3,8 +3,7 @@ export const SHORTCUTS = [
   { keys: "Ctrl K", does: "Find a piece, a place or a thing to do" },
   { keys: "?", does: "This list" },
   { keys: "N", does: "A new piece" },
-  { keys: "G then P", does: "Go to the pieces" },
-  { keys: "G then S", does: "Go to the settings" },
+  { keys: "1, 2", does: "Go to the places, as they stand in the bar" },
   { keys: "Ctrl Z", does: "Take back what was done last" },
   { keys: "Ctrl Shift Z", does: "Do it again" },
   { keys: "Arrow keys", does: "Walk the bands of a coat section" },
@@ -12,7 +11,10 @@ export const SHORTCUTS = [
   { keys: "D", does: "On an open band: mark its next coat as done" },
 ] as const;
 
-/** Where letters are meant as text. */
+/** Where keys are meant for what has the focus: text, a list, a box to tick. */
 export function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest("input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]") !== null;
+  return (
+    target instanceof HTMLElement &&
+    target.closest("input, textarea, select, [contenteditable], [role=checkbox], [role=radio], [role=combobox], [role=listbox]") !== null
+  );
 }

@@ -1,4 +1,4 @@
-import { TZDate } from "@date-fns/tz";
+import { tzOffset } from "@date-fns/tz";
 import { MIN_PER_DAY } from "../units/duration";
 
 /** A stretch of one day in local time, "HH:MM" to "HH:MM"; `to` is later than `from`. */
@@ -36,8 +36,11 @@ export function usualHours(timeZone: string): FreeHours {
 export const MS_PER_MIN = 60_000;
 const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
 
+const offsetMs = (timeZone: string, instant: number) => tzOffset(timeZone, new Date(instant)) * MS_PER_MIN;
+
 /**
- * The instant of a local date and time, ms. A time that the clocks skip over is read an hour later.
+ * The instant of a local date and time, ms, whatever zone the device itself is in. A time that the clocks skip over is read as much later as they skip;
+ * of one that comes twice the first is meant.
  *
  * @param date "YYYY-MM-DD"
  * @param time "HH:MM"
@@ -46,7 +49,10 @@ const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
 export function instantOf(date: string, time: string, timeZone: string): number {
   const [year, month, day] = date.split("-").map(Number) as [number, number, number];
   const [hour, minute] = time.split(":").map(Number) as [number, number];
-  return new TZDate(year, month - 1, day, hour, minute, timeZone).getTime();
+  const asUtc = Date.UTC(year, month - 1, day, hour, minute);
+  const [before, after] = [offsetMs(timeZone, asUtc - MS_PER_DAY), offsetMs(timeZone, asUtc + MS_PER_DAY)];
+  const fits = [before, after].map((offset) => asUtc - offset).filter((instant) => instant + offsetMs(timeZone, instant) === asUtc);
+  return fits.length > 0 ? Math.min(...fits) : asUtc - before;
 }
 
 /**
@@ -58,9 +64,7 @@ export function instantOf(date: string, time: string, timeZone: string): number 
  * @example dateOf(0, "UTC") // "1970-01-01"
  */
 export function dateOf(instant: number, timeZone: string): string {
-  const local = new TZDate(instant, timeZone);
-  const two = (count: number) => String(count).padStart(2, "0");
-  return `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`;
+  return new Date(instant + offsetMs(timeZone, instant)).toISOString().slice(0, 10);
 }
 
 /**
@@ -94,12 +98,16 @@ const HORIZON_DAYS = 800;
  */
 export function* sittingsFrom(hours: FreeHours, start: number): Generator<Sitting> {
   let date = dateOf(start, hours.timeZone);
+  // Where the clocks skip, one stretch may be pushed into the next.
+  let last = start;
   for (let day = 0; day < HORIZON_DAYS; day += 1, date = dayLater(date, 1)) {
     const spans = [...spansOf(hours, date)].sort((a, b) => a.from.localeCompare(b.from));
     for (const span of spans) {
-      const from = Math.max(start, instantOf(date, span.from, hours.timeZone));
+      const from = Math.max(last, instantOf(date, span.from, hours.timeZone));
       const to = instantOf(date, span.to, hours.timeZone);
-      if (to > from) yield { from, to };
+      if (to <= from) continue;
+      last = to;
+      yield { from, to };
     }
   }
 }

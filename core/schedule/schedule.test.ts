@@ -1,7 +1,7 @@
 /** Waits, windows and sittings, on work small enough to date by hand. */
-import { describe, expect, test } from "@jest/globals";
+import { afterAll, describe, expect, test } from "@jest/globals";
 import { dateWork, latestStart } from "./date-work";
-import { dateOf, dayLater, instantOf, longestSittingMin, usualHours } from "./free-hours";
+import { dateOf, dayLater, instantOf, longestSittingMin, sittingsFrom, usualHours } from "./free-hours";
 import type { FreeHours } from "./free-hours";
 import { stretchesOf } from "./stretches";
 import type { DatedTask } from "./date-work";
@@ -136,5 +136,44 @@ describe("dated work as it is told", () => {
   test("a break, a part of a longer work or a shut recoat window keeps its own line", () => {
     for (const second of [of("edge", "edge", "20:00", "20:10"), of("edge", "edge", "19:20", "19:30", { windowShut: true })])
       expect(stretchesOf([of("top", "top", "19:00", "19:20"), second], act)).toHaveLength(2);
+  });
+});
+
+describe("clock changes", () => {
+  const spans = [
+    { from: "00:00", to: "00:30" },
+    { from: "01:15", to: "03:30" },
+    { from: "19:00", to: "24:00" },
+  ];
+  const host = process.env.TZ;
+  afterAll(() => {
+    process.env.TZ = host;
+  });
+  /** A year of free hours, as a device in some zone works them out. */
+  const year = (timeZone: string, device: string) => {
+    process.env.TZ = device;
+    const found: number[][] = [];
+    for (const { from, to } of sittingsFrom(
+      { weekday: Array.from({ length: 7 }, () => spans), exceptions: [], timeZone },
+      Date.parse("2026-01-01T00:00:00Z"),
+    )) {
+      found.push([from, to]);
+      if (found.length === 1100) break;
+    }
+    return found;
+  };
+  test.each(["Europe/London", "America/Santiago", "Australia/Lord_Howe", "Africa/Cairo", "America/New_York", "Asia/Kolkata"])(
+    "in %s come out alike whatever zone the device is in, and no stretch runs into the next",
+    (timeZone) => {
+      const [first, ...others] = ["UTC", "America/Santiago", "Australia/Lord_Howe", "Europe/London"].map((device) => year(timeZone, device));
+      for (const other of others) expect(other).toEqual(first);
+      for (const [at, [from]] of first!.entries()) expect(from).toBeGreaterThanOrEqual(first![at - 1]?.[1] ?? 0);
+    },
+  );
+  test("a time that is skipped is read later by as much, one that comes twice is the first", () => {
+    const iso = (date: string, time: string, zone: string) => new Date(instantOf(date, time, zone)).toISOString();
+    expect(iso("2026-03-29", "01:30", "Europe/London")).toBe("2026-03-29T01:30:00.000Z");
+    expect(iso("2026-10-25", "01:30", "Europe/London")).toBe("2026-10-25T00:30:00.000Z");
+    expect(iso("2026-10-04", "02:15", "Australia/Lord_Howe")).toBe("2026-10-03T15:45:00.000Z");
   });
 });

@@ -163,7 +163,7 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
           </AlertDialog.Trigger>
           <AlertDialog.Portal>
             <AlertDialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
-            <AlertDialog.Content className="note fixed left-1/2 top-1/2 z-20 w-[min(92vw,30rem)] -translate-x-1/2 -translate-y-1/2 p-5">
+            <AlertDialog.Content className="note fixed left-1/2 top-1/2 z-20 max-h-[92dvh] w-[min(92vw,30rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5">
               <AlertDialog.Title className="text-2xl">Empty the notebook?</AlertDialog.Title>
               <AlertDialog.Description className="mt-2">
                 {pieces === 0
