@@ -140,6 +140,15 @@ describe("everywhere", () => {
     await page.getByRole("dialog", { name: "Keys" }).waitFor();
     await axeClean(page);
     await page.keyboard.press("Escape");
+    await page.getByRole("dialog", { name: "Keys" }).waitFor({ state: "detached" });
+    await page.locator("#page").focus();
+    await page.keyboard.press("1");
+    await page.getByRole("heading", { name: "Pieces" }).waitFor();
+    await page.locator("#page").focus();
+    await page.keyboard.press("2");
+    // A digit in a box is meant for the box.
+    await page.getByLabel("How you sign").press("1");
+    expect(await page.getByLabel("How you sign").inputValue()).toBe("1");
     await page.getByLabel("dim, for the evening").check();
     await page.waitForFunction(() => document.documentElement.dataset.theme === "dim");
     await axeClean(page);
