@@ -12,7 +12,9 @@ export function useServiceWorker(): { readonly isNewer: boolean; readonly reload
   useEffect(() => {
     if (!import.meta.env.PROD || !("serviceWorker" in navigator)) return;
     let timer: number | undefined;
-    const watch = (registration: ServiceWorkerRegistration) => {
+    const watch = (registration: ServiceWorkerRegistration | undefined) => {
+      // A browser that is told to have none answers with nothing.
+      if (!registration) return;
       const look = () => {
         // Without a controller this is the first visit: nothing is old yet.
         if (registration.waiting && navigator.serviceWorker.controller) setNewer(registration.waiting);
