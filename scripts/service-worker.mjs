@@ -44,6 +44,8 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
     const [piece] = /^\/pieces\/[^/]+/.exec(path) ?? [];
     return piece && !PAGES.includes(path) ? text(kept, "/pieces/shell", piece) : kept;
   };
+  /** A file of this version; else of one that is kept beside it, for a page of that version; else from the server. */
+  const keptFile = async (request, pathname) => (await (await caches.open(VERSION)).match(pathname)) ?? (await caches.match(pathname)) ?? fetch(request);
   self.addEventListener("install", (event) => {
     const keep = async () => {
       const cache = await caches.open(VERSION);
@@ -87,8 +89,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
       event.respondWith(page());
       return;
     }
-    // Of any version that is kept: a page of the version before finds its parts too.
-    if (FILES.includes(pathname) || pathname.startsWith("/assets/")) event.respondWith(caches.match(pathname).then((kept) => kept ?? fetch(request)));
+    if (FILES.includes(pathname) || pathname.startsWith("/assets/")) event.respondWith(keptFile(request, pathname));
   });
 }
 

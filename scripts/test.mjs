@@ -39,7 +39,7 @@ mkdirSync(CACHE, { recursive: true });
 function suites(name, ...args) {
   const report = join(CACHE, `${name}.json`);
   rmSync(report, { force: true });
-  node("--experimental-vm-modules", "--no-warnings", bin("jest/bin/jest.js"), "--json", `--outputFile=${report}`, "--maxWorkers=2", "--forceExit", ...args);
+  node("--experimental-vm-modules", "--no-warnings", bin("jest/bin/jest.js"), "--json", `--outputFile=${report}`, "--maxWorkers=2", ...args);
   return existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : null;
 }
 

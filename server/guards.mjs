@@ -4,7 +4,7 @@ import { Busy } from "./plan-pool.mjs";
 /** A question is never larger, bytes. */
 export const MOST_BYTES = 256 * 1024;
 const RETRY_AFTER_S = "5";
-const HOST = /^(\[[0-9a-f:.]+\]|[a-z0-9.-]{1,255})(:\d{1,5})?$/i;
+const HOST = /^(\[[0-9a-f:.]+\]|[a-z0-9._-]{1,255})(:\d{1,5})?$/i;
 
 function refuse(response, status, code, message) {
   response.status(status).json({ error: { code, message, path: "" } });

@@ -6,19 +6,12 @@ import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { adoptAsks, asks } from "~/actions/asks.client";
 import { useAsk, useAsked } from "~/actions/use-ask";
+import type { HistoryState } from "~/store/history.client";
 import type { NotebookState } from "~/store/open.client";
 import { useNow } from "./use-now";
 import type { SettingsChange } from "~/store/preferences";
 
-interface HistoryState {
-  readonly undo: string | null;
-  readonly redo: string | null;
-  readonly said: { readonly step: number; readonly text: string } | null;
-}
-
-interface HistoryAsk {
-  readonly intent: "undo" | "redo";
-}
+type HistoryAsk = { readonly intent: "undo" | "redo" } | { readonly intent: "bring-back"; readonly actId: string };
 
 /** What every room shares, as the root's loader gives it. */
 export interface Preferences {
@@ -34,6 +27,8 @@ export interface AppContext extends Preferences {
   /** @param typed the user is still typing: it is saved when they rest */
   readonly saveSettings: (change: SettingsChange, typed?: boolean) => void;
   readonly step: (direction: "undo" | "redo") => void;
+  /** Brings back what an act removed, whatever was done since. */
+  readonly bringBack: (actId: string) => void;
   /** Says something to whoever listens rather than looks. */
   readonly announce: (text: string) => void;
   readonly said: string;
@@ -147,6 +142,7 @@ export function AppContextProvider({ preferences, children }: { preferences: Pre
   const announce = useCallback((text: string) => setSaid((before) => (before === text ? `${text} ` : text)), []);
   const ask = useAsk<HistoryAsk>("/history", false);
   const step = useCallback((intent: "undo" | "redo") => void ask({ intent }), [ask]);
+  const bringBack = useCallback((actId: string) => void ask({ intent: "bring-back", actId }), [ask]);
   const last = preferences.history.said;
   const heard = useRef(last?.step);
   useEffect(() => {
@@ -155,8 +151,8 @@ export function AppContextProvider({ preferences, children }: { preferences: Pre
     announce(last.text);
   }, [last, announce]);
   const context = useMemo(
-    () => ({ ...preferences, settings, saveSettings, step, announce, said, notebook }),
-    [preferences, settings, saveSettings, step, announce, said, notebook],
+    () => ({ ...preferences, settings, saveSettings, step, bringBack, announce, said, notebook }),
+    [preferences, settings, saveSettings, step, bringBack, announce, said, notebook],
   );
   return <Context value={context}>{children}</Context>;
 }

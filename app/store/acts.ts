@@ -67,6 +67,23 @@ function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
   return names(one) === names(other);
 }
 
+/** An act with the mark of one that removed a piece, where it did; an act that is taken back has removed nothing. */
+function marked({ removedAt: _before, ...act }: Act): Act {
+  const removes = act.undoneAt === undefined && act.entries.some((entry) => entry.store === "pieces" && entry.after === null);
+  return removes ? { ...act, removedAt: act.at } : act;
+}
+
+/**
+ * Keeps an act turned round: taken back, or done again.
+ *
+ * @param entries what turning it round has changed
+ */
+export async function keepTurned(acts: ActsInside, { undoneAt, merge: _merge, ...act }: Act, entries: readonly Entry[]): Promise<Act> {
+  const turned = marked({ ...act, entries, ...(undoneAt === undefined ? { undoneAt: Date.now() } : {}) });
+  await acts.put(turned);
+  return turned;
+}
+
 async function cleared(acts: ActsInside): Promise<void> {
   if ((await acts.count()) <= 2 * MOST_ACTS + SLACK) return;
   const removals = await acts.index("byRemoval").getAllKeys();
@@ -88,8 +105,7 @@ export async function keepAct(acts: ActsInside, act: Act): Promise<{ readonly ac
     ? act.entries.map((entry) => ({ ...entry, before: last.entries.find((one) => one.store === entry.store && one.id === entry.id)!.before }))
     : act.entries;
   if (goesOn) await acts.delete(last.id);
-  const removes = entries.some((entry) => entry.store === "pieces" && entry.after === null);
-  const kept = { ...act, entries: entries.map(slim), ...(removes ? { removedAt: act.at } : {}) };
+  const kept = marked({ ...act, entries: entries.map(slim) });
   await acts.put(kept);
   await cleared(acts);
   return { act: kept, replaces: goesOn ? last.id : null };

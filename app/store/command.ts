@@ -7,7 +7,7 @@ import type { Database } from "./database";
 import { fieldChanges, turnedRound } from "./field-diff";
 import type { DatabaseSchema } from "./schema";
 import { freshId } from "./fresh-id";
-import { ACTS_STORE, keepAct, TAB } from "./acts";
+import { ACTS_STORE, keepAct, keepTurned, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
 import { inTurn } from "./write-queue";
 
@@ -217,10 +217,7 @@ export async function takeBack(db: Database, act: Act): Promise<Act | null> {
         if (next) await recorder.put(entry.store, { ...next, rev } as never);
         else if (current) await recorder.remove(entry.store, entry.id);
       }
-      const { undoneAt, removedAt: _removed, merge: _merge, ...rest } = act;
-      const turned: Act = { ...rest, entries: recorder.entries, ...(undoneAt === undefined ? { undoneAt: Date.now() } : {}) };
-      await acts.put(turned);
-      return turned;
+      return keepTurned(acts, act, recorder.entries);
     });
   } catch (error) {
     if (error instanceof Clash) return null;

@@ -8,11 +8,18 @@ import { allWritten } from "./write-queue";
 /** Acts that can be taken back while the page is open; after a reload the last of them. */
 const MOST_IN_A_SITTING = 4 * MOST_ACTS;
 
+export interface Said {
+  readonly step: number;
+  readonly text: string;
+  /** The act that removed something, so that it can be brought back; null where nothing was removed. */
+  readonly removal: string | null;
+}
+
 export interface HistoryState {
   readonly undo: string | null;
   readonly redo: string | null;
   /** What to say of the last step, and which step it was. */
-  readonly said: { readonly step: number; readonly text: string } | null;
+  readonly said: Said | null;
 }
 
 /** A piece that was removed and can be brought back. */
@@ -32,7 +39,7 @@ let said: HistoryState["said"] = null;
 onCommand((act, replaces) => {
   past = [...past.filter((one) => one.id !== replaces), act].slice(-MOST_IN_A_SITTING);
   future = [];
-  if (act.removedAt !== undefined) say(removedText(act));
+  if (act.removedAt !== undefined) say(removedText(act), act.id);
 });
 
 /** Names told of what was removed together; more are only counted. */
@@ -71,8 +78,8 @@ export async function historyState(db: Database): Promise<HistoryState> {
   return { undo: past.at(-1)?.label ?? null, redo: future.at(-1)?.label ?? null, said };
 }
 
-function say(text: string): void {
-  said = { step: (said?.step ?? 0) + 1, text };
+function say(text: string, removal: string | null = null): void {
+  said = { step: (said?.step ?? 0) + 1, text, removal };
 }
 
 /** Takes back what was done last, or does it again; nothing where there is nothing. */

@@ -1,21 +1,17 @@
-import { onCommand } from "./command";
 import { namedPieces } from "./listing";
 import type { NamedPiece } from "./listing";
-import { database, onOtherTab } from "./open.client";
+import { changeCount, database } from "./open.client";
 
-let known: Promise<readonly NamedPiece[]> | null = null;
-const forget = () => {
-  known = null;
-};
-
-onCommand(forget);
-onOtherTab(forget);
+let known: { readonly at: number; readonly names: Promise<readonly NamedPiece[]> } | null = null;
 
 /** Names of all pieces in their order; read once as long as nothing is saved. */
 export function names(): Promise<readonly NamedPiece[]> {
-  if (!known) {
-    known = database().then(namedPieces);
-    known.catch(forget);
-  }
-  return known;
+  const at = changeCount();
+  if (known?.at === at) return known.names;
+  const read = database().then(namedPieces);
+  known = { at, names: read };
+  read.catch(() => {
+    known = null;
+  });
+  return read;
 }

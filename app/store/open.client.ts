@@ -65,16 +65,29 @@ export function database(): Promise<Database> {
 
 /** Tells the other tabs that something was saved. */
 export function announceChange(): void {
+  changes += 1;
   const channel = new BroadcastChannel(CHANNEL);
   channel.postMessage("changed");
   channel.close();
 }
 
-/** Listens for what other tabs save. */
-export function onOtherTab(listen: () => void): () => void {
-  const channel = new BroadcastChannel(CHANNEL);
-  channel.onmessage = listen;
-  return () => channel.close();
+const elsewhere = new Set<() => void>();
+let changes = 0;
+
+/** Grows with everything that is saved, here or in another tab: what was read at one count holds as long as it does. */
+export function changeCount(): number {
+  return changes;
 }
+
+/** Listens for what other tabs save; by then the count has grown. */
+export function onOtherTab(listen: () => void): () => void {
+  elsewhere.add(listen);
+  return () => elsewhere.delete(listen);
+}
+
+new BroadcastChannel(CHANNEL).onmessage = () => {
+  changes += 1;
+  for (const listen of elsewhere) listen();
+};
 
 onCommand(announceChange);

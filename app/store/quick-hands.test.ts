@@ -1,32 +1,20 @@
 /** Hands quicker than the screen, and what is remembered of what they did. */
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
-import { candidateId, productId, stepId } from "#core/catalogue/ids";
-import type { CandidateId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/model/change";
-import type { CoatEvent } from "#core/logbook/progress";
+import { candidateId, stepId } from "#core/catalogue/ids";
 import { pebble } from "../../tests/reference/bench";
+import { coat, follow, set } from "../../tests/reference/notebook";
 import { takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { begunPieces, keepOverview, keptOverview, namedPieces, overviewKey } from "./listing";
 import { addPiece, allPieces, OwnValues, pieceById, removePiece, savePiece } from "./pieces";
 import { editPlan, planById } from "./plans";
-import type { Followed } from "./plans";
 import { addRoom, hoursIn, saveHours, saveSettings } from "./preferences";
 import { markDone, progressOf } from "./progress";
 
 let db: Database;
 let count = 0;
-const follow = (id: CandidateId, school: string): Followed => ({ candidateId: id, school, basis: null, made: [], madeFor: "facts" });
-const coat = (n: number): CoatEvent => ({
-  zone: "top",
-  stepId: stepId("top.base.craft-acrylic"),
-  act: { role: "base", product: productId("craft-acrylic"), colour: "#1f3a4d" },
-  coat: n,
-});
-const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
-
 beforeEach(async () => {
   count += 1;
   db = await openStore({}, `quick-${count}`);
@@ -100,6 +88,16 @@ describe("what was done last, kept with what it changed", () => {
     const [removal] = await db.getAllFromIndex("acts", "byRemoval");
     await takeBack(db, removal!);
     expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Gone long ago", piece.piece.name].sort());
+  });
+
+  test("a removal that is taken back is none, and is one again when it is done again", async () => {
+    const piece = await addPiece(db, pebble());
+    await removePiece(db, piece.id);
+    const [removal] = await db.getAllFromIndex("acts", "byRemoval");
+    const undone = await takeBack(db, removal!);
+    expect(await db.countFromIndex("acts", "byRemoval")).toBe(0);
+    await takeBack(db, undone!);
+    expect([await db.countFromIndex("acts", "byRemoval"), await db.count("pieces")]).toEqual([1, 0]);
   });
 
   test("strokes of one field are one act, and taken back in one", async () => {

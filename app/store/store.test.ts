@@ -2,14 +2,12 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { candidateId, pieceId, productId, stepId } from "#core/catalogue/ids";
-import type { CandidateId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/model/change";
+import { candidateId, pieceId, stepId } from "#core/catalogue/ids";
 import { readBundle } from "#core/formats/bundle";
 import { pebble } from "../../tests/reference/bench";
+import { coat, follow, set } from "../../tests/reference/notebook";
 import { exportAll, importBundle, wipeAll } from "./bundles";
 import { bodyOf } from "#core/logbook/body-state";
-import type { CoatEvent } from "#core/logbook/progress";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { addPiece, allPieces, pieceById, removePiece, savePiece, setDates } from "./pieces";
@@ -23,15 +21,6 @@ import { markDone, markUndone, progressOf } from "./progress";
 let db: Database;
 let count = 0;
 const fresh = () => `notebook-${(count += 1)}`;
-const follow = (id: CandidateId, school: string): Followed => ({ candidateId: id, school, basis: null, made: [], madeFor: "facts" });
-const coat = (n: number): CoatEvent => ({
-  zone: "top",
-  stepId: stepId("top.base.craft-acrylic"),
-  act: { role: "base", product: productId("craft-acrylic"), colour: "#1f3a4d" },
-  coat: n,
-});
-const set = (path: string, value: unknown): Change => ({ op: "setPiece", path, value });
-
 beforeEach(async () => {
   db = await openStore({}, fresh());
 });

@@ -66,20 +66,13 @@ function upToDate(document: Document, catalogue: Catalogue): Document {
   return { ...document, ...Object.fromEntries(others), version: BUNDLE_VERSION };
 }
 
-const NAMES: Readonly<Record<string, string>> = {
-  pieces: "a piece",
-  plans: "a plan",
-  progress: "a note of a coat that was laid",
-  rooms: "a room",
-  hours: "the free hours",
-  settings: "the settings",
-};
-
 /** What a person calls a record, as far as it can be read: its name, else what kind of thing it is. */
 function nameOf(store: string, record: unknown): string {
   const { name, piece } = (record ?? {}) as { readonly name?: unknown; readonly piece?: { readonly name?: unknown } };
   const said = typeof name === "string" ? name : piece && typeof piece === "object" ? piece.name : undefined;
-  return typeof said === "string" && said.trim() !== "" ? said.trim().slice(0, MOST_OF_NAME) : (NAMES[store] ?? "something");
+  return typeof said === "string" && said.trim() !== ""
+    ? said.trim().slice(0, MOST_OF_NAME)
+    : (DEFINITIONS.find((one) => one.name === store)?.called ?? "something");
 }
 
 const MOST_OF_NAME = 80;

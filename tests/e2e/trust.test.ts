@@ -1,22 +1,7 @@
 /** Nothing a careless, fast, unlucky painter does is lost, and nothing locks them out. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import {
-  allowComplaints,
-  allSaved,
-  axeClean,
-  contentOf,
-  keptForOffline,
-  newNotebook,
-  open,
-  plan,
-  planReady,
-  secondTab,
-  toRoom,
-  URL_BASE,
-  watchEveryPage,
-} from "./bench";
-import { fickleServer } from "./fickle-server";
+import { allowComplaints, allSaved, axeClean, contentOf, newNotebook, open, plan, planReady, secondTab, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -224,74 +209,6 @@ test("a notebook that a newer Nook Coat keeps is shown and given out, and not ch
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
   expect(JSON.parse(await contentOf(download)).pieces).toHaveLength(1);
   expect((await kept(page, "pieces"))[0]?.piece.name).toBe("Glazed ceramic mug");
-});
-
-describe("a server that is not well", () => {
-  test("quiet, or behind a broken gateway, it is done without; unknown addresses and trailing strokes are answered", async () => {
-    const server = await fickleServer(URL_BASE);
-    const { page } = await newNotebook();
-    await page.goto(server.url);
-    await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
-    await keptForOffline(page);
-    for (const mood of ["quiet", "bad-gateway"] as const) {
-      server.mood = mood;
-      await page.goto(`${server.url}/settings/`);
-      await page.getByRole("heading", { name: "Settings" }).waitFor();
-      await page.goto(`${server.url}/nowhere/at/all`);
-      await page.getByRole("heading", { name: "There is no such page" }).waitFor();
-    }
-    await page.goto("about:blank");
-    await server.stop();
-    allowComplaints(/502|404|Failed to load resource|ERR_/);
-  });
-
-  test("a newer version is offered in every tab, and taken when the user says so", async () => {
-    const server = await fickleServer(URL_BASE);
-    const { context, page } = await newNotebook();
-    await page.goto(server.url);
-    await keptForOffline(page);
-    const other = await context.newPage();
-    await other.goto(`${server.url}/settings`);
-    await other.getByRole("heading", { name: "Settings" }).waitFor();
-    server.mood = "newer";
-    await other.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-    for (const tab of [page, other]) await tab.getByText("A new version of Nook Coat is ready.").waitFor();
-    // The page of the old version still finds all its parts.
-    await page.getByRole("link", { name: "Plan your first piece" }).click();
-    await page.getByRole("heading", { name: "A new piece, from three facts" }).waitFor();
-    await other.getByRole("button", { name: "Reload now" }).click();
-    await other.getByRole("heading", { name: "Settings" }).waitFor();
-    await page.getByText("A new version of Nook Coat is ready.").waitFor();
-    await Promise.all([page.goto("about:blank"), other.goto("about:blank")]);
-    await server.stop();
-    allowComplaints(/Failed to load resource|ERR_/);
-  });
-
-  test("while plans are asked for by the hundred, pages are answered; what is too much is told to come again", async () => {
-    const ask = (origin?: string) =>
-      fetch(`${URL_BASE}/api/plan`, {
-        method: "POST",
-        body: JSON.stringify({
-          format: "nook-coat/piece",
-          version: 1,
-          name: "Tray",
-          material: "wood-soft",
-          form: { kind: "box", lengthMm: 400, widthMm: 280, heightMm: 45 },
-          uses: ["tray"],
-        }),
-        ...(origin ? { headers: { Origin: origin } } : {}),
-      });
-    let answered = 0;
-    const asked = Array.from({ length: 100 }, () => ask().finally(() => (answered += 1)));
-    const refused = (await Promise.all(asked.slice(60))).find((one) => one.status === 503);
-    expect(refused?.headers.get("retry-after")).toBe("5");
-    expect((await fetch(`${URL_BASE}/settings`)).status).toBe(200);
-    expect(answered).toBeLessThan(100);
-    const all = await Promise.all(asked);
-    expect(all.filter((one) => one.status !== 503).length).toBeGreaterThanOrEqual(30);
-    expect((await ask("http://elsewhere.example")).status).toBe(403);
-    expect((await fetch(`${URL_BASE}/settings`, { method: "DELETE" })).status).toBe(405);
-  });
 });
 
 test("the same thing done in two tabs is never settled in silence", async () => {

@@ -5,6 +5,7 @@ import type { Menu } from "#core/catalogue/menu";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
 import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
+import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
@@ -154,14 +155,9 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
   );
 }
 
-interface BringBackAsk {
-  readonly intent: "bring-back";
-  readonly actId: string;
-}
-
 /** What was removed lately, and the way back. */
 function Removed({ removed }: { removed: readonly RemovedPiece[] }) {
-  const ask = useAsk<BringBackAsk>("/history", false);
+  const { bringBack } = useAppContext();
   const now = useNow();
   return (
     <details className="mt-8 max-w-prose">
@@ -174,12 +170,7 @@ function Removed({ removed }: { removed: readonly RemovedPiece[] }) {
               {names.length > 3 && ` and ${names.length - 3} more`}
               <span className="text-soft">, {sayClock(at, now)}</span>
             </span>
-            <button
-              type="button"
-              className="button"
-              aria-label={`Bring back ${names[0] ?? "what was removed"}`}
-              onClick={() => void ask({ intent: "bring-back", actId })}
-            >
+            <button type="button" className="button" aria-label={`Bring back ${names[0] ?? "what was removed"}`} onClick={() => bringBack(actId)}>
               <Undo2 aria-hidden size={18} /> Bring back
             </button>
           </li>

@@ -66,8 +66,8 @@ function Said({ outcome }: { outcome: Outcome }) {
       )}
       {outcome.kind === "wiped" && (
         <p>
-          {outcome.pieces === 1 ? "One piece is" : `${outcome.pieces} pieces are`} gone from this browser, with plans, rooms and settings: the notebook is empty
-          now. Taking it back (Ctrl Z) brings everything again.
+          {outcome.pieces === 1 ? "One piece is" : `${outcome.pieces} pieces are`} removed, with plans, rooms and settings: the notebook is empty now. Until
+          much else has been done, taking it back (Ctrl Z) brings everything again, after a reload too.
         </p>
       )}
       {outcome.kind === "problem" && (
@@ -171,7 +171,7 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
                   : pieces === 1
                     ? "Your piece, its plan, and your settings"
                     : `All ${pieces} pieces, their plans, and your settings`}{" "}
-                go from this browser. Save them to a file first if you may want them again.
+                are removed. They can be taken back for a while; a file keeps them for good.
               </AlertDialog.Description>
               <div className="mt-4 flex flex-wrap gap-2">
                 <button type="button" className="button" onClick={() => ask({ intent: "export" })}>

@@ -40,6 +40,8 @@ export interface RecordMigration {
 /** All there is to know of one store: everything else that handles its records is derived from this. */
 export interface StoreDefinition<R extends StoredRecord> {
   readonly name: string;
+  /** What a person calls one of its records that has no name. */
+  readonly called: string;
   /** The type of its records; no value is ever here. */
   readonly record?: R;
   /** The data version it came with. */

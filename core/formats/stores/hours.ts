@@ -11,6 +11,7 @@ export interface HoursRecord {
 
 export const HOURS = defineStore<HoursRecord>({
   name: "hours",
+  called: "the free hours",
   since: 3,
   indexes: {},
   single: true,

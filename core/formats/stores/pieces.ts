@@ -20,6 +20,7 @@ const FROM_FILE = " (from file)";
 
 export const PIECES = defineStore<PieceRecord>({
   name: "pieces",
+  called: "a piece",
   since: 1,
   indexes: { byName: "piece.name" },
   schema: (joi) =>

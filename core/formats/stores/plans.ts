@@ -28,6 +28,7 @@ export interface PlanRecord {
 
 export const PLANS = defineStore<PlanRecord>({
   name: "plans",
+  called: "a plan",
   since: 2,
   indexes: { byPiece: "pieceId" },
   schema: (joi) =>

@@ -8,6 +8,7 @@ import { defineStore, recordIdSchema, revSchema } from "./definition";
 
 export const PROGRESS = defineStore<ProgressRecord>({
   name: "progress",
+  called: "a note of a coat that was laid",
   since: 3,
   indexes: { byPiece: "pieceId" },
   schema: (joi) =>

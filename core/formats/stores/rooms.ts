@@ -32,6 +32,7 @@ export function roomFields(joi: JoiRoot) {
 
 export const ROOMS = defineStore<RoomRecord>({
   name: "rooms",
+  called: "a room",
   since: 3,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...roomFields(joi) }),

@@ -27,6 +27,7 @@ export function settingsFields(joi: JoiRoot) {
 
 export const SETTINGS = defineStore<SettingsRecord>({
   name: "settings",
+  called: "the settings",
   since: 3,
   indexes: {},
   single: true,

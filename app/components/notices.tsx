@@ -1,0 +1,134 @@
+import { useEffect, useState } from "react";
+import { Link } from "react-router";
+import { Check, CloudAlert, Ellipsis, X } from "lucide-react";
+import { readRefusal, retryAsks, useAsks } from "~/actions/use-ask";
+import { useAppContext } from "./app-context";
+import { ToolButton } from "./tool-button";
+
+/** Whether all that was asked is written. It keeps its place, so that nothing moves when it changes. */
+export function SavedMark() {
+  const { asked } = useAsks();
+  const unsaved = asked.some((one) => one.state === "unsaved");
+  const saving = asked.some((one) => one.state !== "written");
+  const [Icon, said] = unsaved ? [CloudAlert, "Not saved"] : saving ? [Ellipsis, "Saving…"] : [Check, "Saved"];
+  return (
+    <span
+      data-saved={unsaved ? "no" : saving ? "soon" : "yes"}
+      className={`flex w-28 items-center justify-end gap-1 max-sm:w-8 ${unsaved ? "font-semibold text-stop" : "text-soft"}`}
+    >
+      <Icon aria-hidden size={16} />
+      <span className="max-sm:sr-only">{said}</span>
+    </span>
+  );
+}
+
+/** What could not be written: it stands as it was typed, and is tried again. */
+function Unsaved() {
+  const { asked, refused } = useAsks();
+  const unsaved = asked.filter((one) => one.state === "unsaved");
+  return (
+    <>
+      {unsaved.length > 0 && (
+        <div role="alert" className="notice bg-stop-tint text-stop">
+          <p>
+            <strong>Not saved yet:</strong> {unsaved[0]!.why}. It stands here as you typed it, and is tried again by itself. A file of the notebook has it too.
+          </p>
+          <p className="mt-2 flex flex-wrap gap-2">
+            <button type="button" className="button" onClick={retryAsks}>
+              Try again now
+            </button>
+            <Link to="/settings#files" className="button">
+              Save the notebook as a file
+            </Link>
+          </p>
+        </div>
+      )}
+      {refused.map((one) => (
+        <div key={one.key} role="alert" className="notice bg-warn-tint">
+          <p>
+            <strong>This could not be kept:</strong> {one.why}.
+          </p>
+          <button type="button" className="button mt-2" onClick={() => readRefusal(one.key)}>
+            I have read it
+          </button>
+        </div>
+      ))}
+    </>
+  );
+}
+
+/**
+ * What the whole house has to say: that another tab is newer, that the browser keeps nothing, what could not be saved.
+ *
+ * @param renewed takes a newer version that is ready; null where there is none
+ */
+export function Notices({ renewed }: { renewed: (() => void) | null }) {
+  const { notebook, trouble } = useAppContext();
+  return (
+    <>
+      {notebook.tooOld && (
+        <p role="alert" className="notice bg-warn-tint">
+          A newer Nook Coat is open in another tab. Reload this page to go on here.
+        </p>
+      )}
+      {notebook.blocked && (
+        <p role="alert" className="notice bg-warn-tint">
+          Another tab has an older Nook Coat open, and keeps the notebook shut. Close or reload that tab; this one goes on by itself.
+        </p>
+      )}
+      {notebook.readOnly && (
+        <p role="alert" className="notice bg-warn-tint">
+          This notebook was last used with a newer Nook Coat. Here it can be read and{" "}
+          <Link to="/settings#files" className="underline">
+            saved to a file
+          </Link>
+          , not changed. Reload the page to get the newer one.
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="notice bg-stop-tint text-stop">
+          Your notebook does not open in this browser: {trouble}. Settings are shown as they usually are.
+        </p>
+      )}
+      <Unsaved />
+      {renewed && (
+        <div role="status" className="notice flex flex-wrap items-center gap-3 bg-note-tint">
+          <span>A new version of Nook Coat is ready. What you have typed is kept.</span>
+          <button type="button" className="button" onClick={renewed}>
+            Reload now
+          </button>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** How long what was done is told, ms. */
+const TOLD_MS = 12_000;
+
+/** What was taken back, brought back or removed: told to eyes, and for a removal the way back beside it. */
+export function Told() {
+  const { history, bringBack } = useAppContext();
+  const [read, setRead] = useState(history.said?.step ?? 0);
+  const said = history.said && history.said.step !== read ? history.said : null;
+  useEffect(() => {
+    if (!said) return;
+    const timer = setTimeout(() => setRead(said.step), TOLD_MS);
+    return () => clearTimeout(timer);
+  }, [said]);
+  if (!said) return null;
+  return (
+    <div
+      className="note fixed bottom-4 left-4 z-10 flex max-w-[min(92vw,34rem)] flex-wrap items-center gap-3 p-3 [overflow-wrap:anywhere] print:hidden"
+      data-told
+    >
+      <span>{said.text}.</span>
+      {said.removal !== null && (
+        <button type="button" className="button" onClick={() => bringBack(said.removal!)}>
+          Bring it back
+        </button>
+      )}
+      <ToolButton icon={X} label="I have read it" onClick={() => setRead(said.step)} />
+    </div>
+  );
+}
