@@ -134,7 +134,7 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
       </p>
       <p className={`mb-2 ${backup.changes >= CHANGES_BEFORE_ADVICE ? "font-semibold" : "text-soft"}`}>
         {backup.at === null ? "Not saved to a file from here yet" : `Last saved to a file on ${format(backup.at, "d MMMM yyyy")}`}
-        {backup.changes > 0 && `; ${backup.changes} ${backup.changes === 1 ? "change" : "changes"} since`}.
+        {backup.at !== null && backup.changes > 0 && `; ${backup.changes} ${backup.changes === 1 ? "change" : "changes"} since`}.
         {room && ` It takes ${sayBytes(room.used)} of ${sayBytes(room.most)} here${room.kept ? ", and the browser keeps it for good" : ""}.`}
       </p>
       <div className="flex flex-wrap gap-2">
