@@ -120,6 +120,23 @@ describe("what could not be written", () => {
     expect([values(), asks.snapshot().asked]).toEqual([[1, 1, 1, 2], []]);
   });
 
+  test("whoever waits for all to be written is not held up by it", async () => {
+    const { asks, sent, done, say } = page();
+    let settled = false;
+    say(1);
+    say(2);
+    const waiting = asks.settledBut("/history").then(() => (settled = true));
+    await settle();
+    expect(settled).toBe(false);
+    asks.failed(sent[0]!.asked.key, "no room");
+    await waiting;
+    asks.retry();
+    await done(1);
+    await done(2);
+    await asks.settledBut("/history");
+    expect(asks.snapshot().asked).toEqual([]);
+  });
+
   test("a page that never reached its action has not saved; what is refused is told once and let go", async () => {
     const { asks, sent, say } = page();
     say(1);

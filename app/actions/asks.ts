@@ -129,7 +129,12 @@ export class Asks {
   /** Waits until all that was asked of other actions is written, or could not be. */
   async settledBut(action: string): Promise<void> {
     this.hurry();
-    const open = () => this.state.asked.some((one) => one.action !== action && (one.state === "waiting" || one.state === "sent"));
+    const open = () => {
+      const { asked } = this.state;
+      // What waits behind something that cannot be written is not waited for.
+      const stuck = new Set(asked.filter((one) => one.state === "unsaved").map((one) => one.action));
+      return asked.some((one) => one.action !== action && (one.state === "sent" || (one.state === "waiting" && !stuck.has(one.action))));
+    };
     while (open())
       await new Promise<void>((resolve) => {
         const stop = this.subscribe(() => (stop(), resolve()));

@@ -1,6 +1,7 @@
 import { planId } from "#core/catalogue/ids";
 import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
 import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
+import { changesWith } from "#core/coating/model/apply-changes";
 import type { Change } from "#core/coating/model/change";
 import type { StepChoice, ZoneSteps } from "#core/coating/model/step";
 import type { PlanRecord } from "#core/formats/stores/plans";
@@ -86,13 +87,6 @@ export function planFor(db: Database, piece: PieceId, followed: Followed): Promi
   return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true));
 }
 
-/** Changes with others after them; a setting that is set anew needs its earlier values no longer, so that stepping a number does not fill the plan. */
-function withEdits(before: readonly Change[], after: readonly Change[]): readonly Change[] {
-  const isSetAnew = (old: Change) => old.op === "set" && after.some((one) => one.op === "set" && one.stepId === old.stepId && one.field === old.field);
-  const last = before.findLastIndex((one) => one.op !== "set");
-  return [...before.slice(0, last + 1), ...before.slice(last + 1).filter((one) => !isSetAnew(one)), ...after];
-}
-
 /** Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays. */
 export function editPlan(db: Database, piece: PieceId, followed: Followed, edits: readonly Change[], by: By = {}): Promise<PlanRecord> {
   return runCommand(
@@ -102,7 +96,7 @@ export function editPlan(db: Database, piece: PieceId, followed: Followed, edits
     ["plans", "pieces"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
-      const next = { ...plan, rev: plan.rev + 1, edits: withEdits(plan.edits, edits) };
+      const next = { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, edits) };
       await recorder.put("plans", next);
       return next;
     },

@@ -4,7 +4,7 @@ import { USUAL_SETTINGS } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { RoomRecord } from "#core/formats/stores/rooms";
 import type { Room } from "#core/piece/piece";
-import { usualHours } from "#core/schedule/free-hours";
+import { hoursMerged, usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { runCommand } from "./command";
 import type { By } from "./command";
@@ -39,14 +39,6 @@ export async function hoursIn(db: Database, timeZone: string): Promise<FreeHours
   return (await db.get("hours", "hours"))?.hours ?? usualHours(timeZone);
 }
 
-/** Days away as they stand, with what was put in and taken out elsewhere. */
-function daysMerged(seen: FreeHours, wanted: FreeHours, current: FreeHours): FreeHours["exceptions"] {
-  const has = (list: FreeHours["exceptions"], date: string) => list.some((one) => one.date === date);
-  const added = wanted.exceptions.filter((one) => JSON.stringify(seen.exceptions.find(({ date }) => date === one.date)) !== JSON.stringify(one));
-  const kept = current.exceptions.filter(({ date }) => !(has(seen.exceptions, date) && !has(wanted.exceptions, date)) && !has(added, date));
-  return [...kept, ...added].sort((a, b) => a.date.localeCompare(b.date));
-}
-
 /**
  * Saves the free hours as the user changed them: the days they changed, and no others.
  *
@@ -58,9 +50,7 @@ export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours): Pro
     // Hours too damaged to be read are said anew.
     const record = stored && recorder.fits("hours", stored) ? stored : undefined;
     const current = record?.hours ?? seen;
-    const weekday = wanted.weekday.map((day, at) => (JSON.stringify(day) === JSON.stringify(seen.weekday[at]) ? current.weekday[at]! : day));
-    const timeZone = wanted.timeZone === seen.timeZone ? current.timeZone : wanted.timeZone;
-    const hours = { weekday, exceptions: daysMerged(seen, wanted, current), timeZone };
+    const hours = hoursMerged(seen, wanted, current);
     if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
     await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
   });

@@ -121,3 +121,29 @@ export function longestSittingMin(hours: FreeHours): number {
   const spans = [...hours.weekday.flat(), ...hours.exceptions.flatMap((one) => one.spans)];
   return Math.max(0, ...spans.map((span) => minutes(span.to) - minutes(span.from)));
 }
+
+const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+/**
+ * Free hours as they stand, with what was changed in them on a screen that showed them as they were: the days that were changed, and no others.
+ *
+ * @param seen as the screen showed them
+ * @param wanted what was made of them
+ * @param current as they stand
+ */
+export function hoursMerged(seen: FreeHours, wanted: FreeHours, current: FreeHours): FreeHours {
+  const has = (list: FreeHours["exceptions"], date: string) => list.some((one) => one.date === date);
+  const added = wanted.exceptions.filter(
+    (one) =>
+      !same(
+        seen.exceptions.find(({ date }) => date === one.date),
+        one,
+      ),
+  );
+  const kept = current.exceptions.filter(({ date }) => !(has(seen.exceptions, date) && !has(wanted.exceptions, date)) && !has(added, date));
+  return {
+    weekday: wanted.weekday.map((day, at) => (same(day, seen.weekday[at]) ? (current.weekday[at] ?? day) : day)),
+    exceptions: [...kept, ...added].sort((a, b) => a.date.localeCompare(b.date)),
+    timeZone: wanted.timeZone === seen.timeZone ? current.timeZone : wanted.timeZone,
+  };
+}

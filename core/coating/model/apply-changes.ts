@@ -115,3 +115,16 @@ function setAt(target: unknown, path: readonly string[], value: unknown): unknow
 export function changePiece<P extends object>(piece: P, changes: readonly Change[]): P {
   return changes.reduce<P>((current, change) => (change.op === "setPiece" ? (setAt(current, change.path.split("."), change.value) as P) : current), piece);
 }
+
+/**
+ * Changes with others after them. A setting that is set anew needs its earlier values no longer: stepping a number does not fill a plan. Settings from
+ * before something was put in, moved or taken out stay, as they may be of what was there then.
+ *
+ * @param before changes that are made already
+ * @param after changes that come after them
+ */
+export function changesWith(before: readonly Change[], after: readonly Change[]): readonly Change[] {
+  const isSetAnew = (old: Change) => old.op === "set" && after.some((one) => one.op === "set" && one.stepId === old.stepId && one.field === old.field);
+  const last = before.findLastIndex((one) => one.op !== "set");
+  return [...before.slice(0, last + 1), ...before.slice(last + 1).filter((one) => !isSetAnew(one)), ...after];
+}

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { productId, stepId } from "../../catalogue/ids";
-import { applyChanges, changePiece } from "./apply-changes";
+import { applyChanges, changePiece, changesWith } from "./apply-changes";
 import type { Change } from "./change";
-import { changesBetween, clashes } from "./piece-changes";
+import { changesBetween, clashes, mergedChanges } from "./piece-changes";
 import { planWithEdits } from "../planner/plan-with-edits";
 import type { Keeping } from "../planner/plan-with-edits";
 import { pebble, s, stacks } from "../../../tests/reference/bench";
@@ -105,5 +105,43 @@ describe("the user's own plan", () => {
     const forty = planWithEdits({ ...of, count: 40 }, { candidateId: null, school: "", edits: [] }, CATALOGUE).shown!;
     expect(forty.zones[0]!.areaMm2).toBe(first!.zones[0]!.areaMm2);
     expect(forty.totals.jarMlByProduct["gesso"]!).toBeGreaterThan(10 * first!.totals.jarMlByProduct["gesso"]!);
+  });
+});
+
+describe("changes with others after them", () => {
+  const coats = (value: number, id = base): Change => ({ op: "set", stepId: id, field: "coats", value });
+  const gone: Change = { op: "remove", stepId: prime };
+  test("a setting that is set anew takes the place of its earlier values; of another step, or before a step was taken out, it does not", () => {
+    expect(changesWith([coats(2), coats(2, prime)], [coats(3)])).toEqual([coats(2, prime), coats(3)]);
+    expect(changesWith([coats(2), gone], [coats(3)])).toEqual([coats(2), gone, coats(3)]);
+  });
+  test("what comes of them is the same as of all of them", () => {
+    const all = [coats(2), coats(3), coats(4)];
+    expect(
+      applyChanges(
+        zones,
+        all.reduce<readonly Change[]>((before, one) => changesWith(before, [one]), []),
+      ).zones,
+    ).toEqual(applyChanges(zones, all).zones);
+  });
+});
+
+describe("changes made to a record as it was seen, brought to bear on it as it stands", () => {
+  const seen = { count: 1, uses: ["tray"], decoration: { colours: ["#111111"] } };
+  test("entries of free lists join; of a list whose order counts the other's stands, and is told", () => {
+    const current = { count: 1, uses: ["tray", "gift"], decoration: { colours: ["#222222"] } };
+    expect(mergedChanges(seen, { ...seen, uses: ["handled"] }, current)).toEqual({
+      changes: [{ op: "setPiece", path: "uses", value: ["gift", "handled"] }],
+      clashes: [],
+    });
+    expect(mergedChanges(seen, { ...seen, decoration: { colours: ["#333333"] } }, current).clashes).toEqual(["decoration.colours"]);
+  });
+  test("what the same tab set later than what was seen is no clash", () => {
+    const current = { ...seen, count: 3 };
+    const isOwn = (path: string, value: unknown) => path === "count" && value === 3;
+    expect([mergedChanges(seen, { ...seen, count: 4 }, current, isOwn).clashes, mergedChanges(seen, { ...seen, count: 4 }, current).clashes]).toEqual([
+      [],
+      ["count"],
+    ]);
   });
 });
