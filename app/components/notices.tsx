@@ -4,6 +4,8 @@ import { Check, CloudAlert, Ellipsis, X } from "lucide-react";
 import { readRefusal, retryAsks, useAsks } from "~/actions/use-ask";
 import { useAppContext } from "./app-context";
 import { ToolButton } from "./tool-button";
+import { useClockWatch } from "./use-clock-watch";
+import { sayClock } from "./words";
 
 /** Whether all that was asked is written. It keeps its place, so that nothing moves when it changes. */
 export function SavedMark() {
@@ -57,6 +59,23 @@ function Unsaved() {
   );
 }
 
+/** The clock stands before what it showed here last. */
+function ClockSetBack() {
+  const { shown, now, setRight } = useClockWatch();
+  if (shown === null) return null;
+  return (
+    <div role="alert" className="notice bg-warn-tint">
+      <p>
+        <strong>The clock was set back:</strong> it showed {sayClock(shown, now)} when Nook Coat was last open here, and shows {sayClock(now, now)} now. Waits
+        are counted from the clock.
+      </p>
+      <button type="button" className="button mt-2" onClick={setRight}>
+        It is right now
+      </button>
+    </div>
+  );
+}
+
 /**
  * What the whole house has to say: that another tab is newer, that the browser keeps nothing, what could not be saved.
  *
@@ -91,6 +110,7 @@ export function Notices({ renewed }: { renewed: (() => void) | null }) {
         </p>
       )}
       <Unsaved />
+      <ClockSetBack />
       {renewed && (
         <div role="status" className="notice flex flex-wrap items-center gap-3 bg-note-tint">
           <span>A new version of Nook Coat is ready. What you have typed is kept.</span>

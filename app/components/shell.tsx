@@ -26,7 +26,8 @@ const PLACES = [
 ] as const;
 
 function useKeys(open: (what: "palette" | "shortcuts") => void): void {
-  const { step } = useAppContext();
+  const { step, settings } = useAppContext();
+  const { singleKeys } = settings;
   const navigate = useNavigate();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -42,7 +43,7 @@ function useKeys(open: (what: "palette" | "shortcuts") => void): void {
         event.preventDefault();
         step(event.shiftKey ? "redo" : "undo");
       }
-      if (command) return;
+      if (command || !singleKeys) return;
       const place = PLACES[Number(key) - 1];
       if (place) void navigate(place.to);
       if (key === "n") void navigate("/pieces/new");
@@ -50,7 +51,7 @@ function useKeys(open: (what: "palette" | "shortcuts") => void): void {
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [navigate, open, step]);
+  }, [navigate, open, step, singleKeys]);
 }
 
 /** A new page takes the focus, so that it is read from its top; hands that are in the page already are left where they are. */
@@ -67,6 +68,7 @@ function useFocusOnPage(): void {
 }
 
 function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const { singleKeys } = useAppContext().settings;
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -77,7 +79,7 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
         >
           <Dialog.Title className="text-2xl">Keys</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-            {SHORTCUTS.map(({ keys, does }) => (
+            {SHORTCUTS.filter((one) => singleKeys || !one.single).map(({ keys, does }) => (
               <div key={keys} className="contents">
                 <dt>
                   <kbd className="rounded border border-soft px-2 py-0.5 font-text">{keys}</kbd>
@@ -86,6 +88,13 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
               </div>
             ))}
           </dl>
+          <p className="mt-3 text-soft">
+            {singleKeys ? "Keys without Ctrl can be switched off" : "Other keys without Ctrl are switched off"} in{" "}
+            <Link to="/settings#keys" className="underline" onClick={() => onOpenChange(false)}>
+              Settings
+            </Link>
+            .
+          </p>
           <Dialog.Close className="button mt-4">Close</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>

@@ -1,15 +1,15 @@
-/** Every shortcut, in one list: the key handler and the help read it. */
-export const SHORTCUTS = [
+/** Every shortcut, in one list for the help; single ones can be switched off. */
+export const SHORTCUTS: readonly { readonly keys: string; readonly does: string; readonly single?: true }[] = [
   { keys: "Ctrl K", does: "Find a piece, a place or a thing to do" },
-  { keys: "?", does: "This list" },
-  { keys: "N", does: "A new piece" },
-  { keys: "1, 2", does: "Go to the places, as they stand in the bar" },
+  { keys: "?", does: "This list", single: true },
+  { keys: "N", does: "A new piece", single: true },
+  { keys: "1, 2", does: "Go to the places, as they stand in the bar", single: true },
   { keys: "Ctrl Z", does: "Take back what was done last" },
   { keys: "Ctrl Shift Z", does: "Do it again" },
   { keys: "Arrow keys", does: "Walk the bands of a coat section" },
   { keys: "Enter", does: "Open a band: step, reasons, what else would do" },
-  { keys: "D", does: "On an open band: mark its next coat as done" },
-] as const;
+  { keys: "D", does: "On an open band: mark its next coat as done", single: true },
+];
 
 /** Where keys are meant for what has the focus: text, a list, a box to tick. */
 export function isTyping(target: EventTarget | null): boolean {

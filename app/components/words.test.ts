@@ -5,7 +5,21 @@ import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
-import { coatWords, sayClock, sayDay, settingText, stepTitle, thinningText, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
+import {
+  coatWords,
+  sayClock,
+  sayDay,
+  sayHour,
+  sayTimes,
+  sayZone,
+  settingText,
+  stepTitle,
+  thinningText,
+  TRADE_WORDS,
+  waitText,
+  zoneName,
+  zoneNames,
+} from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
@@ -88,8 +102,16 @@ describe("days and times", () => {
     [on(20), "Fri 20 Nov"],
   ])("%#", (instant, said) => expect(sayDay(instant, now)).toBe(said));
   test("a time of today is only a time", () => {
-    expect(sayClock(on(24, 22), now)).toBe("22:05");
-    expect(sayClock(on(25, 7), now)).toBe("tomorrow 07:05");
+    expect(sayClock(on(24, 22), now, false)).toBe("22:05");
+    expect(sayClock(on(25, 7), now, false)).toBe("tomorrow 07:05");
+    expect(sayClock(on(25, 19), now, true)).toBe("tomorrow 7:05 pm");
+    expect([sayTimes(on(24, 9), on(24, 11), true), sayTimes(on(24, 9), on(24, 13), true)]).toEqual(["9:05–11:05 am", "9:05 am–1:05 pm"]);
+    expect([sayHour("24:00", false), sayHour("19:30", true), sayZone("America/New_York"), sayZone("UTC")]).toEqual([
+      "00:00",
+      "7:30 pm",
+      "New York time",
+      "UTC",
+    ]);
   });
 });
 

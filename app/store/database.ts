@@ -20,7 +20,9 @@ const LOCAL_STORES = [
 ] as const;
 
 /** The data version of the records in each version of the database; the newest stands last. */
-const DATA_VERSION_AT = [1, 2, 3, 4, DATA_VERSION] as const;
+const DATA_VERSION_AT = [1, 2, 3, 4, 4, DATA_VERSION] as const;
+/** From this data version on, steps are named by what they are. */
+const STEPS_NAMED_SINCE = 4;
 export const DATABASE_VERSION = DATA_VERSION_AT.length;
 
 /** Makes the stores and indexes that are not there yet. */
@@ -50,7 +52,7 @@ async function versionOf(name: string): Promise<number | null> {
 
 /** Steps of plans of the first engine; loaded only where an older database may have some. */
 async function translator(version: number | null): Promise<StepTranslator> {
-  if (version === 0 || (version !== null && (DATA_VERSION_AT[version - 1] ?? DATA_VERSION) >= DATA_VERSION)) return () => new Map();
+  if (version === 0 || (version !== null && (DATA_VERSION_AT[version - 1] ?? DATA_VERSION) >= STEPS_NAMED_SINCE)) return () => new Map();
   const [{ legacySteps }, { CATALOGUE }] = await Promise.all([import("#core/formats/legacy-steps"), import("#core/catalogue/catalogue")]);
   return legacySteps(CATALOGUE);
 }

@@ -1,5 +1,6 @@
 import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
+import { broughtToNow, notBefore } from "#core/logbook/noted-times";
 import type { CoatEvent, ProgressRecord } from "#core/logbook/progress";
 import { runCommand } from "./command";
 import type { By, Recorder } from "./command";
@@ -14,13 +15,26 @@ export async function progressOf(db: Database, piece: PieceId): Promise<readonly
   return found.sort((a, b) => a.at.localeCompare(b.at));
 }
 
-/** Of coats those that are on the piece now, or those that are not: a second click notes nothing a second time. */
-async function standing(recorder: Recorder, piece: PieceId, coats: readonly CoatEvent[], on: boolean): Promise<readonly CoatEvent[]> {
-  const noted = [...(await recorder.of("progress", "byPiece", piece))].sort((a, b) => a.at.localeCompare(b.at));
-  return coats.filter(({ zone, stepId, coat, half }) => {
+/**
+ * Notes coats as on the piece, or as not on it after all; of those that are so already nothing: a second click notes nothing a second time.
+ *
+ * @param at instant by the clock, ISO 8601
+ */
+async function note(
+  recorder: Recorder,
+  of: Pick<ProgressRecord, "pieceId" | "planId">,
+  coats: readonly CoatEvent[],
+  kind: "done" | "removed",
+  at: string,
+): Promise<void> {
+  const noted = [...(await recorder.of("progress", "byPiece", of.pieceId))].sort((a, b) => a.at.localeCompare(b.at));
+  const isOn = ({ zone, stepId, coat, half }: CoatEvent) => {
     const last = noted.findLast((one) => one.zone === zone && one.stepId === stepId && one.coat === coat && one.half === half);
-    return (last?.kind === "done" || last?.kind === "tacky") === on;
-  });
+    return last?.kind === "done" || last?.kind === "tacky";
+  };
+  const instant = notBefore(at, noted);
+  for (const coat of coats)
+    if (isOn(coat) !== (kind === "done")) await recorder.put("progress", { ...coat, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
 }
 
 /**
@@ -37,8 +51,7 @@ export function markDone(db: Database, piece: PieceId, followed: Followed, coats
     ["plans", "pieces", "progress"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
-      for (const coat of await standing(recorder, piece, coats, false))
-        await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, pieceId: piece, planId: plan.id, kind: "done", at });
+      await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
       return plan.id;
     },
     by,
@@ -58,9 +71,19 @@ export function markUndone(db: Database, piece: PieceId, plan: PlanId, coats: re
     ["pieces", "progress"],
     async (recorder) => {
       if (!(await recorder.get("pieces", piece))) throw new GonePiece();
-      for (const coat of await standing(recorder, piece, coats, true))
-        await recorder.put("progress", { ...coat, id: progressId(freshId()), rev: 1, pieceId: piece, planId: plan, kind: "removed", at });
+      await note(recorder, { pieceId: piece, planId: plan }, coats, "removed", at);
     },
     by,
   );
+}
+
+/**
+ * Brings what was noted by a clock that ran ahead to now: the user says the clock is right by now.
+ *
+ * @param now instant, ms
+ */
+export function setNotesRight(db: Database, piece: PieceId, now: number): Promise<void> {
+  return runCommand(db, "setting the clock's notes right", `pieces/${piece}`, ["progress"], async (recorder) => {
+    for (const one of broughtToNow(await recorder.of("progress", "byPiece", piece), now)) await recorder.put("progress", { ...one, rev: one.rev + 1 });
+  });
 }

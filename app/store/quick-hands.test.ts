@@ -2,6 +2,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import { candidateId, stepId } from "#core/catalogue/ids";
+import { bodyOf } from "#core/logbook/body-state";
 import { pebble } from "../../tests/reference/bench";
 import { coat, follow, set } from "../../tests/reference/notebook";
 import { takeBack } from "./command";
@@ -11,7 +12,7 @@ import { begunPieces, keepOverview, keptOverview, namedPieces, overviewKey } fro
 import { addPiece, allPieces, OwnValues, pieceById, removePiece, savePiece } from "./pieces";
 import { editPlan, planById } from "./plans";
 import { addRoom, hoursIn, saveHours, saveSettings } from "./preferences";
-import { markDone, progressOf } from "./progress";
+import { markDone, markUndone, progressOf, setNotesRight } from "./progress";
 
 let db: Database;
 let count = 0;
@@ -53,6 +54,16 @@ describe("one tab, quicker than its screen", () => {
     const room = { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" } as const;
     await addRoom(db, "Loft", room);
     await expect(addRoom(db, " loft ", room)).rejects.toMatchObject({ name: "SameName" });
+  });
+
+  test("the clock is set back between two notes: the second still comes second, and what lies ahead is brought to now when the user says so", async () => {
+    const piece = await addPiece(db, pebble());
+    const plan = await markDone(db, piece.id, follow(candidateId("one"), ""), [coat(1), coat(2)], "2026-11-24T19:00:00.000Z");
+    await markUndone(db, piece.id, plan, [coat(2)], "2026-11-24T15:00:00.000Z");
+    const onIt = async () => bodyOf(await progressOf(db, piece.id)).flatMap((one) => one.coats.map(({ coat: n, at }) => [n, at]));
+    expect(await onIt()).toEqual([[1, "2026-11-24T19:00:00.000Z"]]);
+    await setNotesRight(db, piece.id, Date.parse("2026-11-24T15:00:00.000Z"));
+    expect(await onIt()).toEqual([[1, "2026-11-24T15:00:00.000Z"]]);
   });
 
   test("on a piece that was removed meanwhile nothing is left behind", async () => {

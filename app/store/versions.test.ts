@@ -63,6 +63,11 @@ describe("the notebook's own versions", () => {
     for (const store of STORE_NAMES) for (const one of await now.getAll(store)) expect(() => assertFits(store, one)).not.toThrow();
   });
 
+  test("database-5.json: keys without Ctrl go on as they did", async () => {
+    const now = await older("database-5.json");
+    expect(await now.get("settings", "settings")).toMatchObject({ rev: 7, theme: "dim", signature: "Tern Point", singleKeys: true });
+  });
+
   test("what was done under the first engine is on the body still", async () => {
     const now = await older("database-3.json");
     const [record] = await allPieces(now);

@@ -60,14 +60,18 @@ describe("a bundle", () => {
       JSON.stringify(writeBundle({ pieces: [record("aaaaaaaa1"), record("bbbbbbbb2")] })),
     ));
   test("may lack parts, and may name later ones empty", () =>
-    expect(read({ format: "nook-coat/bundle", version: 2, shelf: [] })).toEqual({ ok: true, value: { bundle: writeBundle({}), aside: [], altered: false } }));
+    expect(read({ format: "nook-coat/bundle", version: 3, shelf: [] })).toEqual({ ok: true, value: { bundle: writeBundle({}), aside: [], altered: false } }));
   test("an older one is brought up to date: its steps are named anew, its work is complete in itself", () => {
     const old = readBundle(readFileSync("tests/fixtures/bundle-1.json", "utf8"), CATALOGUE);
     if (!old.ok) throw new Error(JSON.stringify(old.problem));
-    expect(old.value.bundle.version).toBe(2);
+    expect(old.value.bundle.version).toBe(3);
     expect(old.value.bundle.progress).toHaveLength(3);
     for (const one of old.value.bundle.progress) expect(one).toMatchObject({ pieceId: "southwedge1", zone: "top", act: { role: expect.any(String) } });
     expect(read(old.value.bundle)).toEqual(old);
+  });
+  test("one of the version before is as it was written, and keys without Ctrl go on in it", () => {
+    const old = readBundle(readFileSync("tests/fixtures/bundle-2.json", "utf8"), CATALOGUE);
+    expect(old).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: { settings: [{ singleKeys: true }] } } });
   });
   test("an older one with a fault says where", () => {
     const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
@@ -114,7 +118,7 @@ describe("what is not taken, and where it says so", () => {
     const found = document === null ? readBundle('{"format": "nook-coat/bu', CATALOGUE) : null;
     expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
   });
-  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 2/));
+  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 3/));
 });
 
 describe("a damaged record costs itself", () => {

@@ -88,6 +88,23 @@ function spansOf(hours: FreeHours, date: string): readonly DaySpan[] {
   return hours.exceptions.find((one) => one.date === date)?.spans ?? hours.weekday[weekdayOf(date)] ?? [];
 }
 
+const DAYS_A_SEASON = 91;
+
+/**
+ * Whether clocks of two zones show the same time, now and in every season of the year that follows.
+ *
+ * @param one IANA name
+ * @param other IANA name
+ * @param from instant, ms
+ * @example tellSameTime("Europe/Paris", "Europe/Rome", Date.now()) // true
+ */
+export function tellSameTime(one: string, other: string, from: number): boolean {
+  return [0, 1, 2, 3].every((season) => {
+    const at = from + season * DAYS_A_SEASON * MS_PER_DAY;
+    return offsetMs(one, at) === offsetMs(other, at);
+  });
+}
+
 /** Furthest ahead that free time is looked for, days. */
 const HORIZON_DAYS = 800;
 

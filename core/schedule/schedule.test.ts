@@ -1,7 +1,7 @@
 /** Waits, windows and sittings, on work small enough to date by hand. */
 import { afterAll, describe, expect, test } from "@jest/globals";
 import { dateWork, latestStart } from "./date-work";
-import { dateOf, dayLater, instantOf, longestSittingMin, sittingsFrom, usualHours } from "./free-hours";
+import { dateOf, dayLater, instantOf, longestSittingMin, sittingsFrom, usualHours, tellSameTime } from "./free-hours";
 import type { FreeHours } from "./free-hours";
 import { stretchesOf } from "./stretches";
 import type { DatedTask } from "./date-work";
@@ -170,6 +170,12 @@ describe("clock changes", () => {
       for (const [at, [from]] of first!.entries()) expect(from).toBeGreaterThanOrEqual(first![at - 1]?.[1] ?? 0);
     },
   );
+  test("two zones tell the same time only if they do all year round", () => {
+    const from = Date.parse("2026-11-26T12:00:00Z");
+    expect(tellSameTime("Europe/Paris", "Europe/Rome", from)).toBe(true);
+    expect(tellSameTime("Europe/London", "Atlantic/Reykjavik", from)).toBe(false);
+  });
+
   test("a time that is skipped is read later by as much, one that comes twice is the first", () => {
     const iso = (date: string, time: string, zone: string) => new Date(instantOf(date, time, zone)).toISOString();
     expect(iso("2026-03-29", "01:30", "Europe/London")).toBe("2026-03-29T01:30:00.000Z");

@@ -49,7 +49,7 @@ export function expectComplaint(pattern: RegExp): void {
 }
 
 export async function newNotebook(options: Parameters<Browser["newContext"]>[0] = {}): Promise<{ context: BrowserContext; page: Page }> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, acceptDownloads: true, ...options });
+  const context = await browser.newContext({ locale: "en-GB", viewport: { width: 1280, height: 800 }, acceptDownloads: true, ...options });
   contexts.push(context);
   return { context, page: watch(await context.newPage()) };
 }

@@ -7,9 +7,11 @@ import { useAsk, useAsked } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
+import { otherZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
 import { useNow } from "~/components/use-now";
 import { useTyped } from "~/components/use-typed";
+import { sayZone } from "~/components/words";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
 import { readyText } from "~/piece/ready-text";
@@ -41,6 +43,7 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const { hours } = useAppContext();
   const now = useNow();
+  const elsewhere = otherZoneHere(hours.timeZone, now);
   const { kept, dated } = loaderData;
   const action = `/pieces/${kept.record.id}/dates`;
   const ask = useAsk<DatesAsk>(action);
@@ -53,12 +56,17 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
         <Day label="Start on" value={start} save={save("start")} />
         <Day label="Needed on" value={due} min={dateOf(now, hours.timeZone)} save={save("due")} />
         <p className="grow text-soft">
-          In your free hours.{" "}
+          In your free hours, {sayZone(hours.timeZone)}.{" "}
           <Link to="/settings#hours" className="underline">
             Change them
           </Link>
         </p>
       </div>
+      {elsewhere && (
+        <p role="status" className="notice bg-note-tint">
+          Your hours were said in {sayZone(hours.timeZone)}. This device is on {sayZone(elsewhere)}, and the times below are what its clock will show.
+        </p>
+      )}
       <Awaited of={dated} waiting={<p role="status">Laying it into your free hours…</p>}>
         {({ dates, now: from }, busy) => (
           <div className="grid gap-4" aria-busy={busy}>

@@ -8,7 +8,7 @@ import type { Stretch } from "#core/schedule/stretches";
 import type { DatedPlan } from "#core/schedule/dates-of";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
-import { coatWords, sayClock, sayDay, stepTitle, zoneNames } from "~/components/words";
+import { coatWords, sayClock, sayDay, sayTimes, stepTitle, zoneNames } from "~/components/words";
 
 function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
   const days = new Map<string, DatedTask[]>();
@@ -27,7 +27,7 @@ function Line({ stretch, shown, menu }: { stretch: Stretch; shown: Candidate; me
   const detail = [item.part ? `part ${item.part}` : "", coatWords(item.task.coat, item.task.half, step.coats)].filter(Boolean).join(", ");
   return (
     <li className="grid grid-cols-[auto_1fr] gap-x-3">
-      <span className="text-soft">{`${format(item.from, "HH:mm")}–${format(to, "HH:mm")}`}</span>
+      <span className="min-w-[6.5em] text-soft tabular-nums">{sayTimes(item.from, to)}</span>
       <span>
         <span className="mr-2 text-soft">{number}</span>
         {stepTitle(step, menu, false)}

@@ -20,6 +20,8 @@ export interface PlanActions {
   /** Marks coats as done, or not done, in every place they were laid. */
   readonly markDone: (tasks: readonly Task[]) => void;
   readonly markUndone: (tasks: readonly Task[]) => void;
+  /** The clock is right by now: what lies later than it was noted by a wrong one. */
+  readonly clockIsRight: () => void;
   readonly repair: (pinned: readonly StepId[]) => void;
   /** The plan as it was before the user's changes. */
   readonly asPlanned: () => void;
@@ -46,6 +48,7 @@ export function usePlanActions(pieceId: string, view: PlannedView, save: SaveCha
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
     markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
+    clockIsRight: () => void ask({ intent: "clock-right", at: now() }),
     repair: (pinned) => followed && ask({ intent: "repair", followed, pinned }),
     asPlanned: () => void ask({ intent: "plain" }),
     settleEngine: (take) => void ask({ intent: "engine", take }),

@@ -6,7 +6,7 @@ import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { clearEdits, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
-import { markDone, markUndone } from "~/store/progress";
+import { markDone, markUndone, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "./plan-ask";
 
@@ -33,6 +33,7 @@ export function planCommands(of: string) {
       const { plan } = await keptPiece(of);
       if (plan) await markUndone(await database(), id, plan.id, coats, at, by);
     },
+    "clock-right": async ({ at }: Of<"clock-right">) => setNotesRight(await database(), id, Date.parse(at)),
     repair: async ({ followed, pinned }: Of<"repair">) => {
       const made: Repair | null = await repair(of, planOf(await keptPiece(of)), pinned);
       if (!made) return;

@@ -9,6 +9,7 @@ import type { Candidate } from "#core/coating/model/plan";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import { actStates, groupStates } from "#core/logbook/group-states";
+import { laterThanNow } from "#core/logbook/noted-times";
 import { hasOneColumn, openStep } from "#core/logbook/open-step";
 import { sayDuration } from "#core/units/duration";
 import { useAppContext } from "~/components/app-context";
@@ -24,6 +25,7 @@ import type { PlannedView } from "~/workers/plan-worker-api";
 import { Findings } from "./findings";
 import { ChangedPlan, NewerEngine } from "./newer-engine";
 import { NextLine } from "./next-line";
+import { WrongClock } from "./wrong-clock";
 import { tasksOf } from "./plan-actions";
 import type { PlanActions } from "./plan-actions";
 import { Questions } from "./questions";
@@ -48,15 +50,16 @@ interface Props {
 
 /** The D key marks the next coat of the open band. */
 function useDoneKey(open: boolean): void {
+  const { singleKeys } = useAppContext().settings;
   useEffect(() => {
-    if (!open) return;
+    if (!open || !singleKeys) return;
     const onKey = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== "d" || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       document.querySelector<HTMLButtonElement>("[data-panel] [data-do=done]")?.click();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [open]);
+  }, [open, singleKeys]);
 }
 
 /** Steps by what a painter would see of them. */
@@ -151,6 +154,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       </p>
       {view.changed && !view.newer && <ChangedPlan view={view} menu={menu} settle={actions.keepChanged} undo={actions.takeBack} />}
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
+      <WrongClock last={laterThanNow(done.values(), now)} now={now} setRight={actions.clockIsRight} />
       <NextLine steps={told} states={standing} menu={menu} select={select} />
       <div className={`sheet mt-2 p-3 ${narrow ? "grid items-start gap-4 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]" : ""}`}>
         <CoatSection

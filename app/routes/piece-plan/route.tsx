@@ -45,8 +45,7 @@ type PlanLoaded = Route.ComponentProps["loaderData"];
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
   const { planCommands } = await import("./plan-commands.client");
-  const { edit, pin, plain, keep, done, undone, repair, engine } = planCommands(params.id);
-  await perform<PlanAsk, unknown>(request, PLAN_INTENTS, { edit, pin, plain, keep, done, undone, repair, engine });
+  await perform<PlanAsk, unknown>(request, PLAN_INTENTS, planCommands(params.id));
   return null;
 }
 

@@ -3,6 +3,9 @@ import { Plus, Trash2 } from "lucide-react";
 import { isDay } from "#core/formats/hours-schema";
 import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
 import { useTyped } from "~/components/use-typed";
+import { otherZoneHere } from "~/components/time-zone";
+import { useNow } from "~/components/use-now";
+import { sayHour, sayZone } from "~/components/words";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 const FIRST: DaySpan = { from: "19:00", to: "22:00" };
@@ -50,10 +53,28 @@ function Span({ day, span, change, remove }: { day: string; span: DaySpan; chang
       <Time label={`${day}, from`} value={span.from} fits={(time) => (time < span.to ? null : BACKWARDS)} save={(from) => change({ ...span, from })} />
       <span>to</span>
       <Time label={`${day}, to`} value={span.to} fits={(time) => (time > span.from ? null : BACKWARDS)} save={(to) => change({ ...span, to })} />
-      <button type="button" className="tool" aria-label={`${day}: not ${span.from} to ${span.to}`} onClick={remove}>
+      <button type="button" className="tool" aria-label={`${day}: not ${sayHour(span.from)} to ${sayHour(span.to)}`} onClick={remove}>
         <Trash2 aria-hidden size={18} />
       </button>
     </span>
+  );
+}
+
+/** The zone the hours are said in; where this device is in another, the way to say them in that. */
+function Zone({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => void }) {
+  const here = otherZoneHere(hours.timeZone, useNow());
+  return (
+    <div className="mb-1 flex flex-wrap items-center gap-2">
+      <span className="text-soft">
+        In {sayZone(hours.timeZone)}
+        {here && `; this device is on ${sayZone(here)}`}.
+      </span>
+      {here && (
+        <button type="button" className="button" onClick={() => save({ ...hours, timeZone: here })}>
+          Say them in {sayZone(here)}
+        </button>
+      )}
+    </div>
   );
 }
 
@@ -63,6 +84,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
   const [away, setAway] = useState("");
   return (
     <div className="grid gap-2">
+      <Zone hours={hours} save={save} />
       {DAYS.map((name, day) => {
         const spans = hours.weekday[day] ?? [];
         return (

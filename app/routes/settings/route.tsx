@@ -179,7 +179,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               <Signature value={settings.signature} save={(signature) => set({ signature }, true)} />
             </div>
           </Box>
-          <Box title="Look and sound">
+          <Box id="keys" title="Look, sound and keys">
             <div className="grid gap-3">
               <Radios
                 legend="Pages"
@@ -192,6 +192,11 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
                 onChange={(theme) => set({ theme: theme as SettingsRecord["theme"] })}
               />
               <Tick name="Sound two soft notes when a wait has ended" on={settings.sounds} onChange={(sounds) => set({ sounds })} />
+              <Tick
+                name="Single keys do things: N a new piece, D done, 1 and 2 the places"
+                on={settings.singleKeys}
+                onChange={(singleKeys) => set({ singleKeys })}
+              />
             </div>
           </Box>
           <Box id="rooms" title="Your rooms">

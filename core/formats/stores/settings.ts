@@ -9,11 +9,13 @@ export interface SettingsRecord {
   readonly units: LengthUnit;
   readonly theme: "system" | "light" | "dim";
   readonly sounds: boolean;
+  /** Keys without Ctrl do things; arrows, Enter and Tab always do. */
+  readonly singleKeys: boolean;
   /** How the user signs; "" when they have not said. */
   readonly signature: string;
 }
 
-export const USUAL_SETTINGS: SettingsRecord = { id: "settings", rev: 0, units: "mm", theme: "system", sounds: false, signature: "" };
+export const USUAL_SETTINGS: SettingsRecord = { id: "settings", rev: 0, units: "mm", theme: "system", sounds: false, singleKeys: true, signature: "" };
 
 /** What may be chosen. */
 export function settingsFields(joi: JoiRoot) {
@@ -21,6 +23,7 @@ export function settingsFields(joi: JoiRoot) {
     units: joi.string().valid("mm", "in"),
     theme: joi.string().valid("system", "light", "dim"),
     sounds: joi.boolean(),
+    singleKeys: joi.boolean(),
     signature: joi.string().allow("").max(80),
   };
 }
@@ -39,5 +42,7 @@ export const SETTINGS = defineStore<SettingsRecord>({
     }),
   onImport: "keep",
   lists: [],
-  migrations: [],
+  migrations: [
+    { to: 5, does: "keys without Ctrl may be switched off; until then they are on, as they were", up: (record) => ({ ...record, singleKeys: true }) },
+  ],
 });

@@ -1,0 +1,45 @@
+import type { ProgressRecord } from "./progress";
+
+/** Clocks that are set right by themselves go back by less than this, ms. */
+export const CLOCK_SLACK_MS = 2 * 60_000;
+
+type Noted = Pick<ProgressRecord, "at">;
+
+/** Instant of the last note, ms; one that cannot be read does not count. */
+const lastOf = (noted: readonly Noted[]): number => noted.map(({ at }) => Date.parse(at)).reduce((last, at) => (at > last ? at : last), -Infinity);
+
+/**
+ * When something is noted, in the order of what was noted before it: where the clock was set back meanwhile, just after the last note.
+ *
+ * @param at instant by the clock, ISO 8601
+ * @param noted what was noted of the same piece before
+ * @returns the instant to note, ISO 8601
+ * @example notBefore("2026-11-26T10:00:00.000Z", [{ at: "2026-11-26T12:00:00.000Z" }]) // "2026-11-26T12:00:00.001Z"
+ */
+export function notBefore(at: string, noted: readonly Noted[]): string {
+  return new Date(Math.max(Date.parse(at), lastOf(noted) + 1)).toISOString();
+}
+
+/**
+ * The last note of a piece, where it lies later than the clock stands: the clock was wrong then, or is wrong now.
+ *
+ * @param ends instants at which what is on the piece was done, ms
+ * @param now instant, ms
+ * @returns instant, ms; null where nothing does
+ */
+export function laterThanNow(ends: Iterable<number>, now: number): number | null {
+  const last = Math.max(-Infinity, ...ends);
+  return last > now + CLOCK_SLACK_MS ? last : null;
+}
+
+/**
+ * Notes that lie later than now, brought to now in their order.
+ *
+ * @param noted what was noted of one piece
+ * @param now instant, ms
+ * @returns those that change, with the instants they get
+ */
+export function broughtToNow<N extends Noted>(noted: readonly N[], now: number): readonly N[] {
+  const later = noted.filter((one) => Date.parse(one.at) > now).sort((a, b) => a.at.localeCompare(b.at));
+  return later.map((one, index) => ({ ...one, at: new Date(now + index).toISOString() }));
+}
