@@ -10,6 +10,9 @@ import { RoomError } from "~/components/room-error";
 import { Frame, Shell } from "~/components/shell";
 import { timeZoneHere } from "~/components/time-zone";
 import { useServiceWorker } from "~/components/use-service-worker";
+import { historyState } from "~/store/history.client";
+import { database } from "~/store/open.client";
+import { hoursIn, roomsIn, settingsIn } from "~/store/preferences";
 import type { Route } from "./+types/root";
 import "./styles/app.css";
 
@@ -23,11 +26,6 @@ let catalogued: ReturnType<typeof loader> | null = null;
 /** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */
 async function preferencesHere(): Promise<Preferences> {
   try {
-    const [{ database }, { settingsIn, roomsIn, hoursIn }, { historyState }] = await Promise.all([
-      import("~/store/open.client"),
-      import("~/store/preferences"),
-      import("~/store/history.client"),
-    ]);
     const db = await database();
     const [settings, rooms, hours, history] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere()), historyState(db)]);
     return { settings, rooms, hours, history, trouble: null };

@@ -93,7 +93,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
   });
 }
 
-const built = files(CLIENT).filter((path) => !/\.map$|(^|\/)sw\.js$|\/\.vite\//.test(path) && !path.includes(".vite"));
+const built = files(CLIENT).filter((path) => !/\.(map|gz)$|(^|\/)sw\.js$|\/\.vite\//.test(path) && !path.includes(".vite"));
 const addresses = built.map((path) => `/${relative(CLIENT, path).replaceAll("\\", "/")}`).sort();
 const hash = createHash("sha256");
 for (const path of [...built].sort()) hash.update(path).update(readFileSync(path));

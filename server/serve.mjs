@@ -1,6 +1,7 @@
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
+import gzipped from "express-static-gzip";
 import { fileURLToPath } from "node:url";
 import { plans, turnAway } from "./guards.mjs";
 import { planPool } from "./plan-pool.mjs";
@@ -17,7 +18,8 @@ const REQUEST_MS = 20_000;
 const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
 
 function assets(root, options) {
-  return express.static(root, { ...options, setHeaders: (response) => response.setHeader("Content-Security-Policy", ASSET_POLICY) });
+  const serveStatic = { ...options, setHeaders: (response) => response.setHeader("Content-Security-Policy", ASSET_POLICY) };
+  return gzipped(root, { index: false, serveStatic });
 }
 
 /**
@@ -33,7 +35,6 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   app.use(turnAway);
   const pool = planPool();
   app.post("/api/plan", plans(pool));
-  app.use(compression());
   app.use((_request, response, next) => {
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "no-referrer");
@@ -45,7 +46,8 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
     next();
   });
   app.use("/assets", assets(`${CLIENT}/assets`, { immutable: true, maxAge: A_YEAR }));
-  app.use(assets(CLIENT, { index: false, maxAge: "1h", cacheControl: false }));
+  app.use(assets(CLIENT, { maxAge: "1h", cacheControl: false }));
+  app.use(compression());
   app.use(createRequestHandler({ build, mode: "production" }));
   const listening = await new Promise((resolve, reject) => {
     const server = app.listen(port, host, (error) => (error ? reject(error) : resolve(server)));

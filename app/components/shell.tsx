@@ -6,6 +6,7 @@ import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
+import { SkipLinks, skipTo } from "./skip-links";
 import { useFocusKept } from "./use-focus-kept";
 import { useAppContext } from "./app-context";
 
@@ -170,13 +171,11 @@ export function Shell({ renewed, children }: { renewed: (() => void) | null; chi
   usePaletteAtHand();
   return (
     <>
-      <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">
-        Skip to the page
-      </a>
+      <SkipLinks />
       <Header>
         <Tools open={setShowing} />
       </Header>
-      <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+      <main {...skipTo("page", "Skip to the page")} tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
         <Notices renewed={renewed} />
         {children}
       </main>

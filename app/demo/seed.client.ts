@@ -4,15 +4,18 @@ import type { PlanRecord } from "#core/formats/stores/plans";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import { writeBundle } from "#core/formats/write-bundle";
+import { overviewOf } from "#core/logbook/overview";
+import type { Overview } from "#core/logbook/overview";
 import { coatEvents } from "#core/logbook/coat-events";
 import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
-import { runCommand } from "~/store/command";
+import { checksAtHand, runCommand } from "~/store/command";
+import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
-import type { DemoPiece } from "./tern-point";
+import type { DemoPiece, DemoPlans } from "./tern-point";
 
 const VISITED = "nook-coat-visited";
 const DAY_MS = 86_400_000;
@@ -28,23 +31,36 @@ function remembered(): boolean {
   }
 }
 
+/** What the build has worked out already; nothing where the server does not have it. */
+async function builtPlans(): Promise<DemoPlans["plans"]> {
+  try {
+    const answer = await fetch("/tern-point.json");
+    const built = (await answer.json()) as DemoPlans;
+    return built.engineVersion === ENGINE_VERSION ? built.plans : {};
+  } catch {
+    return {};
+  }
+}
+
 interface Made {
+  /** What the list says of it, so that it need not be worked out again. */
+  readonly overview: Overview | null;
   readonly record: PieceRecord;
   readonly plan: PlanRecord | null;
   readonly progress: readonly ProgressRecord[];
 }
 
 /** Begun some days ago and worked at in the usual hours: what would be done by now is done. */
-async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece, now: number): Promise<Made> {
+async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece, built: DemoPlans["plans"], now: number): Promise<Made> {
   const zone = timeZoneHere();
   const dates = dueInDays === undefined ? {} : { dates: { due: dayLater(dateOf(now, zone), dueInDays) } };
   const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
-  if (begunDaysAgo === null) return { record, plan: null, progress: [] };
-  const { planView } = await import("~/workers/planner.client");
-  const view = await planView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [] });
+  if (begunDaysAgo === null) return { record, plan: null, progress: [], overview: null };
+  const { firstView } = await import("~/workers/planner.client");
+  const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [] }));
   const { shown, work } = view;
   const worked = work && dateWork(work, usualHours(zone), now - begunDaysAgo * DAY_MS);
-  if (!shown || !worked) return { record, plan: null, progress: [] };
+  if (!shown || !worked) return { record, plan: null, progress: [], overview: null };
   const plan: PlanRecord = {
     id: planId(`${id}plan`),
     pieceId: id,
@@ -61,8 +77,10 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
   const tasks = [...new Set(worked.items.map((item) => item.task.id))];
   const ended = tasks.filter((task) => endOf(task) <= now).sort((a, b) => endOf(a) - endOf(b));
   const finished = ended.length > 0 || lastMinutesAgo === undefined ? ended : tasks.slice(0, 1);
+  const endedAt = (task: string, index: number) =>
+    lastMinutesAgo !== undefined && index === finished.length - 1 ? now - lastMinutesAgo * MIN_MS : endOf(task);
   const events = finished.flatMap((task, index) => {
-    const at = lastMinutesAgo !== undefined && index === finished.length - 1 ? now - lastMinutesAgo * MIN_MS : endOf(task);
+    const at = endedAt(task, index);
     return coatEvents(shown, worked.items.find((item) => item.task.id === task)!.task).map((event) => ({ ...event, at: new Date(at).toISOString() }));
   });
   const progress = events.map((event, index): ProgressRecord => ({
@@ -73,13 +91,16 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
     planId: plan.id,
     kind: "done",
   }));
-  return { record: { ...record, planId: plan.id }, plan, progress };
+  const done = new Map(finished.map((task, index) => [task, endedAt(task, index)]));
+  return { record: { ...record, planId: plan.id }, plan, progress, overview: overviewOf({ shown, work, done }, now) };
 }
 
 /** Lays the Tern Point pieces beside whatever is there; the user's stay as they are. */
 export async function openTernPoint(db: Database): Promise<void> {
+  checksAtHand();
   const now = Date.now();
-  const all = await Promise.all(TERN_POINT.map((one) => made(one, now)));
+  const built = await builtPlans();
+  const all = await Promise.all(TERN_POINT.map((one) => made(one, built, now)));
   const bundle = writeBundle({
     pieces: all.map((one) => one.record),
     plans: all.flatMap((one) => one.plan ?? []),
@@ -91,6 +112,12 @@ export async function openTernPoint(db: Database): Promise<void> {
   const here = new Set(await db.getAllKeys("pieces"));
   const fresh = { ...bundle, pieces: bundle.pieces.filter((record) => !here.has(record.id)) };
   await importBundle(db, fresh, "opening the Tern Point notebook");
+  const added = all.filter((one) => !here.has(one.record.id));
+  await Promise.all(
+    added.map(
+      async ({ record, plan, progress, overview }) => overview && keepOverview(db, { id: record.id, key: overviewKey(record, plan, progress), overview }),
+    ),
+  );
 }
 
 function isOfTernPoint(id: string): boolean {

@@ -1,5 +1,6 @@
 import type { MaterialId, PieceId, UseId } from "#core/catalogue/ids";
 import { pieceId } from "#core/catalogue/ids";
+import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Piece } from "#core/piece/piece";
 
 /** A made-up piece and how far it has come. */
@@ -12,6 +13,12 @@ export interface DemoPiece {
   readonly lastMinutesAgo?: number;
   /** Needed this many days from now. */
   readonly dueInDays?: number;
+}
+
+/** Plans of begun pieces as they were worked out when the app was built. */
+export interface DemoPlans {
+  readonly engineVersion: number;
+  readonly plans: Readonly<Record<string, Pick<PlannedView, "shown" | "work" | "made" | "madeFor">>>;
 }
 
 type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };

@@ -35,6 +35,13 @@ export class ReadOnlyNotebook extends Error {
   }
 }
 
+const checks = () => import("./check-record");
+
+/** Fetches what checks records, so that the first that is written need not wait for it. */
+export function checksAtHand(): void {
+  void checks().catch(() => undefined);
+}
+
 /** The stores whose records belong to those of a store. */
 export function ownedBy(store: string): readonly (typeof DEFINITIONS)[number][] {
   return DEFINITIONS.filter((one) => one.owner?.store === store);
@@ -127,7 +134,7 @@ export function onCommand(listener: Listener): () => void {
 async function written<T>(db: Database, stores: readonly StoreName[], work: (recorder: Recorder, acts: ActsInside) => Promise<T>): Promise<T> {
   if (isReadOnly(db)) throw new ReadOnlyNotebook();
   // Only who writes needs the schemas: a page that reads does not load them.
-  const { assertFits } = await import("./check-record");
+  const { assertFits } = await checks();
   const transaction = db.transaction([...stores, ACTS_STORE], "readwrite");
   try {
     const result = await work(new Recorder(transaction, assertFits), transaction.objectStore(ACTS_STORE) as unknown as ActsInside);

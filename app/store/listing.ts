@@ -46,7 +46,7 @@ export async function begunPieces(db: Database): Promise<readonly string[]> {
 
 /** What an overview is worked out from: as long as this is the same, so is the plan. */
 export function overviewKey(record: PieceRecord, plan: PlanRecord | null, progress: readonly ProgressRecord[]): string {
-  return [ENGINE_VERSION, record.rev, plan?.id ?? "", plan?.rev ?? 0, progress.length, progress.at(-1)?.id ?? ""].join("/");
+  return [ENGINE_VERSION, record.rev, plan?.id ?? "", plan?.rev ?? 0, progress.reduce((sum, one) => sum + one.rev, 0), progress.at(-1)?.id ?? ""].join("/");
 }
 
 /** The overview that was worked out last, where it still holds at an instant, ms. */

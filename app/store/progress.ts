@@ -1,6 +1,6 @@
 import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
-import { broughtToNow, notBefore } from "#core/logbook/noted-times";
+import { basisBroughtToNow, broughtToNow, notBefore } from "#core/logbook/noted-times";
 import type { CoatEvent, ProgressRecord } from "#core/logbook/progress";
 import { runCommand } from "./command";
 import type { By, Recorder } from "./command";
@@ -83,7 +83,12 @@ export function markUndone(db: Database, piece: PieceId, plan: PlanId, coats: re
  * @param now instant, ms
  */
 export function setNotesRight(db: Database, piece: PieceId, now: number): Promise<void> {
-  return runCommand(db, "setting the clock's notes right", `pieces/${piece}`, ["progress"], async (recorder) => {
-    for (const one of broughtToNow(await recorder.of("progress", "byPiece", piece), now)) await recorder.put("progress", { ...one, rev: one.rev + 1 });
+  return runCommand(db, "setting the clock's notes right", `pieces/${piece}`, ["plans", "progress"], async (recorder) => {
+    const noted = await recorder.of("progress", "byPiece", piece);
+    for (const one of broughtToNow(noted, now)) await recorder.put("progress", { ...one, rev: one.rev + 1 });
+    for (const plan of await recorder.of("plans", "byPiece", piece)) {
+      const basis = plan.basis === undefined ? undefined : basisBroughtToNow(plan.basis, noted, now);
+      if (basis !== undefined && basis !== plan.basis) await recorder.put("plans", { ...plan, rev: plan.rev + 1, basis });
+    }
   });
 }

@@ -16,15 +16,18 @@ function viewOf({ piece, keeping, progress }: PlanOf, whole: boolean): PlannedVi
   return { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null, whole };
 }
 
+/** The plan that is shown, as soon as it is known. */
+function firstViewOf(of: PlanOf): PlannedView {
+  const first = viewOf(of, false);
+  const { candidateId } = of.keeping;
+  // What is followed may be another than the first.
+  return candidateId === null || first.shown?.id === candidateId ? first : viewOf(of, true);
+}
+
 const api: PlanWorkerApi = {
-  firstView: (of) => {
-    const first = viewOf(of, false);
-    const { candidateId } = of.keeping;
-    // What is followed may be another than the first.
-    return candidateId === null || first.shown?.id === candidateId ? first : viewOf(of, true);
-  },
+  firstView: firstViewOf,
   planView: (of) => viewOf(of, true),
-  overview: (of, now) => overviewOf(viewOf(of, true), now),
+  overview: (of, now) => overviewOf(firstViewOf(of), now),
   ways: (of) => {
     const { set, basis } = waysOn(of.piece, of.progress, CATALOGUE, cache.plan);
     const view = viewOf(of, true);

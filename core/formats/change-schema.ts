@@ -79,19 +79,17 @@ export function changeSchema(joi: JoiRoot): Joi.Schema {
   return joi.alternatives(...stepChanges(joi), ofPiece).match("one");
 }
 
-/** Stacks of chosen steps, without numbers. */
+/** Stacks of chosen steps, without numbers: each says why it is there, and how it is seen to be right. */
 export function zoneStepsSchema(joi: JoiRoot): Joi.Schema {
+  const own = ownKeys(joi);
+  const step = joi.object({ ...own, id: own.id.required(), origin: own.origin.required(), because: own.because.required(), checks: own.checks.required() });
   return joi
     .array()
     .items(
       joi.object({
         zone: zoneSchema(joi).required(),
         areaMm2: joi.number().min(0).max(MAX_AREA_MM2).required(),
-        steps: joi
-          .array()
-          .items(joi.object(ownKeys(joi)))
-          .max(MOST_STEPS)
-          .required(),
+        steps: joi.array().items(step).max(MOST_STEPS).required(),
       }),
     )
     .max(60);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { broughtToNow, laterThanNow, notBefore } from "./noted-times";
+import { basisBroughtToNow, broughtToNow, laterThanNow, notBefore } from "./noted-times";
 
 const at = (time: string) => ({ at: `2026-11-26T${time}.000Z` });
 const NOW = Date.parse("2026-11-26T12:00:00.000Z");
@@ -19,5 +19,8 @@ describe("notes of a clock that was wrong", () => {
   test("said to be right, the clock's later notes come to now in their order, and the others stay", () => {
     const moved = broughtToNow([at("15:00:00"), at("09:00:00"), at("14:00:00")], NOW);
     expect(moved.map((one) => one.at)).toEqual(["2026-11-26T12:00:00.000Z", "2026-11-26T12:00:00.001Z"]);
+    const noted = [at("15:00:00"), at("09:00:00"), at("14:00:00")];
+    expect(basisBroughtToNow(at("14:00:00").at, noted, NOW)).toBe("2026-11-26T12:00:00.000Z");
+    expect(basisBroughtToNow(at("09:00:00").at, noted, NOW)).toBe(at("09:00:00").at);
   });
 });

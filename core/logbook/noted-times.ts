@@ -43,3 +43,16 @@ export function broughtToNow<N extends Noted>(noted: readonly N[], now: number):
   const later = noted.filter((one) => Date.parse(one.at) > now).sort((a, b) => a.at.localeCompare(b.at));
   return later.map((one, index) => ({ ...one, at: new Date(now + index).toISOString() }));
 }
+
+/**
+ * The instant of a body that was told by the wrong clock: as many notes are before it as were.
+ *
+ * @param basis instant, ISO 8601
+ * @param noted what was noted of one piece, as it was
+ * @param now instant, ms, its later notes were brought to
+ * @returns the instant now, ISO 8601
+ */
+export function basisBroughtToNow(basis: string, noted: readonly Noted[], now: number): string {
+  const before = noted.filter(({ at }) => Date.parse(at) > now && at <= basis).length;
+  return Date.parse(basis) > now ? new Date(now + Math.max(0, before - 1)).toISOString() : basis;
+}

@@ -32,11 +32,11 @@ export default function CareCard({ loaderData }: Route.ComponentProps) {
         <div className="flex items-center gap-4">
           <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} size={92} />
           <div>
-            <h1 className="text-2xl">{piece.name}</h1>
+            <h2 className="text-2xl">{piece.name}</h2>
             <p>{body?.name}, painted by hand</p>
           </div>
         </div>
-        <h2 className="mt-4 text-lg">How to keep it</h2>
+        <h3 className="mt-4 text-lg">How to keep it</h3>
         <ul className="list-disc pl-5">
           {care.map((line) => (
             <li key={line}>{line}</li>

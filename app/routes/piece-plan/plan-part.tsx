@@ -1,4 +1,5 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import type { RefObject } from "react";
 import { useSearchParams } from "react-router";
 import type { StepId } from "#core/catalogue/ids";
 import type { ZoneId } from "#core/catalogue/vocabulary";
@@ -16,6 +17,7 @@ import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { CoatSection } from "~/components/coat-section/section";
 import { isTyping } from "~/components/shortcuts";
+import { goTo } from "~/components/skip-links";
 import { useMenu } from "~/components/use-menu";
 import { zoneName } from "~/components/words";
 import type { DatesView } from "~/piece/dates.client";
@@ -85,6 +87,19 @@ function useFresh(view: PlannedView): ReadonlySet<string> {
   return fresh;
 }
 
+/** Brings the panel of an opened step into view, and the focus to it, once it shows the step that was asked for. */
+function useRevealed(shown: StepId | null): { readonly panelRef: RefObject<HTMLElement | null>; readonly reveal: (step: StepId) => void } {
+  const panelRef = useRef<HTMLElement>(null);
+  const [wanted, reveal] = useState<{ readonly step: StepId } | null>(null);
+  const met = useRef(wanted);
+  useEffect(() => {
+    if (wanted === null || met.current === wanted || wanted.step !== shown) return;
+    met.current = wanted;
+    goTo(panelRef.current);
+  }, [wanted, shown]);
+  return { panelRef, reveal: (step) => reveal({ step }) };
+}
+
 const NONE_PINNED: readonly StepId[] = [];
 
 /** The plan: what is next, the section, an opened band, what it has to say for itself, and its steps. */
@@ -111,11 +126,18 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const notes = shown.findings.filter((one) => one.severity === "note");
   const cautions = shown.findings.filter((one) => one.severity === "safety");
   useDoneKey(open !== null);
+  const { panelRef, reveal } = useRevealed(open?.step.id ?? null);
+  const leadOf = (step: StepId) => acts.find((act) => act.stepIds.includes(step))?.step.id ?? step;
   const select = (step: StepId) => {
-    const lead = acts.find((act) => act.stepIds.includes(step))?.step.id ?? step;
+    const lead = leadOf(step);
     // In the address, so that Back from another page finds it open.
     setSearch({ step: lead }, { replace: true, preventScrollReset: true });
     light(groups.find((group) => group.steps.some((one) => one.id === step))?.zones[0] ?? null);
+  };
+  /** From a list, where the opened step may stand out of sight: it is brought into view. */
+  const show = (step: StepId) => {
+    select(step);
+    reveal(leadOf(step));
   };
   const lost = view.lost.length;
   const panel = open && (
@@ -132,16 +154,17 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       select={select}
       narrow={narrow}
       explanation={explanation}
+      ref={panelRef}
     />
   );
   return (
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-2xl">{shown.title}</h2>
-        <Awaited of={dates} waiting={<p className="text-soft">dating it…</p>}>
+        <Awaited of={dates} waiting={<p className="text-soft max-sm:min-h-[4.5em]">dating it…</p>}>
           {({ dates: dated, now: from }) =>
             dated?.usual && (
-              <p className="text-soft">
+              <p className="text-soft max-sm:min-h-[4.5em]">
                 ready {readyText(dated, "handle", from)} · hard {readyText(dated, "cured", from)}
               </p>
             )
@@ -155,7 +178,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       {view.changed && !view.newer && <ChangedPlan view={view} menu={menu} settle={actions.keepChanged} undo={actions.takeBack} />}
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
       <WrongClock last={laterThanNow(done.values(), now)} now={now} setRight={actions.clockIsRight} />
-      <NextLine steps={told} states={standing} menu={menu} select={select} />
+      <NextLine steps={told} states={standing} menu={menu} select={show} />
       <div className={`sheet mt-2 p-3 ${narrow ? "grid items-start gap-4 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]" : ""}`}>
         <CoatSection
           groups={groups}
@@ -197,7 +220,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       <div className="mt-4">
         <Findings findings={urgent} apply={actions.apply} />
       </div>
-      <Steps acts={acts} places={places} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={select} apply={actions.apply} />
+      <Steps acts={acts} places={places} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={show} apply={actions.apply} />
       <Said title="Worth knowing" findings={notes} apply={actions.apply} />
       <Said
         title="Take care of yourself"

@@ -6,6 +6,8 @@ import type { Assumption } from "#core/piece/piece";
 import { perform } from "~/actions/perform";
 import { Awaited, useLast } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
+import { skipTo } from "~/components/skip-links";
+import { useWide } from "~/components/use-columns";
 import { useMenu } from "~/components/use-menu";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { useRecord } from "~/piece/use-record";
@@ -49,31 +51,41 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
   return null;
 }
 
-/** The plan: what is known of the piece on the left, what follows from it on the right. */
+/** The plan: what is known of the piece on the left, what follows from it on the right; on a narrow page the plan comes first, for eyes and keys. */
 export default function PlanRoom({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
+  const wide = useWide();
   const { record, save } = useRecord();
   const [lit, light] = useState<ZoneId | null>(null);
   const assumed = useLast(loaderData.view)?.set.assumed ?? NONE_ASSUMED;
-  return (
-    <div className="spread">
-      <aside aria-label="What you know of it" className="order-2 lg:order-1">
-        <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
-      </aside>
-      <div className="order-1 min-w-0 lg:order-2">
-        <Awaited of={loaderData.view} waiting={<p role="status">Working out the coats…</p>}>
-          {(view, busy) => (
-            <div aria-busy={busy}>
-              <p className="sr-only" role="status">
-                {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
-              </p>
-              <Planned view={view} loaded={loaderData} light={light} />
-            </div>
-          )}
-        </Awaited>
-      </div>
+  const facts = (
+    <aside key="facts" {...skipTo("facts", "Skip to what you know of it")} aria-label="What you know of it" className="min-w-0">
+      <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
+    </aside>
+  );
+  const plan = (
+    <div key="plan" {...skipTo("plan", "Skip to the plan")} className="min-w-0">
+      <Awaited
+        of={loaderData.view}
+        waiting={
+          // On a narrow page what comes after it waits below the window, so that nothing in sight moves.
+          <p role="status" className="max-lg:min-h-dvh">
+            Working out the coats…
+          </p>
+        }
+      >
+        {(view, busy) => (
+          <div aria-busy={busy}>
+            <p className="sr-only" role="status">
+              {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
+            </p>
+            <Planned view={view} loaded={loaderData} light={light} />
+          </div>
+        )}
+      </Awaited>
     </div>
   );
+  return <div className="spread">{wide ? [facts, plan] : [plan, facts]}</div>;
 }
 
 export function ErrorBoundary() {

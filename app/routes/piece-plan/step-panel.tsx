@@ -1,3 +1,4 @@
+import type { RefObject } from "react";
 import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -35,6 +36,7 @@ interface Props {
   readonly neighbours: { readonly before: Step | null; readonly after: Step | null };
   readonly select: (step: Step["id"]) => void;
   readonly explanation: Promise<Explanation | null>;
+  readonly ref: RefObject<HTMLElement | null>;
   /** Beside a narrow section its parts stand one under another. */
   readonly narrow: boolean;
 }
@@ -193,12 +195,12 @@ function OwnThinner({ act, menu, actions }: { act: ToldAct; menu: Menu; actions:
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation }: Props) {
+export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
   const title = stepTitle(step, menu);
   const thinning = thinningText(step);
   return (
-    <section aria-label={`Step ${number}: ${title}`} className={`note p-4 ${narrow ? "" : "mt-3"}`} data-panel>
+    <section ref={ref} aria-label={`Step ${number}: ${title}`} className={`note scroll-mt-3 p-4 ${narrow ? "" : "mt-3"}`} data-panel>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <h3 className="text-xl">

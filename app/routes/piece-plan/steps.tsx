@@ -9,6 +9,7 @@ import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
 import { looseningOf, MOST_PERCENT, PERCENT_PER_DROP } from "#core/film/thinning";
 import { ColourChip } from "~/components/colour-chip";
+import { skipTo } from "~/components/skip-links";
 import { isWaterborne } from "~/components/use-menu";
 import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
 import { useRunningValue } from "./use-running-value";
@@ -133,7 +134,7 @@ interface Props {
 /** The work in its order, act by act, with reasons. */
 export function Steps({ acts, places, menu, states, begun, selected, select, apply }: Props) {
   return (
-    <section className="mt-5" aria-label="The work in its order">
+    <section {...skipTo("steps", "Skip to the work, in its order")} className="mt-5" aria-label="The work in its order">
       <h3 className="text-xl">The work, in its order</h3>
       <ol className="mt-2 grid gap-2">
         {acts.map((act) => {

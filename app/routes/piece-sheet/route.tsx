@@ -81,7 +81,7 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
   const tools = menu.tools.filter((tool) => steps.some((step) => serves(tool, step))).map((tool) => tool.name);
   return (
     <section>
-      <h2 className="text-lg">Have ready</h2>
+      <h3 className="text-lg">Have ready</h3>
       <ul className="gap-6 print:columns-2">
         {shown.totals.products.map((id) => (
           <li key={id} className="break-inside-avoid">
@@ -99,14 +99,23 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
 
 /** The plan for the table: section, steps with boxes to tick, waits, amounts, cautions. */
 export default function BenchSheet({ loaderData }: Route.ComponentProps) {
+  const menu = useMenu();
   const { kept, planned } = loaderData;
+  const { piece } = kept.record;
   return (
-    <PaperPage title={`Bench sheet: ${kept.record.piece.name}`}>
-      <Awaited of={planned} waiting={<p role="status">Working out the coats…</p>}>
-        {([view, dated], busy) => (
-          <div aria-busy={busy}>{view.shown ? <Sheet piece={kept.record.piece} shown={view.shown} dated={dated} /> : <p>This piece has no plan yet.</p>}</div>
-        )}
-      </Awaited>
+    <PaperPage title={`Bench sheet: ${piece.name}`}>
+      <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0">
+        <h2 className="text-2xl">{piece.name}</h2>
+        <p>
+          {nameIn(menu.materials, piece.material)}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
+          {(piece.count ?? 1) > 1 && `; ${piece.count} of them, amounts for all`}.
+        </p>
+        <Awaited of={planned} waiting={<p role="status">Working out the coats…</p>}>
+          {([view, dated], busy) => (
+            <div aria-busy={busy}>{view.shown ? <Sheet piece={piece} shown={view.shown} dated={dated} /> : <p>This piece has no plan yet.</p>}</div>
+          )}
+        </Awaited>
+      </article>
     </PaperPage>
   );
 }
@@ -123,11 +132,9 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
   const places = shown.zones.length;
   const cautions = shown.findings.filter((one) => one.severity !== "note");
   return (
-    <article className="mx-auto max-w-4xl bg-sheet p-6 print:p-0">
-      <h1 className="text-2xl">{piece.name}</h1>
+    <>
       <p>
-        {nameIn(menu.materials, piece.material)}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
-        {(piece.count ?? 1) > 1 && `; ${piece.count} of them, amounts for all`}. {shown.title}: {shown.school}.
+        {shown.title}: {shown.school}.
       </p>
       {dates?.usual && (
         <p>
@@ -139,7 +146,7 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
         <Needed shown={shown} menu={menu} />
       </div>
       <section className="mt-3">
-        <h2 className="text-lg">The work, in its order</h2>
+        <h3 className="text-lg">The work, in its order</h3>
         <table className="w-full border-collapse">
           <thead className="sr-only">
             <tr>
@@ -158,7 +165,7 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
       </section>
       {cautions.length > 0 && (
         <section className="mt-4 break-inside-avoid border-2 border-ink p-3">
-          <h2 className="text-lg">Take care</h2>
+          <h3 className="text-lg">Take care</h3>
           <ul className="list-disc pl-5">
             {cautions.map((one) => (
               <li key={`${one.code}-${one.zone}-${one.stepId}`}>
@@ -169,6 +176,6 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
         </section>
       )}
       <p className="mt-3 text-soft">Times and amounts are typical. Your product's label wins; nothing here replaces it, local rules or a professional.</p>
-    </article>
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { format } from "date-fns";
-import { useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
+import { useLayoutEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 import type { Overview } from "#core/logbook/overview";
@@ -8,6 +8,7 @@ import { Awaited } from "~/components/awaited";
 import { Guard } from "~/components/guard";
 import { MiniSection } from "~/components/coat-section/mini-section";
 import { Silhouette } from "~/components/shape/silhouette";
+import { useColumns } from "~/components/use-columns";
 import { nameIn } from "~/components/use-menu";
 import { sayClock, stepTitle } from "~/components/words";
 import type { NamedPiece } from "~/store/listing";
@@ -113,23 +114,6 @@ export function Cards(of: OfList) {
       ))}
     </ul>
   );
-}
-
-const WIDE = "(min-width: 64rem)";
-const MIDDLE = "(min-width: 40rem)";
-
-function onWidth(tell: () => void): () => void {
-  const queries = [WIDE, MIDDLE].map((query) => window.matchMedia(query));
-  for (const query of queries) query.addEventListener("change", tell);
-  return () => {
-    for (const query of queries) query.removeEventListener("change", tell);
-  };
-}
-
-/** How many cards stand beside one another. */
-function useColumns(): number {
-  const columns = () => (window.matchMedia(WIDE).matches ? 3 : window.matchMedia(MIDDLE).matches ? 2 : 1);
-  return useSyncExternalStore(onWidth, columns, () => 1);
 }
 
 /** Height of a row before it is measured, px. */

@@ -1,7 +1,5 @@
 import { Link } from "react-router";
 import { Plus, Undo2 } from "lucide-react";
-import type { Overview } from "#core/logbook/overview";
-import type { Menu } from "#core/catalogue/menu";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
 import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
@@ -9,12 +7,17 @@ import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
-import { sayClock, stepTitle } from "~/components/words";
-import type { KeptPiece } from "~/piece/kept-piece";
+import { sayClock } from "~/components/words";
 import { useNow } from "~/components/use-now";
+import { openTernPoint, seedOnce } from "~/demo/seed.client";
+import { backupState } from "~/store/backup.client";
+import { removedLately } from "~/store/history.client";
 import type { RemovedPiece } from "~/store/history.client";
+import { database } from "~/store/open.client";
 import type { Route } from "./+types/route";
 import { Cards } from "./cards";
+import { listingOf } from "./listing.client";
+import { OnTheTable } from "./on-the-table";
 
 interface PiecesAsk {
   readonly intent: "open-demo";
@@ -25,13 +28,6 @@ export function loader() {
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const [{ database }, { removedLately }, { seedOnce }, { listingOf }, { backupState }] = await Promise.all([
-    import("~/store/open.client"),
-    import("~/store/history.client"),
-    import("~/demo/seed.client"),
-    import("./listing.client"),
-    import("~/store/backup.client"),
-  ]);
   const db = await database();
   await seedOnce(db, async () => (await serverLoader()).demo);
   const [listing, removed] = await Promise.all([listingOf(db), removedLately(db)]);
@@ -44,48 +40,12 @@ export function HydrateFallback() {
 }
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
-  const [{ database }, { openTernPoint }] = await Promise.all([import("~/store/open.client"), import("~/demo/seed.client")]);
   return perform<PiecesAsk, null>(request, { "open-demo": () => ({}) }, { "open-demo": async () => (await openTernPoint(await database()), null) });
 }
 
 export function ErrorBoundary() {
   return <RoomError />;
 }
-
-interface Standings {
-  readonly kept: KeptPiece;
-  readonly overview: Overview;
-}
-
-/** What can be done now over all pieces, and when the next wait ends. */
-function Now({ standing, now, menu }: { standing: readonly Standings[]; now: number; menu: Menu }) {
-  const begun = standing.flatMap(({ kept: { record }, overview }) => (overview.states && overview.next ? [{ record, next: overview.next }] : []));
-  const ready = begun.filter(({ next }) => next.state.state === "ready");
-  const [waiting] = begun.filter(({ next }) => next.state.state === "waiting").sort((a, b) => a.next.state.until! - b.next.state.until!);
-  if (ready.length === 0 && !waiting) return null;
-  return (
-    <section aria-label="On the table" className="mt-3 grid gap-1 [overflow-wrap:anywhere]">
-      {ready.slice(0, MOST_READY).map(({ record, next }) => (
-        <p key={record.id} className="next-line border-act">
-          <strong className="text-act">Now:</strong> {stepTitle(next.step, menu)},{" "}
-          <Link to={`/pieces/${record.id}`} className="underline underline-offset-4">
-            {record.piece.name}
-          </Link>
-        </p>
-      ))}
-      {ready.length > MOST_READY && <p className="px-3">And {ready.length - MOST_READY} more.</p>}
-      {waiting && (
-        <p className="px-3 text-soft">
-          {ready.length === 0 ? "Leave everything alone. " : ""}The next wait ends about {sayClock(waiting.next.state.until!, now)}: {waiting.record.piece.name}
-          .
-        </p>
-      )}
-    </section>
-  );
-}
-
-/** Pieces told by name in "now"; more are counted. */
-const MOST_READY = 8;
 
 function Empty() {
   const ask = useAsk<PiecesAsk>("/?index");
@@ -136,9 +96,11 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
         <Empty />
       ) : (
         <>
-          <Awaited of={standing} waiting={listing.begun.length > 0 && <p className="mt-3 text-soft">Looking what can be done now…</p>}>
-            {(known) => <Now standing={known} now={now} menu={menu} />}
-          </Awaited>
+          {listing.begun.length > 0 && (
+            <Awaited of={standing} waiting={<OnTheTable begun={listing.begun.length} standing={null} now={now} menu={menu} />}>
+              {(known) => <OnTheTable begun={listing.begun.length} standing={known} now={now} menu={menu} />}
+            </Awaited>
+          )}
           <Cards listing={listing} now={now} menu={menu} />
         </>
       )}

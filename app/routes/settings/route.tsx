@@ -17,6 +17,7 @@ import { Radios, Tick } from "~/components/fields";
 import { Guard } from "~/components/guard";
 import { timeZoneHere } from "~/components/time-zone";
 import { RoomError } from "~/components/room-error";
+import { skipTo } from "~/components/skip-links";
 import { useTyped } from "~/components/use-typed";
 import { freshId } from "~/store/fresh-id";
 import type { SettingsChange } from "~/store/preferences";
@@ -91,7 +92,7 @@ export function ErrorBoundary() {
 
 function Box({ id, title, mend, children }: { id?: string; title: string; mend?: () => void; children: ReactNode }) {
   return (
-    <section id={id} className="sheet p-4">
+    <section {...(id === undefined ? {} : skipTo(id, `Skip to: ${title}`))} className="sheet p-4">
       <h2 className="mb-2 text-xl">{title}</h2>
       <Guard
         of={children}
