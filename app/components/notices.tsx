@@ -16,7 +16,7 @@ export function SavedMark() {
   return (
     <span
       data-saved={unsaved ? "no" : saving ? "soon" : "yes"}
-      className={`flex w-28 items-center justify-end gap-1 max-sm:w-8 ${unsaved ? "font-semibold text-stop" : "text-soft"}`}
+      className={`flex w-28 items-center justify-end gap-1 max-sm:w-5 ${unsaved ? "font-semibold text-stop" : "text-soft"}`}
     >
       <Icon aria-hidden size={16} />
       <span className="max-sm:sr-only">{said}</span>
@@ -141,6 +141,7 @@ export function Told() {
     <div
       className="note fixed bottom-4 left-4 z-10 flex max-w-[min(92vw,34rem)] flex-wrap items-center gap-3 p-3 [overflow-wrap:anywhere] print:hidden"
       data-told
+      data-foot
     >
       <span>{said.text}.</span>
       {said.removal !== null && (

@@ -107,11 +107,11 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
 function Header({ children }: { children?: ReactNode }) {
   return (
     <header className="border-b-2 border-ink bg-sheet print:hidden">
-      <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-4 py-1 sm:gap-x-6">
-        <Link to="/" className="font-display text-xl text-ink no-underline">
+      <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-3 py-1 sm:gap-x-6 sm:px-4">
+        <Link to="/" className="font-display text-ink no-underline max-sm:text-[0.95rem] sm:text-xl">
           Nook Coat
         </Link>
-        <nav aria-label="Places" className="flex gap-1">
+        <nav aria-label="Places" className="flex sm:gap-1">
           {PLACES.map(({ to, label }) => (
             <NavLink key={to} to={to} end className="tab">
               {label}

@@ -226,7 +226,7 @@ export default function NewPiece() {
           This piece could not be kept: {answer.why}. What you chose stands here; try again when there is room.
         </p>
       )}
-      <div className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
+      <div data-foot className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
         <button type="submit" className="button button-act text-lg" disabled={isSubmitting}>
           Make the coat plan
         </button>

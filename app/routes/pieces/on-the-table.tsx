@@ -51,6 +51,7 @@ function Says({ overview: { next, finished }, now, menu }: { overview: Overview;
  */
 export function OnTheTable({ begun, standing, now, menu }: { begun: number; standing: readonly Standing[] | null; now: number; menu: Menu }) {
   const told = standing === null ? null : [...standing].sort(inOrder);
+  const waiting = told?.slice(MOST_TOLD).find((one) => one.overview.next?.state.state === "waiting");
   const rows = told === null ? Math.min(begun, MOST_TOLD) : Math.min(told.length, MOST_TOLD);
   return (
     <section aria-label="On the table" aria-busy={told === null} className="sheet mt-3 px-4 py-1">
@@ -60,7 +61,7 @@ export function OnTheTable({ begun, standing, now, menu }: { begun: number; stan
           return (
             <li
               key={index}
-              className="grid h-[4.6rem] content-center gap-x-4 border-b border-dashed border-line last:border-b-0 sm:h-11 sm:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]"
+              className="grid h-[5.6rem] content-center gap-x-4 border-b border-dashed border-line last:border-b-0 sm:h-11 sm:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]"
             >
               {one ? (
                 <>
@@ -78,7 +79,12 @@ export function OnTheTable({ begun, standing, now, menu }: { begun: number; stan
           );
         })}
       </ul>
-      {begun > MOST_TOLD && <p className="pb-2 text-soft">And {begun - MOST_TOLD} more, in the list.</p>}
+      {begun > MOST_TOLD && (
+        <p className="truncate pb-2 text-soft">
+          And {begun - MOST_TOLD} more in the list
+          {waiting && `; the next wait ends about ${sayClock(waiting.overview.next!.state.until!, now)}: ${waiting.kept.record.piece.name}`}
+        </p>
+      )}
     </section>
   );
 }
