@@ -24,6 +24,11 @@ export function useAsk<A extends Ask>(action: string, noted = true): (ask: A, ho
   return useCallback((ask: A, how: AskHow<A> = {}) => asks?.ask(action, ask, { noted, ...how }) ?? "", [action, noted]);
 }
 
+/** Asks an action that is only known when it is asked. */
+export function askOf(action: string, ask: Ask): void {
+  asks?.ask(action, ask, { noted: true });
+}
+
 /** Typing has ended: what waits for it is saved now. */
 export function hurryAsks(): void {
   asks?.hurry();

@@ -1,5 +1,5 @@
 import { Dialog } from "radix-ui";
-import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { lazy, useCallback, Suspense, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
@@ -66,6 +66,31 @@ function useFocusOnPage(): void {
     if (document.activeElement !== page && page?.contains(document.activeElement)) return;
     page?.focus({ preventScroll: true });
   }, [pathname]);
+}
+
+type Shown = "palette" | "shortcuts" | null;
+
+/** What is opened over the page. When it is closed, the focus goes back to what had it before. */
+function useOver(): readonly [Shown, (next: Shown) => void] {
+  const [showing, setShowing] = useState<Shown>(null);
+  const opener = useRef<{ readonly element: Element | null; readonly page: string } | null>(null);
+  const open = useCallback((next: Shown) => {
+    const element = document.activeElement;
+    if (next !== null && !element?.closest("[role=dialog]")) opener.current = { element, page: window.location.pathname };
+    setShowing(next);
+  }, []);
+  useEffect(() => {
+    if (showing !== null || opener.current === null) return;
+    // After the dialog has let go of the focus, which it does a moment after it is gone.
+    const timer = setTimeout(() => {
+      const { element = null, page = "" } = opener.current ?? {};
+      opener.current = null;
+      // Another page has taken the focus itself.
+      if (element instanceof HTMLElement && element.isConnected && page === window.location.pathname) element.focus();
+    });
+    return () => clearTimeout(timer);
+  }, [showing]);
+  return [showing, open];
 }
 
 function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
@@ -164,7 +189,7 @@ function Tools({ open }: { open: (what: "palette" | "shortcuts") => void }) {
 /** The frame of every screen: places, undo, the palette, the keys, and a voice for screen readers. */
 export function Shell({ renewed, children }: { renewed: (() => void) | null; children: ReactNode }) {
   const { said } = useAppContext();
-  const [showing, setShowing] = useState<"palette" | "shortcuts" | null>(null);
+  const [showing, setShowing] = useOver();
   useKeys(setShowing);
   useFocusOnPage();
   useFocusKept();

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { productId } from "#core/catalogue/ids";
+import { productId, stepId } from "#core/catalogue/ids";
 import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
@@ -9,6 +9,8 @@ import {
   coatWords,
   sayClock,
   sayDay,
+  sayEdit,
+  sayFact,
   sayHour,
   sayTimes,
   sayZone,
@@ -24,6 +26,16 @@ import {
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
   ({ coats: 1, method: "brush", role: "base", ...more, product: productId(more.product) }) as Step;
+
+test("what two tabs set at once is called by its name, not by its place in a record", () => {
+  expect(["count", "room.temperatureC", "form.topDiameterMm", "decoration.baseColour"].map(sayFact)).toEqual([
+    "how many",
+    "temperature",
+    "top diameter",
+    "base colour",
+  ]);
+  expect(sayEdit({ op: "set", stepId: stepId("x"), field: "coats", value: 2 })).toBe("coats of a step");
+});
 
 describe("a step in the painter's words", () => {
   test.each([

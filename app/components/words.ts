@@ -1,3 +1,4 @@
+import type { Change } from "#core/coating/model/change";
 import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -272,6 +273,22 @@ export function sayHour(time: string, twelve = clockToTwelve()): string {
 export function sayClock(instant: number, now: number = Date.now(), twelve = clockToTwelve()): string {
   const time = sayTime(instant, twelve);
   return differenceInCalendarDays(instant, now) === 0 ? time : `${sayDay(instant, now)} ${time}`;
+}
+
+/** Facts of a piece as the user calls them, by the end of their path; others by their own words. */
+const FACT_WORDS: Readonly<Record<string, string>> = { count: "how many", material: "what it is made of", form: "shape and size", uses: "what it is for" };
+
+/** A fact of a piece by its path: "room.relativeHumidity" is "relative humidity". */
+export function sayFact(path: string): string {
+  const last = path.split(".").at(-1)!;
+  const words = last.replace(/(Mm|C|Mm2|Pct)$/, "").replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  return FACT_WORDS[last] ?? words;
+}
+
+/** What a change of a plan is about. */
+export function sayEdit(change: Change): string {
+  if (change.op === "set") return `${sayFact(change.field)} of a step`;
+  return change.op === "remove" ? "a step left out" : change.op === "move" ? "the place of a step" : "a step";
 }
 
 /** A time zone by its city: "Europe/London" is London time. */

@@ -3,19 +3,15 @@ import { changePiece } from "#core/coating/model/apply-changes";
 import type { Change } from "#core/coating/model/change";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { Piece } from "#core/piece/piece";
-import { useAsk, useAsked } from "~/actions/use-ask";
+import { askOf, useAsk, useAsked } from "~/actions/use-ask";
+import type { Clash } from "~/store/clashes.client";
 import type { KeptPiece } from "./kept-piece";
 
 /** What the rooms of a piece may ask of it. */
 export type PieceAsk =
-  { readonly intent: "change"; readonly seen: Piece; readonly changes: readonly Change[] } | { readonly intent: "take-theirs" } | { readonly intent: "remove" };
-
-/** Another tab changed the same fields: what the user wanted is kept until they have decided. */
-export interface Clash {
-  readonly paths: readonly string[];
-  readonly changes: readonly Change[];
-  readonly theirs: PieceRecord;
-}
+  | { readonly intent: "change"; readonly seen: Piece; readonly changes: readonly Change[] }
+  | { readonly intent: "take-theirs"; readonly key: string }
+  | { readonly intent: "remove" };
 
 /** How changes to a piece are saved. */
 export interface Saving {
@@ -28,15 +24,15 @@ export interface Saving {
 export type SaveChanges = (changes: readonly Change[], how?: Saving) => void;
 
 /** The piece of the layout route, as its loader gave it. */
-export function useKept(): KeptPiece & { readonly clash: Clash | null } {
-  const data = useRouteLoaderData("routes/piece/route") as { readonly kept: KeptPiece; readonly clash: Clash | null } | undefined;
+export function useKept(): KeptPiece & { readonly clashes: readonly Clash[] } {
+  const data = useRouteLoaderData("routes/piece/route") as { readonly kept: KeptPiece; readonly clashes: readonly Clash[] } | undefined;
   if (!data) throw new Error("this room stands outside a piece");
-  return { ...data.kept, clash: data.clash };
+  return { ...data.kept, clashes: data.clashes };
 }
 
 /** The piece with what is being saved already in it, and how to change it. */
 export function useRecord() {
-  const { record: kept, clash } = useKept();
+  const { record: kept, clashes } = useKept();
   const action = `/pieces/${kept.id}`;
   const ask = useAsk<PieceAsk>(action);
   const asked = useAsked<PieceAsk>(action);
@@ -44,7 +40,7 @@ export function useRecord() {
   const record: PieceRecord = asked.length > 0 ? { ...kept, piece } : kept;
   return {
     record,
-    clash,
+    clashes,
     save: (changes: readonly Change[], { seen = record.piece, typed = false }: Saving = {}) => {
       if (!typed) return void ask({ intent: "change", seen, changes });
       const paths = changes.map((one) => (one.op === "setPiece" ? one.path : "")).join();
@@ -53,9 +49,10 @@ export function useRecord() {
       ask({ intent: "change", seen, changes }, { about: `${kept.id}/${paths}`, over });
     },
     remove: () => ask({ intent: "remove" }),
-    takeTheirs: () => ask({ intent: "take-theirs" }),
-    keepMine: () => {
-      if (clash) ask({ intent: "change", seen: clash.theirs.piece, changes: clash.changes });
+    takeTheirs: ({ key }: Clash) => void ask({ intent: "take-theirs", key }),
+    keepMine: ({ key, again }: Clash) => {
+      ask({ intent: "take-theirs", key });
+      askOf(again.action, again.ask);
     },
   };
 }

@@ -44,10 +44,22 @@ export function pieceById(db: Database, id: PieceId): Promise<PieceRecord | unde
 
 /** What one tab has set in a record: coming upon its own later value it clashes with nobody. */
 export class OwnValues {
-  private readonly values = new Map<string, string>();
+  private readonly values: Map<string, string>;
+
+  /**
+   * @param before what it had set before a reload
+   * @param keep keeps what it has set over a reload
+   */
+  constructor(
+    before: readonly (readonly [string, string])[] = [],
+    private readonly keep: (values: readonly (readonly [string, string])[]) => void = () => undefined,
+  ) {
+    this.values = new Map(before);
+  }
 
   note(changes: readonly { readonly path: string; readonly value: unknown }[]): void {
     for (const { path, value } of changes) this.values.set(path, JSON.stringify(value) ?? "");
+    if (changes.length > 0) this.keep([...this.values]);
   }
 
   readonly isOwn = (path: string, value: unknown): boolean => {
@@ -91,8 +103,25 @@ export interface Days {
   readonly due?: string;
 }
 
-/** Says when a piece is begun and needed; an empty date is taken away. */
-export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}): Promise<void> {
+const DAYS = ["start", "due"] as const;
+
+/** Another tab set the same days meanwhile: nothing was written. */
+export class DaysClash extends Error {
+  override readonly name = "DaysClash";
+
+  constructor(readonly days: readonly (keyof Days)[]) {
+    super("another tab set the same day");
+  }
+}
+
+/**
+ * Says when a piece is begun and needed; an empty date is taken away.
+ *
+ * @param seen the days the screen showed; null to have these stand whatever was set meanwhile
+ * @param own what this tab has set in the piece before
+ * @throws DaysClash
+ */
+export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}, seen: Days | null = null, own = new OwnValues()): Promise<void> {
   return runCommand(
     db,
     "the dates",
@@ -101,6 +130,11 @@ export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}): P
     async (recorder) => {
       const current = await recorder.get("pieces", id);
       if (!current) return;
+      const stands = (day: keyof Days) => current.dates?.[day] ?? "";
+      const set = DAYS.filter((day) => dates[day] !== undefined);
+      const clashing = set.filter((day) => seen && ![seen[day] ?? "", dates[day]].includes(stands(day)) && !own.isOwn(`dates.${day}`, stands(day)));
+      if (clashing.length > 0) throw new DaysClash(clashing);
+      own.note(set.map((day) => ({ path: `dates.${day}`, value: dates[day] })));
       const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
       if (JSON.stringify(next) === JSON.stringify(current.dates ?? {})) return;
       await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });

@@ -3,6 +3,7 @@ import type { CandidateId, PieceId, PlanId, StepId } from "#core/catalogue/ids";
 import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import { changesWith } from "#core/coating/model/apply-changes";
 import type { Change } from "#core/coating/model/change";
+import { editClashes } from "#core/coating/model/edit-clashes";
 import type { StepChoice, ZoneSteps } from "#core/coating/model/step";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import { runCommand } from "./command";
@@ -87,8 +88,36 @@ export function planFor(db: Database, piece: PieceId, followed: Followed): Promi
   return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true));
 }
 
-/** Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays. */
-export function editPlan(db: Database, piece: PieceId, followed: Followed, edits: readonly Change[], by: By = {}): Promise<PlanRecord> {
+/** Another tab changed the same steps of the plan meanwhile: nothing was written. */
+export class EditClash extends Error {
+  override readonly name = "EditClash";
+
+  constructor(readonly changes: readonly Change[]) {
+    super("another tab changed the same steps of this plan");
+  }
+}
+
+/** What the screen knew of a plan when it was changed there. */
+export interface KnownEdits {
+  /** The plan's changes as it showed them. */
+  readonly edits: readonly Change[];
+  readonly isOwn: (change: Change) => boolean;
+}
+
+/**
+ * Adds the user's changes to the plan they follow, which is kept from then on; what another tab added stays.
+ *
+ * @param known what the screen knew; null to have them stand whatever was changed meanwhile
+ * @throws GonePiece, EditClash
+ */
+export function editPlan(
+  db: Database,
+  piece: PieceId,
+  followed: Followed,
+  edits: readonly Change[],
+  by: By = {},
+  known: KnownEdits | null = null,
+): Promise<PlanRecord> {
   return runCommand(
     db,
     "the change to the plan",
@@ -96,6 +125,8 @@ export function editPlan(db: Database, piece: PieceId, followed: Followed, edits
     ["plans", "pieces"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
+      const clashing = known === null ? [] : editClashes(edits, known.edits, plan.edits, known.isOwn);
+      if (clashing.length > 0) throw new EditClash(clashing);
       const next = { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, edits) };
       await recorder.put("plans", next);
       return next;

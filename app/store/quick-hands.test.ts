@@ -2,6 +2,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import { candidateId, stepId } from "#core/catalogue/ids";
+import type { Change } from "#core/coating/model/change";
 import { bodyOf } from "#core/logbook/body-state";
 import { pebble } from "../../tests/reference/bench";
 import { coat, follow, set } from "../../tests/reference/notebook";
@@ -9,7 +10,7 @@ import { takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { begunPieces, keepOverview, keptOverview, namedPieces, overviewKey } from "./listing";
-import { addPiece, allPieces, OwnValues, pieceById, removePiece, savePiece } from "./pieces";
+import { addPiece, allPieces, OwnValues, pieceById, removePiece, savePiece, setDates } from "./pieces";
 import { editPlan, planById } from "./plans";
 import { addRoom, hoursIn, saveHours, saveSettings } from "./preferences";
 import { markDone, markUndone, progressOf, setNotesRight } from "./progress";
@@ -40,6 +41,26 @@ describe("one tab, quicker than its screen", () => {
     for (const count of [2, 3, 4]) expect((await savePiece(db, seen.id, seen.piece, [set("count", count)], own)).kind).toBe("saved");
     await savePiece(db, seen.id, (await pieceById(db, seen.id))!.piece, [set("count", 9)]);
     expect(await savePiece(db, seen.id, seen.piece, [set("count", 5)], own)).toMatchObject({ kind: "clash", paths: ["count"] });
+  });
+
+  test("two tabs on one step of a plan, or on one day: the second is told, whatever they set beside it stands, and it may stand all the same", async () => {
+    const piece = await addPiece(db, pebble());
+    const following = follow(candidateId("one"), "");
+    const coats = (value: number): Change => ({ op: "set", stepId: stepId("top.base.1"), field: "coats", value });
+    const thin: Change = { op: "set", stepId: stepId("top.base.1"), field: "thinning", value: { with: "water", percent: 8 } };
+    const known = { edits: [], isOwn: () => false };
+    await editPlan(db, piece.id, following, [coats(3)], {}, known);
+    await editPlan(db, piece.id, following, [thin], {}, known);
+    await expect(editPlan(db, piece.id, following, [coats(4)], {}, known)).rejects.toMatchObject({ name: "EditClash", changes: [coats(4)] });
+    await expect(editPlan(db, piece.id, following, [{ op: "remove", stepId: stepId("top.base.1") }], {}, known)).rejects.toMatchObject({ name: "EditClash" });
+    await editPlan(db, piece.id, following, [coats(4)], {}, { edits: [], isOwn: (one) => JSON.stringify(one) === JSON.stringify(coats(3)) });
+    expect((await editPlan(db, piece.id, following, [coats(5)])).edits).toEqual([thin, coats(5)]);
+    const own = new OwnValues();
+    await setDates(db, piece.id, { due: "2026-12-24" }, {}, {}, own);
+    await setDates(db, piece.id, { start: "2026-12-01" }, {}, {});
+    await expect(setDates(db, piece.id, { due: "2026-12-31" }, {}, {})).rejects.toMatchObject({ name: "DaysClash", days: ["due"] });
+    await setDates(db, piece.id, { due: "2026-12-27" }, {}, {}, own);
+    expect((await pieceById(db, piece.id))?.dates).toEqual({ due: "2026-12-27", start: "2026-12-01" });
   });
 
   test("the same ask twice is done once; a second click on done notes nothing", async () => {

@@ -32,6 +32,11 @@ export function laterThanNow(ends: Iterable<number>, now: number): number | null
   return last > now + CLOCK_SLACK_MS ? last : null;
 }
 
+/** The instants of notes that lie later than now, in their order, each once. */
+function timesAfter(noted: readonly Noted[], now: number): readonly string[] {
+  return [...new Set(noted.map((one) => one.at))].filter((at) => Date.parse(at) > now).sort();
+}
+
 /**
  * Notes that lie later than now, brought to now in their order.
  *
@@ -41,7 +46,8 @@ export function laterThanNow(ends: Iterable<number>, now: number): number | null
  */
 export function broughtToNow<N extends Noted>(noted: readonly N[], now: number): readonly N[] {
   const later = noted.filter((one) => Date.parse(one.at) > now).sort((a, b) => a.at.localeCompare(b.at));
-  return later.map((one, index) => ({ ...one, at: new Date(now + index).toISOString() }));
+  const times = timesAfter(noted, now);
+  return later.map((one) => ({ ...one, at: new Date(now + times.indexOf(one.at)).toISOString() }));
 }
 
 /**
@@ -53,6 +59,6 @@ export function broughtToNow<N extends Noted>(noted: readonly N[], now: number):
  * @returns the instant now, ISO 8601
  */
 export function basisBroughtToNow(basis: string, noted: readonly Noted[], now: number): string {
-  const before = noted.filter(({ at }) => Date.parse(at) > now && at <= basis).length;
+  const before = timesAfter(noted, now).filter((at) => at <= basis).length;
   return Date.parse(basis) > now ? new Date(now + Math.max(0, before - 1)).toISOString() : basis;
 }

@@ -61,6 +61,13 @@ test("the keyboard goes to the parts of a page at once, sees where it is, and th
   await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"] });
   const follows = () => page.evaluate(() => !!(document.getElementById("plan")!.compareDocumentPosition(document.getElementById("facts")!) & 4));
   expect(await follows()).toBe(true);
+  await page.getByRole("link", { name: "Settings" }).focus();
+  for (const key of ["Control+k", "?"]) {
+    await page.keyboard.press(key);
+    await page.getByRole("dialog").waitFor();
+    await page.keyboard.press("Escape");
+    await page.waitForFunction(() => document.activeElement?.textContent === "Settings");
+  }
   await page.reload();
   await planReady(page);
   await page.keyboard.press("Tab");

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
 import { daySchema, isDay } from "#core/formats/hours-schema";
+import type { JoiRoot } from "#core/formats/stores/definition";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { useAsk, useAsked } from "~/actions/use-ask";
@@ -21,6 +22,14 @@ import { Latest, Sittings } from "./sittings";
 interface DatesAsk {
   readonly intent: "dates";
   readonly dates: Days;
+  /** The days the screen showed; null where these stand whatever was set meanwhile. */
+  readonly seen?: Days | null;
+}
+
+const DAY_LABELS: Readonly<Record<keyof Days, string>> = { start: "Start on", due: "Needed on" };
+
+function daysField(joi: JoiRoot) {
+  return joi.object({ start: daySchema(joi).allow(""), due: daySchema(joi).allow("") });
 }
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -30,11 +39,28 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 clientLoader.hydrate = true as const;
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
-  const [{ database }, { setDates }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
+  const [{ database }, { DaysClash, setDates }, clashes] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/store/pieces"),
+    import("~/store/clashes.client"),
+  ]);
   return perform<DatesAsk, null>(
     request,
-    { dates: (joi) => ({ dates: joi.object({ start: daySchema(joi).allow(""), due: daySchema(joi).allow("") }).required() }) },
-    { dates: async ({ dates }, by) => (await setDates(await database(), pieceId(params.id), dates, by), null) },
+    { dates: (joi) => ({ dates: daysField(joi).required(), seen: daysField(joi).allow(null) }) },
+    {
+      dates: async ({ dates, seen = null }, by) => {
+        const [id, key] = [pieceId(params.id), `dates/${Object.keys(dates).sort().join()}`];
+        try {
+          await setDates(await database(), id, dates, by, seen, clashes.ownValuesOf(id));
+          clashes.settleClash(id, key);
+        } catch (error) {
+          if (!(error instanceof DaysClash)) throw error;
+          const again: DatesAsk = { intent: "dates", dates, seen: null };
+          clashes.noteClash(id, { key, what: error.days.map((day) => DAY_LABELS[day].toLowerCase()), again: { action: `/pieces/${id}/dates`, ask: again } });
+        }
+        return null;
+      },
+    },
   );
 }
 
@@ -49,12 +75,17 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const ask = useAsk<DatesAsk>(action);
   const asked = useAsked<DatesAsk>(action);
   const { start = "", due = "" } = asked.reduce<Days>((days, one) => ({ ...days, ...one.dates }), kept.record.dates ?? {});
-  const save = (field: keyof Days) => (day: string) => void ask({ intent: "dates", dates: { [field]: day } }, { about: `${kept.record.id}/${field}` });
+  const save = (field: keyof Days) => (day: string) => {
+    const seen = { start, due };
+    // What the user knew when they began to type is known still.
+    const over = (earlier: DatesAsk): DatesAsk => ({ intent: "dates", dates: { [field]: day }, ...(earlier.seen === undefined ? {} : { seen: earlier.seen }) });
+    ask({ intent: "dates", dates: { [field]: day }, seen }, { about: `${kept.record.id}/${field}`, over });
+  };
   return (
     <section aria-label="Dates" className="grid max-w-4xl gap-4">
       <div className="flex flex-wrap items-end gap-3">
-        <Day label="Start on" value={start} save={save("start")} />
-        <Day label="Needed on" value={due} min={dateOf(now, hours.timeZone)} save={save("due")} />
+        <Day label={DAY_LABELS.start} value={start} save={save("start")} />
+        <Day label={DAY_LABELS.due} value={due} min={dateOf(now, hours.timeZone)} save={save("due")} />
         <p className="grow text-soft">
           In your free hours, {sayZone(hours.timeZone)}.{" "}
           <Link to="/settings#hours" className="underline">

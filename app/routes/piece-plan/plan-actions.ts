@@ -5,6 +5,7 @@ import { coatEvents } from "#core/logbook/coat-events";
 import type { Task, Work } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
 import { followedOf } from "~/piece/followed";
+import type { PlanRecord } from "#core/formats/stores/plans";
 import type { SaveChanges } from "~/piece/use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanAsk } from "./plan-ask";
@@ -32,18 +33,21 @@ export interface PlanActions {
 }
 
 /** The actions of a plan as it is shown. */
-export function usePlanActions(pieceId: string, view: PlannedView, save: SaveChanges): PlanActions {
+/** @param plan the plan that is kept of the piece */
+export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRecord | null, save: SaveChanges): PlanActions {
   const ask = useAsk<PlanAsk>(`/pieces/${pieceId}?index`);
   const step = useAsk<{ readonly intent: "undo" }>("/history", false);
   const { shown } = view;
   const followed = followedOf(view);
+  // Of a plan that is not followed yet the screen knows no changes.
+  const known = plan && plan.candidateId === shown?.id && (plan.basis ?? null) === view.basis ? plan.edits : null;
   const now = () => new Date().toISOString();
   return {
     apply: (changes) => {
       const onPiece = changes.filter((change) => change.op === "setPiece");
       const edits = changes.filter((change) => change.op !== "setPiece");
       if (onPiece.length > 0) save(onPiece);
-      if (edits.length > 0 && followed) ask({ intent: "edit", followed, edits });
+      if (edits.length > 0 && followed) ask({ intent: "edit", followed, edits, known });
     },
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
     markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),

@@ -8,7 +8,7 @@ import type { Followed } from "~/store/plans";
 
 /** What the plan's screen may ask of its action. */
 export type PlanAsk =
-  | { readonly intent: "edit"; readonly followed: Followed; readonly edits: readonly Change[] }
+  | { readonly intent: "edit"; readonly followed: Followed; readonly edits: readonly Change[]; readonly known?: readonly Change[] | null }
   | { readonly intent: "pin"; readonly followed: Followed; readonly stepIds: readonly StepId[]; readonly kept: boolean }
   | { readonly intent: "plain" }
   | { readonly intent: "keep"; readonly followed: Followed }
@@ -19,7 +19,7 @@ export type PlanAsk =
   | { readonly intent: "engine"; readonly take: "newer" | "kept" };
 
 export const PLAN_INTENTS: Intents<PlanAsk> = {
-  edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi) }),
+  edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi), known: changesField(joi).allow(null).optional() }),
   pin: (joi) => ({ followed: followedField(joi), stepIds: joi.array().items(joi.string().max(120)).min(1).max(60).required(), kept: joi.boolean().required() }),
   plain: () => ({}),
   keep: (joi) => ({ followed: followedField(joi) }),

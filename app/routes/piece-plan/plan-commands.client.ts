@@ -2,10 +2,14 @@ import { pieceId } from "#core/catalogue/ids";
 import { changesBetween } from "#core/coating/model/changes-between";
 import type { Repair } from "#core/coating/planner/repair";
 import { keptPiece, planOf } from "~/piece/kept-piece";
+import type { Change } from "#core/coating/model/change";
+import { targetOf } from "#core/coating/model/edit-clashes";
+import { sayEdit } from "~/components/words";
+import { isOwnEdit, noteClash, noteOwnEdits, settleClash } from "~/store/clashes.client";
 import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
-import { clearEdits, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
+import { clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { markDone, markUndone, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "./plan-ask";
@@ -21,7 +25,19 @@ export function planCommands(of: string) {
     return { kept, view: await planView(of, planOf(kept)) };
   };
   return {
-    edit: async ({ followed, edits }: Of<"edit">, by: By) => void (await editPlan(await database(), id, followed, edits, by)),
+    edit: async ({ followed, edits, known = null }: Of<"edit">, by: By) => {
+      const seen = known && { edits: known, isOwn: (change: Change) => isOwnEdit(id, change) };
+      const key = `plan/${edits.map(targetOf).sort().join()}`;
+      try {
+        await editPlan(await database(), id, followed, edits, by, seen);
+        noteOwnEdits(id, edits);
+        settleClash(id, key);
+      } catch (error) {
+        if (!(error instanceof EditClash)) throw error;
+        const again: PlanAsk = { intent: "edit", followed, edits, known: null };
+        noteClash(id, { key, what: [...new Set(error.changes.map(sayEdit))], again: { action: `/pieces/${id}?index`, ask: again } });
+      }
+    },
     pin: async ({ followed, stepIds, kept }: Of<"pin">) => pinSteps(await database(), id, followed, stepIds, kept),
     keep: async ({ followed }: Of<"keep">) => void (await keepPlan(await database(), id, followed)),
     plain: async () => {

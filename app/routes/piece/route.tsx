@@ -6,6 +6,7 @@ import { perform } from "~/actions/perform";
 import { RoomError } from "~/components/room-error";
 import { Silhouette } from "~/components/shape/silhouette";
 import { nameIn, useMenu } from "~/components/use-menu";
+import { sayFact } from "~/components/words";
 import { useTyped } from "~/components/use-typed";
 import { changesField } from "~/piece/change-asks";
 import { keptPiece } from "~/piece/kept-piece";
@@ -14,8 +15,8 @@ import type { PieceAsk, SaveChanges } from "~/piece/use-record";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { clashOf }] = await Promise.all([keptPiece(params.id), import("~/store/clashes.client")]);
-  return { kept, clash: clashOf(params.id) };
+  const [kept, { clashesOf }] = await Promise.all([keptPiece(params.id), import("~/store/clashes.client")]);
+  return { kept, clashes: clashesOf(params.id) };
 }
 clientLoader.hydrate = true as const;
 
@@ -29,17 +30,27 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
   const id = pieceId(params.id);
   return perform<PieceAsk, Response | null>(
     request,
-    { change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }), "take-theirs": () => ({}), remove: () => ({}) },
+    {
+      change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }),
+      "take-theirs": (joi) => ({ key: joi.string().max(400).required() }),
+      remove: () => ({}),
+    },
     {
       change: async ({ seen, changes }, by) => {
         const saved = await savePiece(await database(), id, seen, changes, clashes.ownValuesOf(id), by);
         if (saved.kind === "gone") throw new GonePiece();
-        if (saved.kind === "clash") clashes.noteClash(id, { paths: saved.paths, theirs: saved.theirs, changes });
-        else clashes.settleClash(id);
+        const keyOf = (paths: readonly string[]) => `piece/${[...paths].sort().join()}`;
+        if (saved.kind === "clash")
+          clashes.noteClash(id, {
+            key: keyOf(saved.paths),
+            what: saved.paths.map(sayFact),
+            again: { action: `/pieces/${id}`, ask: { intent: "change", seen: saved.theirs.piece, changes } as PieceAsk },
+          });
+        else clashes.settleClash(id, keyOf(changes.flatMap((one) => (one.op === "setPiece" ? [one.path] : []))));
         return null;
       },
-      "take-theirs": async () => {
-        clashes.settleClash(id);
+      "take-theirs": async ({ key }) => {
+        clashes.settleClash(id, key);
         return null;
       },
       remove: async () => {
@@ -62,7 +73,7 @@ const ROOMS = [
 /** A piece: its name, its rooms, and whichever of them is open. */
 export default function PiecePage() {
   const menu = useMenu();
-  const { record, clash, save, remove, takeTheirs, keepMine } = useRecord();
+  const { record, clashes, save, remove, takeTheirs, keepMine } = useRecord();
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
   return (
@@ -83,21 +94,21 @@ export default function PiecePage() {
           <Trash2 aria-hidden size={18} /> <span className="max-sm:sr-only">Remove</span>
         </button>
       </div>
-      {clash && (
-        <div role="alert" className="mt-3 rounded-lg border-l-8 border-act bg-warn-tint p-3">
+      {clashes.map((clash) => (
+        <div key={clash.key} role="alert" className="mt-3 rounded-lg border-l-8 border-act bg-warn-tint p-3">
           <p>
-            <strong>Another tab changed the same thing</strong> ({clash.paths.join(", ")}). Yours was not saved.
+            <strong>Another tab changed the same thing</strong> ({clash.what.join(", ")}). Yours was not saved.
           </p>
           <p className="mt-2 flex flex-wrap gap-2">
-            <button type="button" className="button" onClick={keepMine}>
+            <button type="button" className="button" onClick={() => keepMine(clash)}>
               Save mine
             </button>
-            <button type="button" className="button" onClick={takeTheirs}>
+            <button type="button" className="button" onClick={() => takeTheirs(clash)}>
               Leave theirs
             </button>
           </p>
         </div>
-      )}
+      ))}
       <nav aria-label="This piece" className="mb-4 mt-2 flex flex-wrap gap-x-1 border-b-2 border-ink print:hidden">
         {ROOMS.map(({ to, end, label, short }) => (
           <NavLink key={to} to={to} end={end} className="tab" aria-label={label}>
