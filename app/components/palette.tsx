@@ -1,6 +1,7 @@
 import { Command } from "cmdk";
 import { useEffect, useState } from "react";
 import { useFetcher, useLocation, useNavigate } from "react-router";
+import { NAMES_KEY } from "./names-key";
 import { useAppContext } from "./app-context";
 
 interface Thing {
@@ -25,7 +26,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   const { history, step, settings, saveSettings } = useAppContext();
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  const { load, data: pieces = [] } = useFetcher<{ readonly id: string; readonly name: string }[]>({ key: "names" });
+  const { load, data: pieces = [] } = useFetcher<{ readonly id: string; readonly name: string }[]>({ key: NAMES_KEY });
   const [typed, setTyped] = useState("");
   useEffect(() => void load("/names"), [load]);
   const go = (to: string) => () => void navigate(to);

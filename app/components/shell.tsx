@@ -1,24 +1,41 @@
 import { Dialog } from "radix-ui";
-import { lazy, useCallback, Suspense, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
-import { Link, NavLink, useLocation, useNavigate } from "react-router";
+import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
+import type * as PaletteModuleType from "./palette";
+import { NAMES_KEY } from "./names-key";
 import { SkipLinks, skipTo } from "./skip-links";
 import { useFocusKept } from "./use-focus-kept";
 import { useAppContext } from "./app-context";
 
-const loadPalette = () => import("./palette").then((module) => ({ default: module.Palette }));
-const Palette = lazy(loadPalette);
+type PaletteModule = typeof PaletteModuleType;
 
-/** Once the page rests, what opens on a key is fetched, so that it opens at once. */
-function usePaletteAtHand(): void {
+/**
+ * The palette's code, fetched once the page rests with the names it finds, or when it is opened before that; null until it is here. It is not drawn lazily:
+ * what is lazy shows nothing for a third of a second when it first comes.
+ */
+function usePalette(wanted: boolean): PaletteModule | null {
+  const [loaded, setLoaded] = useState<PaletteModule | null>(null);
+  const { load } = useFetcher({ key: NAMES_KEY });
+  const [missing, setMissing] = useState<unknown>(null);
+  const fetchIt = useCallback(() => void import("./palette").then(setLoaded).catch(setMissing), []);
   useEffect(() => {
     const soon = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 2000));
-    soon(() => void loadPalette().catch(() => undefined));
-  }, []);
+    soon(() => {
+      fetchIt();
+      void load("/names");
+    });
+  }, [fetchIt, load]);
+  useEffect(() => {
+    if (wanted && !loaded) fetchIt();
+  }, [wanted, loaded, fetchIt]);
+  // A part that is gone with an older version is told of where parts are told of.
+  if (wanted && !loaded && missing !== null) throw missing;
+  return loaded;
 }
 
 const PLACES = [
@@ -193,7 +210,7 @@ export function Shell({ renewed, children }: { renewed: (() => void) | null; chi
   useKeys(setShowing);
   useFocusOnPage();
   useFocusKept();
-  usePaletteAtHand();
+  const palette = usePalette(showing === "palette");
   return (
     <>
       <SkipLinks />
@@ -209,11 +226,7 @@ export function Shell({ renewed, children }: { renewed: (() => void) | null; chi
         {said}
       </p>
       <Shortcuts open={showing === "shortcuts"} onOpenChange={(open) => setShowing(open ? "shortcuts" : null)} />
-      {showing === "palette" && (
-        <Suspense fallback={null}>
-          <Palette close={() => setShowing(null)} showKeys={() => setShowing("shortcuts")} />
-        </Suspense>
-      )}
+      {showing === "palette" && palette && <palette.Palette close={() => setShowing(null)} showKeys={() => setShowing("shortcuts")} />}
     </>
   );
 }

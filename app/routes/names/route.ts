@@ -1,3 +1,8 @@
+/** They are asked for anew when they are looked at: not after every stroke that is saved. */
+export function shouldRevalidate(): boolean {
+  return false;
+}
+
 /** The names of all pieces, for whoever looks one up. */
 export async function clientLoader() {
   const { names } = await import("~/store/names.client");

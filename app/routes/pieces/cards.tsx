@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { format } from "date-fns";
-import { useLayoutEffect, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 import type { Overview } from "#core/logbook/overview";
@@ -12,6 +12,7 @@ import { useColumns } from "~/components/use-columns";
 import { nameIn } from "~/components/use-menu";
 import { sayClock, stepTitle } from "~/components/words";
 import type { NamedPiece } from "~/store/listing";
+import { cardSeen } from "./listing.client";
 import type { Listed, Listing } from "./listing.client";
 
 function Standing({ overview, now, menu }: { overview: Overview; now: number; menu: Menu }) {
@@ -88,6 +89,7 @@ function Unreadable({ name }: { name: string }) {
 
 /** One piece in the list. */
 function Card({ of: { id, name }, listing, now, menu }: OfList & { of: NamedPiece }) {
+  useEffect(() => cardSeen(id), [id]);
   return (
     <Link to={`/pieces/${id}`} className="sheet flex h-full min-h-36 flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
       <Guard instead={<Unreadable name={name} />} of={listing}>

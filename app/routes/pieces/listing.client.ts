@@ -69,16 +69,48 @@ export class Listing {
   }
 }
 
+/** How often the list, and each card of it, is in the page: over two loads of the list a card stays. */
+const inSight = new Map<string, number>();
+/** Pieces of the list that are looked through whether their cards are in sight or not. */
+let told: ReadonlySet<string> = new Set();
+
+/**
+ * Something of the list has come into the page.
+ *
+ * @returns says that it has left it
+ */
+function seen(what: string, left: () => void): () => void {
+  inSight.set(what, (inSight.get(what) ?? 0) + 1);
+  return () => {
+    inSight.set(what, inSight.get(what)! - 1);
+    // It may come back at once: another load of the list has it too.
+    setTimeout(() => {
+      if (inSight.get(what) !== 0) return;
+      inSight.delete(what);
+      left();
+    });
+  };
+}
+
+/** The list is looked at. @returns says that it was left: nothing need be worked out for it any more */
+export function listSeen(): () => void {
+  return seen("list", () => leaveList());
+}
+
+/** A card is in the page. @returns says that it has left it: what waits only for it need not be worked out any more */
+export function cardSeen(id: string): () => void {
+  return seen(`card/${id}`, () => {
+    if (!told.has(id)) leaveList((piece) => piece === id);
+  });
+}
+
 /** The list of all pieces. */
 export async function listingOf(db: Database): Promise<Listing> {
   // What was asked for the list before is asked again where it is still in sight.
   leaveList();
   const [pieces, begun] = await Promise.all([names(), begunPieces(db)]);
   const here = new Set(pieces.map((one) => one.id));
-  return new Listing(
-    db,
-    pieces,
-    begun.filter((id) => here.has(id)),
-    Date.now(),
-  );
+  const begunHere = begun.filter((id) => here.has(id));
+  told = new Set(begunHere.slice(0, MOST_BEGUN));
+  return new Listing(db, pieces, begunHere, Date.now());
 }

@@ -1,3 +1,4 @@
+import { useEffect } from "react";
 import { Link } from "react-router";
 import { Plus, Undo2 } from "lucide-react";
 import { perform } from "~/actions/perform";
@@ -16,7 +17,7 @@ import type { RemovedPiece } from "~/store/history.client";
 import { database } from "~/store/open.client";
 import type { Route } from "./+types/route";
 import { Cards } from "./cards";
-import { listingOf } from "./listing.client";
+import { listingOf, listSeen } from "./listing.client";
 import { OnTheTable } from "./on-the-table";
 
 interface PiecesAsk {
@@ -81,6 +82,7 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const now = useNow();
   const { listing, removed, standing, backup } = loaderData;
+  useEffect(() => listSeen(), []);
   return (
     <>
       <title>Pieces – Nook Coat</title>
