@@ -4,9 +4,10 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
 import { USUAL_SETTINGS } from "#core/formats/stores/settings";
 import { usualHours } from "#core/schedule/free-hours";
-import { AppContextProvider } from "~/components/app-context";
+import { AppContextProvider, useNotebookState } from "~/components/app-context";
 import type { Preferences } from "~/components/app-context";
 import { RoomError } from "~/components/room-error";
+import { KeptShut } from "~/components/notices";
 import { Frame, Shell } from "~/components/shell";
 import { timeZoneHere } from "~/components/time-zone";
 import { useServiceWorker } from "~/components/use-service-worker";
@@ -68,8 +69,10 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export function HydrateFallback() {
+  const { blocked } = useNotebookState();
   return (
     <Frame>
+      <KeptShut blocked={blocked} />
       <p>Opening your notebook…</p>
     </Frame>
   );

@@ -36,6 +36,17 @@ export function ensurePackages() {
   writeFileSync(STAMP, lock);
 }
 
+/** What Chromium is started with, wherever it is started. */
+export const CHROMIUM_ARGS = [
+  "--no-sandbox",
+  "--disable-gpu",
+  "--disable-quic",
+  "--no-first-run",
+  "--disable-background-networking",
+  "--disable-component-update",
+  "--disable-sync",
+];
+
 /** The browser of the tests: CHROMIUM_PATH, or Debian's. */
 export function chromiumPath() {
   return [process.env.CHROMIUM_PATH, ...CHROMIUM_PATHS].find((path) => path && existsSync(path)) ?? null;

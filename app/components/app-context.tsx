@@ -70,10 +70,10 @@ function useOtherTabs(): void {
   }, [revalidate]);
 }
 
-const AS_USUAL: NotebookState = { tooOld: false, blocked: false, readOnly: false };
+const AS_USUAL: NotebookState = { tooOld: false, blocked: false, readOnly: false, putBack: null };
 
 /** How the notebook stands in this tab. */
-function useNotebookState(): NotebookState {
+export function useNotebookState(): NotebookState {
   const [state, setState] = useState(AS_USUAL);
   useEffect(() => {
     let stop: (() => void) | null = null;

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { Check, CloudAlert, Ellipsis, X } from "lucide-react";
 import { readRefusal, retryAsks, useAsks } from "~/actions/use-ask";
+import type { NotebookState } from "~/store/open.client";
 import { useAppContext } from "./app-context";
 import { ToolButton } from "./tool-button";
 import { useClockWatch } from "./use-clock-watch";
@@ -76,6 +77,32 @@ function ClockSetBack() {
   );
 }
 
+/** An older tab keeps the notebook shut. */
+export function KeptShut({ blocked }: Pick<NotebookState, "blocked">) {
+  if (!blocked) return null;
+  return (
+    <p role="alert" className="notice bg-warn-tint">
+      Another tab has an older Nook Coat open, and keeps the notebook shut. Close or reload that tab; this one goes on by itself.
+    </p>
+  );
+}
+
+/** The browser has cleared the notebook under the page. */
+function Cleared({ putBack }: Pick<NotebookState, "putBack">) {
+  if (putBack === null) return null;
+  return (
+    <div role="alert" className="notice bg-stop-tint text-stop">
+      <p>
+        <strong>The browser has cleared this notebook.</strong> What this page had read was put back: {putBack === 1 ? "one piece" : `${putBack} pieces`}. Bring
+        in your last file for the rest, and save a new one.
+      </p>
+      <Link to="/settings#files" className="button mt-2">
+        To the notebook as a file
+      </Link>
+    </div>
+  );
+}
+
 /**
  * What the whole house has to say: that another tab is newer, that the browser keeps nothing, what could not be saved.
  *
@@ -90,11 +117,8 @@ export function Notices({ renewed }: { renewed: (() => void) | null }) {
           A newer Nook Coat is open in another tab. Reload this page to go on here.
         </p>
       )}
-      {notebook.blocked && (
-        <p role="alert" className="notice bg-warn-tint">
-          Another tab has an older Nook Coat open, and keeps the notebook shut. Close or reload that tab; this one goes on by itself.
-        </p>
-      )}
+      <KeptShut blocked={notebook.blocked} />
+      <Cleared putBack={notebook.putBack} />
       {notebook.readOnly && (
         <p role="alert" className="notice bg-warn-tint">
           This notebook was last used with a newer Nook Coat. Here it can be read and{" "}

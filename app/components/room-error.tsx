@@ -64,7 +64,7 @@ export function RoomError() {
   return (
     <section role="alert" className="max-w-prose [overflow-wrap:anywhere]">
       <title>Something went wrong – Nook Coat</title>
-      <h1 className="text-3xl">That did not work</h1>
+      <h1 className="text-3xl">{isGone ? "This is not here any more" : "That did not work"}</h1>
       {isFault ? (
         <>
           <p className="mt-3">

@@ -19,17 +19,21 @@ export interface KeptPiece {
  * @throws a 404 answer when there is none
  */
 export async function keptPiece(id: string): Promise<KeptPiece> {
-  const [{ database }, { pieceById }, { planById }, { progressOf }] = await Promise.all([
+  const [{ database }, { pieceById }, { planById }, { progressOf }, { forget, remember }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
     import("~/store/progress"),
+    import("~/store/remembered.client"),
   ]);
   const db = await database();
   const record = await pieceById(db, pieceId(id));
+  if (!record) forget(id);
   if (!record) throw data("this piece is not in your notebook; it may have been removed in another tab", { status: 404 });
   const [plan, progress] = await Promise.all([planById(db, record.planId), progressOf(db, record.id)]);
-  return { record, plan, progress };
+  const kept = { record, plan, progress };
+  remember(kept);
+  return kept;
 }
 
 /** Every piece with its plan and its work, by name. */

@@ -2,6 +2,7 @@ import "./backup.client";
 import { onCommand } from "./command";
 import { isReadOnly, openStore } from "./database";
 import type { Database } from "./database";
+import { putBack } from "./remembered.client";
 
 let opened: Promise<Database> | null = null;
 const CHANNEL = "nook-coat-changes";
@@ -14,9 +15,11 @@ export interface NotebookState {
   readonly blocked: boolean;
   /** A newer Nook Coat has written it: it is read only here. */
   readonly readOnly: boolean;
+  /** The browser has cleared it under this page: so many pieces the page had read were put back; null where it has not. */
+  readonly putBack: number | null;
 }
 
-let state: NotebookState = { tooOld: false, blocked: false, readOnly: false };
+let state: NotebookState = { tooOld: false, blocked: false, readOnly: false, putBack: null };
 const watchers = new Set<() => void>();
 
 function become(change: Partial<NotebookState>): void {
@@ -33,6 +36,9 @@ export function onNotebookState(watcher: () => void): () => void {
   return () => watchers.delete(watcher);
 }
 
+/** The browser has closed the database under this page: it may have cleared it. */
+let closed = false;
+
 async function fresh(): Promise<Database> {
   const own = openStore({
     onNewer: () => {
@@ -42,10 +48,16 @@ async function fresh(): Promise<Database> {
     onBlocked: (blocked) => become({ blocked }),
     onClosed: () => {
       opened = null;
+      closed = true;
     },
   });
   try {
     const db = await own;
+    if (closed) {
+      closed = false;
+      const count = await putBack(db);
+      if (count !== null) become({ putBack: count });
+    }
     become({ blocked: false, readOnly: isReadOnly(db) });
     return db;
   } catch (error) {

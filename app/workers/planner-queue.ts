@@ -25,8 +25,10 @@ interface Question {
   readonly about: string;
   /** The piece it is about. */
   readonly piece: string;
-  /** Looked at now; else only for a list. */
+  /** Looked at now. */
   urgent: boolean;
+  /** Asked only for a list. */
+  listed: boolean;
   ask: () => Promise<unknown>;
   readonly waiting: Waiting[];
 }
@@ -64,15 +66,16 @@ export class PlannerQueue {
       if (known) {
         known.ask = ask;
         known.urgent ||= urgent;
+        known.listed &&= !urgent;
         known.waiting.push(who);
-      } else this.waiting.push({ about, piece, urgent, ask, waiting: [who] });
+      } else this.waiting.push({ about, piece, urgent, listed: !urgent, ask, waiting: [who] });
       void this.next();
     });
   }
 
   /** Lets go of questions that wait and are only for a list. */
   letGo(isLeft: (piece: string) => boolean): void {
-    const left = this.waiting.filter((one) => !one.urgent && isLeft(one.piece));
+    const left = this.waiting.filter((one) => one.listed && isLeft(one.piece));
     this.waiting = this.waiting.filter((one) => !left.includes(one));
     for (const one of left) for (const who of one.waiting) who.fail(new NotWanted());
   }

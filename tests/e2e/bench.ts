@@ -3,7 +3,9 @@ import { afterAll, afterEach, beforeAll, expect } from "@jest/globals";
 import AxeBuilder from "@axe-core/playwright";
 import { spawn } from "node:child_process";
 import { chromium } from "playwright-core";
-import type { Browser, BrowserContext, Download, Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
+
+export { contentOf } from "../reliability/hands";
 
 export const URL_BASE = process.env.NOOK_COAT_URL!;
 const SLOW_MS = Number(process.env.SLOW_MS ?? 15_000);
@@ -125,13 +127,6 @@ export async function keptForOffline(page: Page): Promise<void> {
       look();
     });
   });
-}
-
-/** The text of a file the user saved. */
-export async function contentOf(download: Download): Promise<string> {
-  const chunks: Buffer[] = [];
-  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString("utf8");
 }
 
 export async function axeClean(page: Page): Promise<void> {

@@ -1,22 +1,13 @@
 import { chromium } from "playwright-core";
-import { chromiumPath } from "../../scripts/ensure.mjs";
-
-const ARGS = [
-  "--no-sandbox",
-  "--disable-gpu",
-  "--disable-quic",
-  "--no-first-run",
-  "--disable-background-networking",
-  "--disable-component-update",
-  "--disable-sync",
-];
+import { CHROMIUM_ARGS, chromiumPath } from "../../scripts/ensure.mjs";
 
 /** Serves the built app on a free port and starts one browser for all suites. */
 export default async function setUp() {
   process.env.NODE_ENV = "production";
   const { serve } = await import("../../server/serve.mjs");
   const server = await serve({ port: 0 });
-  const browser = await chromium.launchServer({ executablePath: chromiumPath(), args: ARGS });
+  const browser = await chromium.launchServer({ executablePath: chromiumPath(), args: CHROMIUM_ARGS });
+  process.env.NOOK_COAT_CHROMIUM = JSON.stringify([chromiumPath(), ...CHROMIUM_ARGS]);
   process.env.NOOK_COAT_URL = server.url;
   process.env.NOOK_COAT_BROWSER = browser.wsEndpoint();
   globalThis.nookCoat = { server, browser };

@@ -101,6 +101,11 @@ export interface Attack {
   readonly faults: readonly string[];
 }
 
+/** The notebooks that are damaged. */
+export function soundFiles(): readonly object[] {
+  return ["bundle-1.json", "bundle-2.json"].map((name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object);
+}
+
 /**
  * Reads damaged files and works with all that is let in.
  *
@@ -108,7 +113,7 @@ export interface Attack {
  */
 export function attack(seed: number, count: number): Attack {
   const random = seeded(seed);
-  const sources = ["bundle-1.json", "bundle-2.json"].map((name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object);
+  const sources = soundFiles();
   const tally = { refused: 0, taken: 0, aside: 0 };
   const faults: string[] = [];
   for (let at = 0; at < count; at += 1) {

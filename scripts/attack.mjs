@@ -1,0 +1,78 @@
+/**
+ * `npm run attack`: the nightly-sized run. Ten thousand damaged files against reader, planner and dates; sixty of them against every page; sixty browsers
+ * killed while they write; a hundred walks of a hand that does anything. `npm run attack -- walks 20 7` runs one part, so many times, from a seed.
+ */
+import { chromium } from "playwright-core";
+import { attack } from "../tests/reliability/attack";
+import { battered } from "../tests/reliability/battered";
+import { kills } from "../tests/reliability/kills";
+import { walk } from "../tests/reliability/monkey";
+import { build } from "./build.mjs";
+import { CHROMIUM_ARGS, chromiumPath, ensureChromium, ensurePackages } from "./ensure.mjs";
+
+/** The built app with the demo, and a browser, for as long as a part needs them. */
+async function inBrowser(part) {
+  ensurePackages();
+  ensureChromium();
+  if (build({ stdio: "ignore" }) !== 0) return ["the app could not be built"];
+  process.env.NODE_ENV = "production";
+  process.env.NOOK_COAT_DEMO = "1";
+  const { serve } = await import("../server/serve.mjs");
+  const { url, close } = await serve({ port: 0 });
+  try {
+    return await part(url, chromiumPath());
+  } finally {
+    await close();
+  }
+}
+
+const PARTS = {
+  files: {
+    count: 10_000,
+    run: (count, seed) => {
+      const { faults, ...tally } = attack(seed, count);
+      console.log(JSON.stringify(tally));
+      return faults;
+    },
+  },
+  pages: {
+    count: 60,
+    run: (count, seed) =>
+      inBrowser(async (url, executablePath) => {
+        const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
+        return battered(browser, url, count, seed).finally(() => browser.close());
+      }),
+  },
+  kills: {
+    count: 60,
+    run: (count, seed) =>
+      inBrowser(async (url, executable) => {
+        const { faults, ...tally } = await kills(executable, CHROMIUM_ARGS, url, count, seed);
+        console.log(JSON.stringify(tally));
+        return faults;
+      }),
+  },
+  walks: {
+    count: 100,
+    run: (count, seed) =>
+      inBrowser(async (url, executablePath) => {
+        const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
+        const faults = [];
+        for (let index = 0; index < count; index += 1) faults.push(...(await walk(browser, url, seed + index)));
+        await browser.close();
+        return faults;
+      }),
+  },
+};
+
+const [only, wanted, seed = "1"] = process.argv.slice(2);
+let failed = 0;
+for (const [name, { count, run }] of Object.entries(PARTS)) {
+  if (only !== undefined && only !== name) continue;
+  const times = Number(wanted ?? count);
+  const faults = await run(times, Number(seed));
+  for (const fault of faults.slice(0, 30)) console.log(`  ${fault}`);
+  console.log(`${name}: ${times} from seed ${seed}, ${faults.length} faults`);
+  failed += faults.length;
+}
+process.exit(failed > 0 ? 1 : 0);

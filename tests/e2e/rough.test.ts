@@ -1,0 +1,33 @@
+/** A few of what `npm run attack` does by the hundred. */
+import { afterAll, beforeAll, expect, test } from "@jest/globals";
+import { chromium } from "playwright-core";
+import type { Browser } from "playwright-core";
+import { battered } from "../reliability/battered";
+import { kills } from "../reliability/kills";
+import { walk } from "../reliability/monkey";
+import { ownServer, URL_BASE } from "./bench";
+
+let browser: Browser;
+let demo: Awaited<ReturnType<typeof ownServer>>;
+beforeAll(async () => {
+  browser = await chromium.connect(process.env.NOOK_COAT_BROWSER!);
+  demo = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
+});
+afterAll(async () => {
+  await browser.close();
+  await demo.stop();
+});
+
+test.each([20261126, 20261127])("a hand that does anything for twenty acts leaves a page that stands and a file that comes back, walk %d", async (seed) =>
+  expect(await walk(browser, demo.url, seed)).toEqual([]),
+);
+
+test("of two damaged files every page of what is let in stands, and goes out again as a sound file", async () =>
+  expect(await battered(browser, URL_BASE, 2, 20261126)).toEqual([]));
+
+test("a browser killed twice while it writes: what was said to be saved is there, and nothing is half written", async () => {
+  const [executable, ...args] = JSON.parse(process.env.NOOK_COAT_CHROMIUM!) as [string, ...string[]];
+  const { faults, typed } = await kills(executable, args, URL_BASE, 2, 20261126);
+  expect(faults).toEqual([]);
+  expect(typed).toBeGreaterThan(2);
+});

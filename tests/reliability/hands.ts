@@ -1,0 +1,70 @@
+/** Hands in the real app: what the walks, the kills and the damaged files need of a page. */
+import type { Download, Page } from "playwright-core";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { readBundle } from "#core/formats/bundle";
+import type { Bundle } from "#core/formats/write-bundle";
+
+/** Longest a page may take to be still, ms; a page that takes longer hangs. */
+const STILL_MS = 30_000;
+
+/**
+ * What the router says of itself where an answer about a page that was left comes in after the next page: it draws again at once, and the page stands. That
+ * it stands is looked at after every act.
+ */
+const ROUTER_OVERTAKEN = /Could not find a matching route for errors/;
+
+/** Collects what a page complains of, and what a painter must never see. */
+export function watched(page: Page): string[] {
+  const faults: string[] = [];
+  page.setDefaultTimeout(STILL_MS);
+  page.on("pageerror", (error) => faults.push(`page error: ${error.message}`));
+  page.on("console", (message) => {
+    if (message.type() === "error" && !ROUTER_OVERTAKEN.test(message.text())) faults.push(`console: ${message.text()}`);
+  });
+  return faults;
+}
+
+/** Waits until nothing is being worked out and all that was asked is written. */
+export async function still(page: Page): Promise<void> {
+  await page.locator('[data-saved="yes"]').waitFor();
+  await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
+}
+
+/** What is wrong with a page as a whole: its frame is gone, or its room could not be shown. */
+export async function wrongWith(page: Page, at: string): Promise<readonly string[]> {
+  const frame = await page.locator("header a[href='/']").first().count();
+  const failed = await page.getByText(/could not be shown|did not come through|planner (stopped|took longer)/).allInnerTexts();
+  return [...(frame === 1 ? [] : [`${at}: the frame is gone`]), ...failed.map((text) => `${at}: ${text}`)];
+}
+
+/** The text of a file the user saved. */
+export async function contentOf(download: Download): Promise<string> {
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString("utf8");
+}
+
+/** Saves the notebook to a file. */
+export async function fileOf(page: Page, url: string): Promise<string> {
+  await page.goto(`${url}/settings`);
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
+  return contentOf(download);
+}
+
+/** Brings a file in. @returns what the app says of it */
+export async function bringIn(page: Page, url: string, text: string): Promise<string> {
+  await page.goto(`${url}/settings`);
+  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  const status = page.getByRole("status").filter({ hasText: /brought in|already here|not taken|could not be written/ });
+  await status.waitFor();
+  return status.innerText();
+}
+
+/** A file of the app's own, read again. @returns its records, or what is wrong with it */
+export function readOwn(text: string): Bundle | string {
+  const read = readBundle(text, CATALOGUE);
+  if (!read.ok) return `its own file is refused: ${read.problem.message} (at ${read.problem.path})`;
+  const [bad] = read.value.aside;
+  if (bad) return `its own file has ${bad.name} set aside: ${bad.problem.message} (at ${bad.problem.path})`;
+  return read.value.altered ? "its own file is told to be altered" : read.value.bundle;
+}
