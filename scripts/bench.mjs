@@ -1,10 +1,12 @@
-/** `npm run bench`: how fast the engine is, over a sweep of everything it knows, and how heavy the plan screen. Prints, judges nothing. */
+/** `npm run bench`: how fast the engine is, over a sweep of everything it knows, and how heavy the plan screen, and how the app bears thousands of pieces. Prints, judges nothing. */
 import { spawnSync } from "node:child_process";
 import { join } from "node:path";
+import { benchMany } from "./bench-many.mjs";
 import { build } from "./build.mjs";
-import { ensurePackages, ROOT } from "./ensure.mjs";
+import { ensureChromium, ensurePackages, ROOT } from "./ensure.mjs";
 
 ensurePackages();
+ensureChromium();
 const measured = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-engine.ts")], { cwd: ROOT, stdio: "inherit" });
 if (measured.status !== 0) process.exit(measured.status ?? 1);
 if (build({ stdio: "ignore" }) !== 0) process.exit(1);
@@ -18,5 +20,6 @@ const scripts = [...new Set([...html.matchAll(/["'](\/assets\/[^"']+\.js)["']/g)
 let bytes = 0;
 for (const path of scripts) bytes += gzipSync(Buffer.from(await (await fetch(`${url}${path}`)).arrayBuffer())).length;
 console.log(`plan screen, first-load JavaScript: ${(bytes / 1000).toFixed(0)} kB gzipped in ${scripts.length} files (goal: under 250 kB)`);
+await benchMany(url);
 await close();
 process.exit(0);

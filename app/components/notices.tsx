@@ -6,7 +6,7 @@ import type { NotebookState } from "~/store/open.client";
 import { useAppContext } from "./app-context";
 import { ToolButton } from "./tool-button";
 import { useClockWatch } from "./use-clock-watch";
-import { sayClock } from "./words";
+import { sayClock } from "./time-words";
 
 /** Whether all that was asked is written. It keeps its place, so that nothing moves when it changes. */
 export function SavedMark() {

@@ -5,23 +5,8 @@ import { menuOf } from "#core/catalogue/menu";
 import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
-import {
-  coatWords,
-  sayClock,
-  sayDay,
-  sayEdit,
-  sayFact,
-  sayHour,
-  sayTimes,
-  sayZone,
-  settingText,
-  stepTitle,
-  thinningText,
-  TRADE_WORDS,
-  waitText,
-  zoneName,
-  zoneNames,
-} from "./words";
+import { sayClock, sayDay, sayHour, sayTimes, sayZone } from "./time-words";
+import { coatWords, sayEdit, sayFact, settingText, stepTitle, thinningText, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>

@@ -1,5 +1,5 @@
 import type { DatedPlan } from "#core/schedule/dates-of";
-import { sayDay } from "~/components/words";
+import { sayDay } from "~/components/time-words";
 
 /** Ready for gentle hands, and fully hard, as a range where a careful painter waits longer. */
 export function readyText(dates: DatedPlan, pick: "handle" | "cured", now: number): string {

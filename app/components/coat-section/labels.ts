@@ -2,7 +2,7 @@ import type { Menu } from "#core/catalogue/menu";
 import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDuration } from "#core/units/duration";
-import { sayClock } from "../words";
+import { sayClock } from "../time-words";
 import type { Band } from "./bands";
 
 const STATE_WORDS: Record<StepState["state"], string> = { done: "done", wet: "wet", ready: "may be done now", waiting: "waiting", "to-come": "to come" };

@@ -12,7 +12,7 @@ import { otherZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
 import { useNow } from "~/components/use-now";
 import { useTyped } from "~/components/use-typed";
-import { sayZone } from "~/components/words";
+import { sayZone } from "~/components/time-words";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
 import { readyText } from "~/piece/ready-text";

@@ -8,7 +8,8 @@ import type { Stretch } from "#core/schedule/stretches";
 import type { DatedPlan } from "#core/schedule/dates-of";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
-import { coatWords, sayClock, sayDay, sayTimes, stepTitle, zoneNames } from "~/components/words";
+import { sayClock, sayDay, sayTimes } from "~/components/time-words";
+import { coatWords, stepTitle, zoneNames } from "~/components/words";
 
 function byDay(items: readonly DatedTask[]): readonly (readonly DatedTask[])[] {
   const days = new Map<string, DatedTask[]>();

@@ -3,7 +3,8 @@ import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
-import { sayClock, stepTitle } from "~/components/words";
+import { sayClock } from "~/components/time-words";
+import { stepTitle } from "~/components/words";
 
 /** What to do now, in one line; or what to leave alone and until when. */
 export function NextLine({

@@ -18,7 +18,8 @@ import { ColourChip } from "~/components/colour-chip";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
 import { isWaterborne, nameIn } from "~/components/use-menu";
-import { coatWords, placesText, sayClock, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { sayClock } from "~/components/time-words";
+import { coatWords, placesText, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
 import { Figures, OwnChanges } from "./steps";
 

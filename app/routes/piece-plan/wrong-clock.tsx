@@ -1,4 +1,4 @@
-import { sayClock } from "~/components/words";
+import { sayClock } from "~/components/time-words";
 
 /**
  * A coat that is noted later than the clock stands: waits are counted from it, so it is said.

@@ -1,7 +1,8 @@
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 import type { Overview } from "#core/logbook/overview";
-import { sayClock, stepTitle } from "~/components/words";
+import { sayClock } from "~/components/time-words";
+import { stepTitle } from "~/components/words";
 import type { KeptPiece } from "~/piece/kept-piece";
 
 interface Standing {

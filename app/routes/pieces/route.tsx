@@ -8,7 +8,7 @@ import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
-import { sayClock } from "~/components/words";
+import { sayClock } from "~/components/time-words";
 import { useNow } from "~/components/use-now";
 import { openTernPoint, seedOnce } from "~/demo/seed.client";
 import { backupState } from "~/store/backup.client";

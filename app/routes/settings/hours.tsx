@@ -5,7 +5,7 @@ import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
 import { useTyped } from "~/components/use-typed";
 import { otherZoneHere } from "~/components/time-zone";
 import { useNow } from "~/components/use-now";
-import { sayHour, sayZone } from "~/components/words";
+import { sayHour, sayZone } from "~/components/time-words";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 const FIRST: DaySpan = { from: "19:00", to: "22:00" };
