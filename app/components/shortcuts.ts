@@ -11,10 +11,10 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
   { keys: "D", does: "On an open band: mark its next coat as done", single: true },
 ];
 
-/** Where keys are meant for what has the focus: text, a list, a box to tick. */
+/** Where keys are meant for what has the focus: text, a list, a box to tick, a chip. */
 export function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    target.closest("input, textarea, select, [contenteditable], [role=checkbox], [role=radio], [role=combobox], [role=listbox]") !== null
+    target.closest("input, textarea, select, [contenteditable], [role=checkbox], [role=radio], [role=combobox], [role=listbox], .chip") !== null
   );
 }
