@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
 import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
-import { isTyping, SHORTCUTS } from "./shortcuts";
+import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
 import type * as PaletteModuleType from "./palette";
 import { NAMES_KEY } from "./names-key";
@@ -56,12 +56,12 @@ function useKeys(open: (what: "palette" | "shortcuts") => void): void {
         open("palette");
         return;
       }
-      if (isTyping(event.target) || event.altKey || document.querySelector("[role=dialog],[role=alertdialog]")) return;
-      if (command && key === "z") {
+      if (event.altKey || document.querySelector("[role=dialog],[role=alertdialog]")) return;
+      if (command && key === "z" && !editsText(event.target)) {
         event.preventDefault();
         step(event.shiftKey ? "redo" : "undo");
       }
-      if (command || !singleKeys) return;
+      if (command || !singleKeys || isTyping(event.target)) return;
       const place = PLACES[Number(key) - 1];
       if (place) void navigate(place.to);
       if (key === "n") void navigate("/pieces/new");

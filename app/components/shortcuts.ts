@@ -11,6 +11,11 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
   { keys: "D", does: "On an open band: mark its next coat as done", single: true },
 ];
 
+/** Where text is edited: there undo is of the text. */
+export function editsText(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]") !== null;
+}
+
 /** Where keys are meant for what has the focus: text, a list, a box to tick, a chip. */
 export function isTyping(target: EventTarget | null): boolean {
   return (
