@@ -45,6 +45,8 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
     response.setHeader("Cache-Control", "no-cache");
     next();
   });
+  // Browsers ask for this one by themselves where a page was left before it said which is its own.
+  app.get("/favicon.ico", (_request, response) => response.redirect(301, "/favicon.svg"));
   app.use("/assets", assets(`${CLIENT}/assets`, { immutable: true, maxAge: A_YEAR }));
   app.use(assets(CLIENT, { maxAge: "1h", cacheControl: false }));
   app.use(compression());

@@ -19,7 +19,8 @@ export function watched(page: Page): string[] {
   page.setDefaultTimeout(STILL_MS);
   page.on("pageerror", (error) => faults.push(`page error: ${error.message}`));
   page.on("console", (message) => {
-    if (message.type() === "error" && !ROUTER_OVERTAKEN.test(message.text())) faults.push(`console: ${message.text()}`);
+    if (message.type() === "error" && !ROUTER_OVERTAKEN.test(message.text()))
+      faults.push(`console, on ${page.url()}: ${message.text()} ${message.location().url}`);
   });
   return faults;
 }
@@ -32,7 +33,15 @@ export async function still(page: Page): Promise<void> {
 
 /** What is wrong with a page as a whole: its frame is gone, or its room could not be shown. */
 export async function wrongWith(page: Page, at: string): Promise<readonly string[]> {
-  const frame = await page.locator("header a[href='/']").first().count();
+  // A page that is being loaded anew has none for a moment.
+  const frame = await page
+    .locator("header a[href='/']")
+    .first()
+    .waitFor({ state: "attached" })
+    .then(
+      () => 1,
+      () => 0,
+    );
   const failed = await page.getByText(/could not be shown|did not come through|planner (stopped|took longer)/).allInnerTexts();
   return [...(frame === 1 ? [] : [`${at}: the frame is gone`]), ...failed.map((text) => `${at}: ${text}`)];
 }
