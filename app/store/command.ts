@@ -135,7 +135,7 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
   if (isReadOnly(db)) throw new ReadOnlyNotebook();
   // Only who writes needs the schemas: a page that reads does not load them.
   const { assertFits } = await checks();
-  const transaction = db.transaction([...stores, ACTS_STORE], "readwrite");
+  const transaction = db.transaction([...stores, ACTS_STORE], "readwrite", { durability: "strict" });
   try {
     const result = await work(new Recorder(transaction, assertFits), transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
     await transaction.done;

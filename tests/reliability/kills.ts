@@ -52,7 +52,7 @@ export interface Killed {
 }
 
 /** Longest the hands go on before the browser dies, ms. */
-const LONGEST_MS = 900;
+const LONGEST_MS = 3000;
 
 /**
  * Types names one after another, and ticks a technique between them, until the browser is killed at a moment of chance; so many times on one notebook.
