@@ -10,8 +10,8 @@ import { walk } from "../tests/reliability/monkey";
 import { build } from "./build.mjs";
 import { CHROMIUM_ARGS, chromiumPath, ensureChromium, ensurePackages } from "./ensure.mjs";
 
-/** The built app with the demo, and a browser, for as long as a part needs them. */
-async function inBrowser(part) {
+/** The built app with the demo, for as long as a part needs it. */
+async function served(part) {
   ensurePackages();
   ensureChromium();
   if (build({ stdio: "ignore" }) !== 0) return ["the app could not be built"];
@@ -26,6 +26,14 @@ async function inBrowser(part) {
   }
 }
 
+/** The same, with one browser for all of a part. */
+function inBrowser(part) {
+  return served(async (url, executablePath) => {
+    const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
+    return part(browser, url).finally(() => browser.close());
+  });
+}
+
 const PARTS = {
   files: {
     count: 10_000,
@@ -35,18 +43,11 @@ const PARTS = {
       return faults;
     },
   },
-  pages: {
-    count: 60,
-    run: (count, seed) =>
-      inBrowser(async (url, executablePath) => {
-        const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
-        return battered(browser, url, count, seed).finally(() => browser.close());
-      }),
-  },
+  pages: { count: 60, run: (count, seed) => inBrowser((browser, url) => battered(browser, url, count, seed)) },
   kills: {
     count: 60,
     run: (count, seed) =>
-      inBrowser(async (url, executable) => {
+      served(async (url, executable) => {
         const { faults, ...tally } = await kills(executable, CHROMIUM_ARGS, url, count, seed);
         console.log(JSON.stringify(tally));
         return faults;
@@ -55,11 +56,9 @@ const PARTS = {
   walks: {
     count: 100,
     run: (count, seed) =>
-      inBrowser(async (url, executablePath) => {
-        const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
+      inBrowser(async (browser, url) => {
         const faults = [];
         for (let index = 0; index < count; index += 1) faults.push(...(await walk(browser, url, seed + index)));
-        await browser.close();
         return faults;
       }),
   },

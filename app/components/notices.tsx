@@ -71,7 +71,7 @@ function ClockSetBack() {
         are counted from the clock.
       </p>
       <button type="button" className="button mt-2" onClick={setRight}>
-        It is right now
+        The clock is right
       </button>
     </div>
   );

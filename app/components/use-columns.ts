@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from "react";
 
-export const WIDE = "(min-width: 64rem)";
-export const MIDDLE = "(min-width: 40rem)";
+const WIDE = "(min-width: 64rem)";
+const MIDDLE = "(min-width: 40rem)";
 
 function onWidth(tell: () => void): () => void {
   const queries = [WIDE, MIDDLE].map((query) => window.matchMedia(query));

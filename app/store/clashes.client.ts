@@ -1,3 +1,4 @@
+import { fingerprint } from "#core/coating/model/fingerprint";
 import { targetOf } from "#core/coating/model/edit-clashes";
 import type { Change } from "#core/coating/model/change";
 import type { Ask } from "~/actions/perform";
@@ -11,6 +12,11 @@ export interface Clash {
   readonly what: readonly string[];
   /** What makes it stand all the same, and where it is asked. */
   readonly again: { readonly action: string; readonly ask: Ask };
+}
+
+/** The key of a clash about some things of a kind. */
+export function clashKey(kind: "piece" | "plan" | "dates", things: readonly string[]): string {
+  return `${kind}/${fingerprint([...things].sort().join())}`;
 }
 
 const open = new Map<string, readonly Clash[]>();

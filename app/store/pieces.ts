@@ -114,14 +114,21 @@ export class DaysClash extends Error {
   }
 }
 
+/** What a screen knew when days were set on it. */
+export interface KnownDays {
+  /** The days it showed. */
+  readonly days: Days;
+  /** What its tab has set in the piece before. */
+  readonly own: OwnValues;
+}
+
 /**
  * Says when a piece is begun and needed; an empty date is taken away.
  *
- * @param seen the days the screen showed; null to have these stand whatever was set meanwhile
- * @param own what this tab has set in the piece before
+ * @param known what the screen knew; null to have these stand whatever was set meanwhile
  * @throws DaysClash
  */
-export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}, seen: Days | null = null, own = new OwnValues()): Promise<void> {
+export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}, known: KnownDays | null = null): Promise<void> {
   return runCommand(
     db,
     "the dates",
@@ -132,9 +139,11 @@ export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}, se
       if (!current) return;
       const stands = (day: keyof Days) => current.dates?.[day] ?? "";
       const set = DAYS.filter((day) => dates[day] !== undefined);
-      const clashing = set.filter((day) => seen && ![seen[day] ?? "", dates[day]].includes(stands(day)) && !own.isOwn(`dates.${day}`, stands(day)));
+      const isKnown = ({ days, own }: KnownDays, day: keyof Days) =>
+        [days[day] ?? "", dates[day]].includes(stands(day)) || own.isOwn(`dates.${day}`, stands(day));
+      const clashing = known === null ? [] : set.filter((day) => !isKnown(known, day));
       if (clashing.length > 0) throw new DaysClash(clashing);
-      own.note(set.map((day) => ({ path: `dates.${day}`, value: dates[day] })));
+      known?.own.note(set.map((day) => ({ path: `dates.${day}`, value: dates[day] })));
       const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
       if (JSON.stringify(next) === JSON.stringify(current.dates ?? {})) return;
       await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });

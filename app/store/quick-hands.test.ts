@@ -56,10 +56,13 @@ describe("one tab, quicker than its screen", () => {
     await editPlan(db, piece.id, following, [coats(4)], {}, { edits: [], isOwn: (one) => JSON.stringify(one) === JSON.stringify(coats(3)) });
     expect((await editPlan(db, piece.id, following, [coats(5)])).edits).toEqual([thin, coats(5)]);
     const own = new OwnValues();
-    await setDates(db, piece.id, { due: "2026-12-24" }, {}, {}, own);
-    await setDates(db, piece.id, { start: "2026-12-01" }, {}, {});
-    await expect(setDates(db, piece.id, { due: "2026-12-31" }, {}, {})).rejects.toMatchObject({ name: "DaysClash", days: ["due"] });
-    await setDates(db, piece.id, { due: "2026-12-27" }, {}, {}, own);
+    await setDates(db, piece.id, { due: "2026-12-24" }, {}, { days: {}, own });
+    await setDates(db, piece.id, { start: "2026-12-01" }, {}, { days: {}, own: new OwnValues() });
+    await expect(setDates(db, piece.id, { due: "2026-12-31" }, {}, { days: {}, own: new OwnValues() })).rejects.toMatchObject({
+      name: "DaysClash",
+      days: ["due"],
+    });
+    await setDates(db, piece.id, { due: "2026-12-27" }, {}, { days: {}, own });
     expect((await pieceById(db, piece.id))?.dates).toEqual({ due: "2026-12-27", start: "2026-12-01" });
   });
 

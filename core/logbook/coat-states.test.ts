@@ -12,6 +12,8 @@ import { firstPlan, pebble, pot } from "../../tests/reference/bench";
 import { coatStates } from "./coat-states";
 import { bodyOf } from "./body-state";
 import { groupStates } from "./group-states";
+import { tableOrder } from "./overview";
+import type { Overview } from "./overview";
 
 const MIN = 60_000;
 const START = Date.parse("2026-11-24T19:00:00Z");
@@ -92,4 +94,11 @@ test("what was ruined counts as not done, whatever order the records lie in; don
   const [done, ruined, again] = [record("done", "2026-11-24T19:00:00Z"), record("ruined", "2026-11-24T20:00:00Z"), record("done", "2026-11-25T19:00:00Z")];
   expect(bodyOf([ruined, done])).toEqual([]);
   expect(bodyOf([again, done, ruined]).flatMap((laid) => laid.coats)).toEqual([{ coat: 1, at: "2026-11-25T19:00:00Z" }]);
+});
+
+test("the table is laid with what may be touched now, then with what waits, by its end, then with what only hardens", () => {
+  const standing = (name: string, state: string | null, until: number | null) => ({ name, next: state === null ? null : { state: { state, until } } });
+  const table = [standing("goblets", null, null), standing("tray", "waiting", 900), standing("pot", "ready", null), standing("mug", "waiting", 200)];
+  table.sort((one, other) => tableOrder(one as unknown as Overview, other as unknown as Overview));
+  expect(table.map((one) => one.name)).toEqual(["pot", "mug", "tray", "goblets"]);
 });

@@ -21,6 +21,21 @@ export interface Overview {
   readonly until: number | null;
 }
 
+const RANKS = ["ready", "waiting", "nothing"] as const;
+
+function rankOf({ next }: Overview): number {
+  return RANKS.indexOf(next === null ? "nothing" : next.state.state === "ready" ? "ready" : "waiting");
+}
+
+/**
+ * The order of begun pieces on the table: what may be touched now, then what waits, in the order its waits end, then what only hardens.
+ *
+ * @returns below 0 where the first comes before the other
+ */
+export function tableOrder(one: Overview, other: Overview): number {
+  return rankOf(one) - rankOf(other) || (one.next?.state.until ?? 0) - (other.next?.state.until ?? 0);
+}
+
 /** A step as a list needs it: what it is made from and why stays out, so that thousands can be remembered. */
 function lean(step: Step): Step {
   return { ...step, because: [], checks: [], thinning: null, typical: null, cautious: null };

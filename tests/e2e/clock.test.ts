@@ -16,9 +16,9 @@ test("a clock that is set back is told of everywhere and on the piece, and the c
   const onPiece = page.getByRole("alert").filter({ hasText: "a coat of this piece is noted for" });
   await everywhere.waitFor();
   await onPiece.waitFor();
-  await page.getByRole("button", { name: "It is right now: count from now" }).click();
+  await page.getByRole("button", { name: "The clock is right: count from now" }).click();
   await onPiece.waitFor({ state: "detached" });
-  await page.getByRole("button", { name: "It is right now", exact: true }).click();
+  await page.getByRole("button", { name: "The clock is right", exact: true }).click();
   await everywhere.waitFor({ state: "detached" });
   await allSaved(page);
   await page.reload();
@@ -52,7 +52,7 @@ test("hours keep the zone they were said in, and a device elsewhere says so; clo
   await page.reload();
   await page.getByText("Your hours were said in London time. This device is on New York time").waitFor();
   await open(page, "/settings");
-  await page.getByRole("button", { name: "Say them in New York time" }).click();
+  await page.getByRole("button", { name: "Say your hours in New York time" }).click();
   await page.getByText("In New York time.").waitFor();
   await allSaved(page);
 });

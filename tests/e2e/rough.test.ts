@@ -27,7 +27,7 @@ test("of two damaged files every page of what is let in stands, and goes out aga
 
 test("a browser killed twice while it writes: what was said to be saved is there, and nothing is half written", async () => {
   const [executable, ...args] = JSON.parse(process.env.NOOK_COAT_CHROMIUM!) as [string, ...string[]];
-  const { faults, typed } = await kills(executable, args, URL_BASE, 2, 20261126);
+  const { faults, saved } = await kills(executable, args, URL_BASE, 2, 20261126);
   expect(faults).toEqual([]);
-  expect(typed).toBeGreaterThan(2);
+  expect(saved).toBeGreaterThanOrEqual(2);
 });

@@ -51,8 +51,8 @@ export interface Killed {
   readonly saved: number;
 }
 
-/** Longest the hands go on before the browser dies, ms. */
-const LONGEST_MS = 3000;
+/** Longest the hands go on after something was said to be saved, before the browser dies, ms. */
+const LONGEST_MS = 1500;
 
 /**
  * Types names one after another, and ticks a technique between them, until the browser is killed at a moment of chance; so many times on one notebook.
@@ -97,6 +97,8 @@ export async function kills(executable: string, args: readonly string[], url: st
         break;
       }
       const name = page.getByLabel("Name of the piece");
+      let tell = () => {};
+      const told = new Promise<void>((resolve) => (tell = resolve));
       const hands = (async () => {
         for (;;) {
           await name.fill(`Name ${(last += 1)}`);
@@ -110,9 +112,14 @@ export async function kills(executable: string, args: readonly string[], url: st
               .then(() => {
                 saved = typed;
                 said += 1;
+                tell();
               });
         }
-      })().catch(() => undefined);
+      })()
+        .catch(() => undefined)
+        .finally(tell);
+      // Something was said to be saved in every round: it is what must be there.
+      await told;
       await new Promise((resolve) => setTimeout(resolve, random() * LONGEST_MS));
       await kill();
       await hands;

@@ -49,9 +49,9 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
     { dates: (joi) => ({ dates: daysField(joi).required(), seen: daysField(joi).allow(null) }) },
     {
       dates: async ({ dates, seen = null }, by) => {
-        const [id, key] = [pieceId(params.id), `dates/${Object.keys(dates).sort().join()}`];
+        const [id, key] = [pieceId(params.id), clashes.clashKey("dates", Object.keys(dates))];
         try {
-          await setDates(await database(), id, dates, by, seen, clashes.ownValuesOf(id));
+          await setDates(await database(), id, dates, by, seen && { days: seen, own: clashes.ownValuesOf(id) });
           clashes.settleClash(id, key);
         } catch (error) {
           if (!(error instanceof DaysClash)) throw error;

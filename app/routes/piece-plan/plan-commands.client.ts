@@ -5,7 +5,7 @@ import { keptPiece, planOf } from "~/piece/kept-piece";
 import type { Change } from "#core/coating/model/change";
 import { targetOf } from "#core/coating/model/edit-clashes";
 import { sayEdit } from "~/components/words";
-import { isOwnEdit, noteClash, noteOwnEdits, settleClash } from "~/store/clashes.client";
+import { clashKey, isOwnEdit, noteClash, noteOwnEdits, settleClash } from "~/store/clashes.client";
 import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
@@ -27,7 +27,7 @@ export function planCommands(of: string) {
   return {
     edit: async ({ followed, edits, known = null }: Of<"edit">, by: By) => {
       const seen = known && { edits: known, isOwn: (change: Change) => isOwnEdit(id, change) };
-      const key = `plan/${edits.map(targetOf).sort().join()}`;
+      const key = clashKey("plan", edits.map(targetOf));
       try {
         await editPlan(await database(), id, followed, edits, by, seen);
         noteOwnEdits(id, edits);

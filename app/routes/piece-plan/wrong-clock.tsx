@@ -14,7 +14,7 @@ export function WrongClock({ last, now, setRight }: { last: number | null; now: 
         are counted from what is noted, so they are too long now. If the clock is wrong, set it right. If it was wrong then, say so:
       </p>
       <button type="button" className="button mt-2" onClick={setRight}>
-        It is right now: count from now
+        The clock is right: count from now
       </button>
     </div>
   );

@@ -32,21 +32,24 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
     request,
     {
       change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }),
-      "take-theirs": (joi) => ({ key: joi.string().max(400).required() }),
+      "take-theirs": (joi) => ({ key: joi.string().max(40).required() }),
       remove: () => ({}),
     },
     {
       change: async ({ seen, changes }, by) => {
         const saved = await savePiece(await database(), id, seen, changes, clashes.ownValuesOf(id), by);
         if (saved.kind === "gone") throw new GonePiece();
-        const keyOf = (paths: readonly string[]) => `piece/${[...paths].sort().join()}`;
+        const key = clashes.clashKey(
+          "piece",
+          changes.flatMap((one) => (one.op === "setPiece" ? [one.path] : [])),
+        );
         if (saved.kind === "clash")
           clashes.noteClash(id, {
-            key: keyOf(saved.paths),
+            key,
             what: saved.paths.map(sayFact),
             again: { action: `/pieces/${id}`, ask: { intent: "change", seen: saved.theirs.piece, changes } as PieceAsk },
           });
-        else clashes.settleClash(id, keyOf(changes.flatMap((one) => (one.op === "setPiece" ? [one.path] : []))));
+        else clashes.settleClash(id, key);
         return null;
       },
       "take-theirs": async ({ key }) => {

@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
+import { tableOrder } from "#core/logbook/overview";
 import type { Overview } from "#core/logbook/overview";
 import { sayClock } from "~/components/time-words";
 import { stepTitle } from "~/components/words";
@@ -12,13 +13,6 @@ interface Standing {
 
 /** Pieces told one by one; more are counted. */
 const MOST_TOLD = 5;
-
-/** What may be touched first, then what waits, in the order its waits end, then what is only hardening. */
-function inOrder(one: Standing, other: Standing): number {
-  const rank = ({ overview: { next } }: Standing) => (next === null ? 2 : next.state.state === "ready" ? 0 : 1);
-  const until = ({ overview: { next } }: Standing) => next?.state.until ?? 0;
-  return rank(one) - rank(other) || until(one) - until(other);
-}
 
 /** What to do with a piece now. */
 function Says({ overview: { next, finished }, now, menu }: { overview: Overview; now: number; menu: Menu }) {
@@ -51,7 +45,7 @@ function Says({ overview: { next, finished }, now, menu }: { overview: Overview;
  * @param standing where they stand; null while that is worked out
  */
 export function OnTheTable({ begun, standing, now, menu }: { begun: number; standing: readonly Standing[] | null; now: number; menu: Menu }) {
-  const told = standing === null ? null : [...standing].sort(inOrder);
+  const told = standing === null ? null : [...standing].sort((one, other) => tableOrder(one.overview, other.overview));
   const waiting = told?.slice(MOST_TOLD).find((one) => one.overview.next?.state.state === "waiting");
   const rows = told === null ? Math.min(begun, MOST_TOLD) : Math.min(told.length, MOST_TOLD);
   return (

@@ -71,7 +71,7 @@ function Zone({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => v
       </span>
       {here && (
         <button type="button" className="button" onClick={() => save({ ...hours, timeZone: here })}>
-          Say them in {sayZone(here)}
+          Say your hours in {sayZone(here)}
         </button>
       )}
     </div>
