@@ -13,7 +13,7 @@ function journalHere(): Journal | null {
 }
 
 /** What this page has asked. */
-export const asks = new Asks({ journal: journalHere(), tab: TAB, freshKey: freshId, later: (work, ms) => void window.setTimeout(work, ms) });
+export const asks = new Asks({ journal: journalHere(), tab: TAB, freshKey: freshId, now: Date.now, later: (work, ms) => void window.setTimeout(work, ms) });
 
 watchAsks({ written: (key) => asks.written(key), failed: (key, why) => asks.failed(key, why), refused: (key, why) => asks.refused(key, why) });
 

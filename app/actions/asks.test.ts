@@ -21,6 +21,8 @@ function journal(room = Infinity): Journal & { readonly size: () => number } {
 }
 
 let pages = 0;
+/** One clock for all pages. */
+let time = 0;
 
 /** A page whose answers are given by hand, and whose clock is turned by hand. */
 function page(notes = journal()) {
@@ -29,7 +31,7 @@ function page(notes = journal()) {
   let alarms: (() => void)[] = [];
   let keys = 0;
   const tab = `page${pages}`;
-  const asks = new Asks({ journal: notes, tab, freshKey: () => `${tab}key${(keys += 1)}`, later: (work) => void alarms.push(work) });
+  const asks = new Asks({ journal: notes, tab, freshKey: () => `${tab}key${(keys += 1)}`, now: () => (time += 1), later: (work) => void alarms.push(work) });
   const connect = () =>
     asks.connect(
       (asked) => new Promise((resolve, reject) => sent.push({ asked, shown: resolve, lost: () => reject(new Error("the part did not come through")) })),
@@ -167,6 +169,18 @@ describe("a page that is gone", () => {
     await second.done(0);
     await second.done(1);
     expect([second.values(), notes.size()]).toEqual([["asked", "typed"], 0]);
+  });
+
+  test("of two pages that are gone what was asked first is done first, and each is told to be left by a page", async () => {
+    const notes = journal();
+    const [one, other] = [page(notes), page(notes)];
+    other.say("first");
+    one.say("second");
+    other.say("third");
+    const next = page(notes);
+    next.asks.adopt(new Set([one.tab, other.tab]));
+    for (const at of [0, 1, 2]) await next.done(at);
+    expect([next.values(), next.sent.every(({ asked }) => asked.left === true)]).toEqual([["first", "second", "third"], true]);
   });
 
   test("of a page that is still open nothing is taken; of rubbish in the journal neither", () => {

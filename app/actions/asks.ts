@@ -14,6 +14,8 @@ export interface Asked<A extends Ask = Ask> {
   readonly why: string | null;
   /** What is typed, where it is typed: a later stroke takes the place of an earlier one. */
   readonly about: string | null;
+  /** A page that is gone has left it. */
+  readonly left?: true;
 }
 
 /** An ask that its action would never take: told once, and let go. */
@@ -42,6 +44,8 @@ export interface AsksParts {
   /** This page's name in the journal. */
   readonly tab: string;
   readonly freshKey: () => string;
+  /** Instant, ms. */
+  readonly now: () => number;
   /** Does something after so many ms. */
   readonly later: (work: () => void, ms: number) => void;
 }
@@ -195,7 +199,7 @@ export class Asks {
       journal.removeItem(name);
       const noted: unknown = text === null ? null : parsed(text);
       if (!isNoted(noted) || this.state.asked.some((one) => one.key === key)) continue;
-      const asked: Asked = { key, ...noted, state: "waiting", why: null, about: null };
+      const asked: Asked = { key, ...noted, state: "waiting", why: null, about: null, left: true };
       this.note(asked);
       this.become([...this.state.asked, asked]);
     }
@@ -206,10 +210,11 @@ export class Asks {
   private left(): readonly { readonly name: string; readonly page: string; readonly key: string }[] {
     const { journal } = this.parts;
     const names = Array.from({ length: journal?.length ?? 0 }, (_unused, at) => journal?.key(at) ?? "").filter((name) => name.startsWith(PREFIX));
-    return names.sort().flatMap((name) => {
-      const [page, , key] = name.slice(PREFIX.length).split("/");
-      return page && key ? [{ name, page, key }] : [];
+    const known = names.flatMap((name) => {
+      const [page, when, key] = name.slice(PREFIX.length).split("/");
+      return page && when && key ? [{ name, page, when, key }] : [];
     });
+    return known.sort((one, other) => one.when.localeCompare(other.when));
   }
 
   private rest(key: string): void {
@@ -257,11 +262,11 @@ export class Asks {
     for (const watcher of this.watchers) watcher();
   }
 
-  /** Names in the journal sort as the asks were made. */
+  /** Names in the journal say when the asks were made, over all pages. */
   private note({ key, action, ask }: Asked): void {
     this.strike(key);
     this.noted += 1;
-    const name = `${PREFIX}${this.parts.tab}/${String(this.noted).padStart(6, "0")}/${key}`;
+    const name = `${PREFIX}${this.parts.tab}/${String(this.parts.now()).padStart(15, "0")}-${String(this.noted).padStart(6, "0")}/${key}`;
     try {
       this.parts.journal?.setItem(name, JSON.stringify({ action, ask }));
       this.names.set(key, name);

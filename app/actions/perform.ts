@@ -25,6 +25,8 @@ type Doing<A extends Ask, Answer> = { readonly [I in A["intent"]]: (ask: Extract
 export interface Envelope {
   readonly askKey?: string;
   readonly askAbout?: string;
+  /** A page that is gone has left it. */
+  readonly askLeft?: boolean;
 }
 
 const running = new Set<Promise<unknown>>();
@@ -89,8 +91,8 @@ function settled(key: string, error: unknown): void {
  * @throws a 400 answer when the input does not fit
  */
 export async function perform<A extends Ask, Answer>(request: Request, intents: Intents<A>, doing: Doing<A, Answer>): Promise<Answer | null> {
-  const { askKey, askAbout, ...ask } = (await request.json()) as A & Envelope;
-  const work = performed(ask as unknown as A, { ask: askKey, merge: askAbout }, intents, doing);
+  const { askKey, askAbout, askLeft, ...ask } = (await request.json()) as A & Envelope;
+  const work = performed(ask as unknown as A, { ask: askKey, merge: askAbout, left: askLeft }, intents, doing);
   const quiet = work.catch(() => undefined);
   running.add(quiet);
   void quiet.then(() => running.delete(quiet));

@@ -95,8 +95,8 @@ export function useNotebookState(): NotebookState {
 function useAsksSent(): void {
   const submit = useSubmit();
   useEffect(() => {
-    asks.connect(({ key, action, ask, about }) => {
-      const body = { ...ask, askKey: key, ...(about === null ? {} : { askAbout: about }) };
+    asks.connect(({ key, action, ask, about, left }) => {
+      const body = { ...ask, askKey: key, ...(about === null ? {} : { askAbout: about }), ...(left ? { askLeft: true } : {}) };
       return submit(body as never, { method: "post", action, encType: "application/json", navigate: false, fetcherKey: `ask-${key}` });
     });
     void adoptAsks();

@@ -11,6 +11,7 @@ import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
 import { checksAtHand, runCommand } from "~/store/command";
+import type { By } from "~/store/command";
 import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
@@ -129,11 +130,18 @@ export async function hasTernPoint(db: Database): Promise<boolean> {
 }
 
 /** Takes every Tern Point piece out again, with plans and work, in one go. */
-export function closeTernPoint(db: Database): Promise<void> {
-  return runCommand(db, "removing the Tern Point notebook", "everything", ["pieces", "plans", "progress", "rooms"], async (recorder) => {
-    for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
-    for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
-  });
+export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "removing the Tern Point notebook",
+    "everything",
+    ["pieces", "plans", "progress", "rooms"],
+    async (recorder) => {
+      for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
+      for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
+    },
+    by,
+  );
 }
 
 /** A database that has never been used is shown with Tern Point in it, where the server says so; once, and never over anything. */

@@ -22,6 +22,8 @@ export interface Act {
   readonly entries: readonly Entry[];
   /** Strokes of one thing that is typed are one act. */
   readonly merge?: string;
+  /** Acts it goes on from, which are no longer by themselves. */
+  readonly covers?: readonly string[];
   /** Set on what removed a piece: such acts are kept longer. */
   readonly removedAt?: number;
   /** Set on what is taken back, until something else is done. */
@@ -47,6 +49,7 @@ export interface ActsInside {
   readonly put: (act: Act) => Promise<unknown>;
   readonly delete: (id: string) => Promise<void>;
   readonly count: () => Promise<number>;
+  readonly getAll: () => Promise<readonly Act[]>;
   readonly index: (name: keyof typeof ACT_INDEXES) => {
     readonly getAllKeys: () => Promise<readonly string[]>;
     readonly openCursor: (range: null, direction: "prev") => Promise<{ readonly value: Act } | null>;
@@ -93,6 +96,16 @@ async function cleared(acts: ActsInside): Promise<void> {
 }
 
 /**
+ * Whether an ask was done before.
+ *
+ * @param left a page that is gone has left it: it may be older than acts that went on from its own
+ */
+export async function isDone(acts: ActsInside, ask: string, left: boolean): Promise<boolean> {
+  if (await acts.get(ask)) return true;
+  return left && (await acts.getAll()).some((act) => act.covers?.includes(ask));
+}
+
+/**
  * Keeps an act beside what it changed, in the same transaction.
  *
  * @returns the act as it is kept, and the one it goes on from, which is no longer kept
@@ -105,7 +118,8 @@ export async function keepAct(acts: ActsInside, act: Act): Promise<{ readonly ac
     ? act.entries.map((entry) => ({ ...entry, before: last.entries.find((one) => one.store === entry.store && one.id === entry.id)!.before }))
     : act.entries;
   if (goesOn) await acts.delete(last.id);
-  const kept = marked({ ...act, entries: entries.map(slim) });
+  const covers = goesOn ? { covers: [...(last.covers ?? []), last.id] } : {};
+  const kept = marked({ ...act, ...covers, entries: entries.map(slim) });
   await acts.put(kept);
   await cleared(acts);
   return { act: kept, replaces: goesOn ? last.id : null };

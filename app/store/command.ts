@@ -7,7 +7,7 @@ import type { Database } from "./database";
 import { fieldChanges, turnedRound } from "./field-diff";
 import type { DatabaseSchema } from "./schema";
 import { freshId } from "./fresh-id";
-import { ACTS_STORE, keepAct, keepTurned, TAB } from "./acts";
+import { ACTS_STORE, isDone, keepAct, keepTurned, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
 import { inTurn } from "./write-queue";
 
@@ -17,6 +17,8 @@ type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE)[]
 export interface By {
   /** The ask's own id: what was done for it already is not done twice. */
   readonly ask?: string | undefined;
+  /** A page that is gone has left the ask. */
+  readonly left?: boolean | undefined;
   /** Strokes of one thing that is typed: they are one act. */
   readonly merge?: string | undefined;
 }
@@ -171,7 +173,7 @@ export function runCommand<T>(
 ): Promise<T> {
   return inTurn(of, async () => {
     const { result, kept } = await written(db, stores, async (recorder, acts) => {
-      if (by.ask !== undefined && (await acts.get(by.ask))) throw new DoneAlready();
+      if (by.ask !== undefined && (await isDone(acts, by.ask, by.left === true))) throw new DoneAlready();
       const result = await work(recorder);
       const { entries } = recorder;
       if (entries.length === 0) return { result, kept: null };

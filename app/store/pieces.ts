@@ -157,11 +157,19 @@ export function removePiece(
   db: Database,
   id: PieceId,
   name = "the piece",
+  by: By = {},
 ): Promise<{ readonly piece: PieceRecord; readonly plans: readonly PlanRecord[] } | null> {
-  return runCommand(db, `removing ${name}`, ofPiece(id), ["pieces", "plans", "progress"], async (recorder) => {
-    const piece = await recorder.get("pieces", id);
-    const plans = await recorder.of("plans", "byPiece", id);
-    if (piece) await recorder.removeWhole("pieces", id);
-    return piece ? { piece, plans } : null;
-  });
+  return runCommand(
+    db,
+    `removing ${name}`,
+    ofPiece(id),
+    ["pieces", "plans", "progress"],
+    async (recorder) => {
+      const piece = await recorder.get("pieces", id);
+      const plans = await recorder.of("plans", "byPiece", id);
+      if (piece) await recorder.removeWhole("pieces", id);
+      return piece ? { piece, plans } : null;
+    },
+    by,
+  );
 }

@@ -36,8 +36,8 @@ async function movedAlong(recorder: Recorder, piece: PieceId, plans: readonly Pl
 }
 
 /** Keeps the plan that is followed as it is now, after a fact has changed. */
-export function keepPlan(db: Database, piece: PieceId, followed: Followed): Promise<PlanRecord> {
-  return runCommand(db, "keeping the changed plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed));
+export function keepPlan(db: Database, piece: PieceId, followed: Followed, by: By = {}): Promise<PlanRecord> {
+  return runCommand(db, "keeping the changed plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed), by);
 }
 
 /** The piece was removed meanwhile, in another tab: nothing is written beside it. */
@@ -84,8 +84,8 @@ export async function followedPlan(recorder: Recorder, piece: PieceId, followed:
 const ofPiece = (id: PieceId) => `pieces/${id}`;
 
 /** The kept plan of a piece for a candidate, made when the user first follows it. Their changes stay with each. */
-export function planFor(db: Database, piece: PieceId, followed: Followed): Promise<PlanRecord> {
-  return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true));
+export function planFor(db: Database, piece: PieceId, followed: Followed, by: By = {}): Promise<PlanRecord> {
+  return runCommand(db, "the choice of plan", ofPiece(piece), ["plans", "pieces"], (recorder) => followedPlan(recorder, piece, followed, true), by);
 }
 
 /** Another tab changed the same steps of the plan meanwhile: nothing was written. */
@@ -136,20 +136,34 @@ export function editPlan(
 }
 
 /** Keeps steps of one act whatever is made right around them, or lets them go again. */
-export function pinSteps(db: Database, piece: PieceId, followed: Followed, stepIds: readonly StepId[], kept: boolean): Promise<void> {
-  return runCommand(db, kept ? "keeping a step" : "letting a step go", ofPiece(piece), ["plans", "pieces"], async (recorder) => {
-    const plan = await followedPlan(recorder, piece, followed);
-    const others = plan.pinned.filter((one) => !stepIds.includes(one));
-    await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, ...stepIds] : others });
-  });
+export function pinSteps(db: Database, piece: PieceId, followed: Followed, stepIds: readonly StepId[], kept: boolean, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    kept ? "keeping a step" : "letting a step go",
+    ofPiece(piece),
+    ["plans", "pieces"],
+    async (recorder) => {
+      const plan = await followedPlan(recorder, piece, followed);
+      const others = plan.pinned.filter((one) => !stepIds.includes(one));
+      await recorder.put("plans", { ...plan, rev: plan.rev + 1, pinned: kept ? [...others, ...stepIds] : others });
+    },
+    by,
+  );
 }
 
 /** Takes the user's changes to a plan back, all of them. */
-export function clearEdits(db: Database, piece: PieceId, id: PlanId): Promise<void> {
-  return runCommand(db, "going back to the plan as it was", ofPiece(piece), ["plans"], async (recorder) => {
-    const current = await recorder.get("plans", id);
-    if (current) await recorder.put("plans", { ...current, rev: current.rev + 1, edits: [] });
-  });
+export function clearEdits(db: Database, piece: PieceId, id: PlanId, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "going back to the plan as it was",
+    ofPiece(piece),
+    ["plans"],
+    async (recorder) => {
+      const current = await recorder.get("plans", id);
+      if (current) await recorder.put("plans", { ...current, rev: current.rev + 1, edits: [] });
+    },
+    by,
+  );
 }
 
 /**
@@ -158,10 +172,24 @@ export function clearEdits(db: Database, piece: PieceId, id: PlanId): Promise<vo
  * @param made the steps this engine gives
  * @param edits what turns them into the steps as they were, when the user keeps those; none when the newer ones are taken
  */
-export function settleEngine(db: Database, piece: PieceId, id: PlanId, made: readonly ZoneSteps<StepChoice>[], edits: readonly Change[]): Promise<void> {
-  return runCommand(db, "the choice between two plans", ofPiece(piece), ["plans"], async (recorder) => {
-    const current = await recorder.get("plans", id);
-    if (!current) return;
-    await recorder.put("plans", { ...current, rev: current.rev + 1, engineVersion: ENGINE_VERSION, made, edits: [...edits, ...current.edits] });
-  });
+export function settleEngine(
+  db: Database,
+  piece: PieceId,
+  id: PlanId,
+  made: readonly ZoneSteps<StepChoice>[],
+  edits: readonly Change[],
+  by: By = {},
+): Promise<void> {
+  return runCommand(
+    db,
+    "the choice between two plans",
+    ofPiece(piece),
+    ["plans"],
+    async (recorder) => {
+      const current = await recorder.get("plans", id);
+      if (!current) return;
+      await recorder.put("plans", { ...current, rev: current.rev + 1, engineVersion: ENGINE_VERSION, made, edits: [...edits, ...current.edits] });
+    },
+    by,
+  );
 }

@@ -44,16 +44,23 @@ export async function hoursIn(db: Database, timeZone: string): Promise<FreeHours
  *
  * @param seen the hours their screen showed
  */
-export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours): Promise<void> {
-  return runCommand(db, "the free hours", "hours", ["hours"], async (recorder) => {
-    const stored = await recorder.get("hours", "hours");
-    // Hours too damaged to be read are said anew.
-    const record = stored && recorder.fits("hours", stored) ? stored : undefined;
-    const current = record?.hours ?? seen;
-    const hours = hoursMerged(seen, wanted, current);
-    if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
-    await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
-  });
+export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "the free hours",
+    "hours",
+    ["hours"],
+    async (recorder) => {
+      const stored = await recorder.get("hours", "hours");
+      // Hours too damaged to be read are said anew.
+      const record = stored && recorder.fits("hours", stored) ? stored : undefined;
+      const current = record?.hours ?? seen;
+      const hours = hoursMerged(seen, wanted, current);
+      if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
+      await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
+    },
+    by,
+  );
 }
 
 export async function roomsIn(db: Database): Promise<readonly RoomRecord[]> {
@@ -77,18 +84,25 @@ export class SameName extends Error {
  * @param id of its own, so that asking twice adds one
  * @throws SameName
  */
-export function addRoom(db: Database, name: string, room: Room, id: RoomId = roomId(freshId())): Promise<RoomRecord> {
-  return runCommand(db, `the room ${name}`, "rooms", ["rooms"], async (recorder) => {
-    const here = await recorder.get("rooms", id);
-    if (here) return here;
-    const known = await recorder.all("rooms");
-    if (known.some((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())) throw new SameName(name);
-    const record: RoomRecord = { id, rev: 1, name, room };
-    await recorder.put("rooms", record);
-    return record;
-  });
+export function addRoom(db: Database, name: string, room: Room, id: RoomId = roomId(freshId()), by: By = {}): Promise<RoomRecord> {
+  return runCommand(
+    db,
+    `the room ${name}`,
+    "rooms",
+    ["rooms"],
+    async (recorder) => {
+      const here = await recorder.get("rooms", id);
+      if (here) return here;
+      const known = await recorder.all("rooms");
+      if (known.some((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())) throw new SameName(name);
+      const record: RoomRecord = { id, rev: 1, name, room };
+      await recorder.put("rooms", record);
+      return record;
+    },
+    by,
+  );
 }
 
-export function removeRoom(db: Database, id: RoomId): Promise<void> {
-  return runCommand(db, "removing the room", "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id));
+export function removeRoom(db: Database, id: RoomId, by: By = {}): Promise<void> {
+  return runCommand(db, "removing the room", "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id), by);
 }

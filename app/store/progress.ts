@@ -82,13 +82,20 @@ export function markUndone(db: Database, piece: PieceId, plan: PlanId, coats: re
  *
  * @param now instant, ms
  */
-export function setNotesRight(db: Database, piece: PieceId, now: number): Promise<void> {
-  return runCommand(db, "setting the clock's notes right", `pieces/${piece}`, ["plans", "progress"], async (recorder) => {
-    const noted = await recorder.of("progress", "byPiece", piece);
-    for (const one of broughtToNow(noted, now)) await recorder.put("progress", { ...one, rev: one.rev + 1 });
-    for (const plan of await recorder.of("plans", "byPiece", piece)) {
-      const basis = plan.basis === undefined ? undefined : basisBroughtToNow(plan.basis, noted, now);
-      if (basis !== undefined && basis !== plan.basis) await recorder.put("plans", { ...plan, rev: plan.rev + 1, basis });
-    }
-  });
+export function setNotesRight(db: Database, piece: PieceId, now: number, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "setting the clock's notes right",
+    `pieces/${piece}`,
+    ["plans", "progress"],
+    async (recorder) => {
+      const noted = await recorder.of("progress", "byPiece", piece);
+      for (const one of broughtToNow(noted, now)) await recorder.put("progress", { ...one, rev: one.rev + 1 });
+      for (const plan of await recorder.of("plans", "byPiece", piece)) {
+        const basis = plan.basis === undefined ? undefined : basisBroughtToNow(plan.basis, noted, now);
+        if (basis !== undefined && basis !== plan.basis) await recorder.put("plans", { ...plan, rev: plan.rev + 1, basis });
+      }
+    },
+    by,
+  );
 }

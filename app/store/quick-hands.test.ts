@@ -90,6 +90,29 @@ describe("one tab, quicker than its screen", () => {
     expect(await onIt()).toEqual([[1, "2026-11-24T15:00:00.000Z"]]);
   });
 
+  test("what a killed page has left is done once, though the next stroke went on from it; so are hours, pins and a removal that was taken back", async () => {
+    const piece = await addPiece(db, pebble());
+    const own = new OwnValues();
+    const stroke = (name: string, ask: string, left = false) => savePiece(db, piece.id, piece.piece, [set("name", name)], own, { ask, merge: "name", left });
+    for (const [name, ask] of [
+      ["A", "strokeaaaa"],
+      ["AB", "strokebbbb"],
+      ["ABC", "strokecccc"],
+    ] as const)
+      await stroke(name, ask);
+    for (const ask of ["strokeaaaa", "strokebbbb", "strokecccc"]) await expect(stroke("A", ask, true)).rejects.toMatchObject({ name: "DoneAlready" });
+    expect((await pieceById(db, piece.id))?.piece.name).toBe("ABC");
+    const seen = await hoursIn(db, "UTC");
+    const free = (monday: string) => ({ ...seen, weekday: seen.weekday.map((day, at) => (at === 0 ? [{ from: monday, to: "22:00" }] : day)) });
+    await saveHours(db, seen, free("18:00"), { ask: "hoursaaaaa" });
+    await saveHours(db, free("18:00"), free("17:00"), { ask: "hoursbbbbb" });
+    await expect(saveHours(db, seen, free("18:00"), { ask: "hoursaaaaa", left: true })).rejects.toMatchObject({ name: "DoneAlready" });
+    await removePiece(db, piece.id, "it", { ask: "removeaaaa" });
+    await takeBack(db, (await db.get("acts", "removeaaaa"))!);
+    await expect(removePiece(db, piece.id, "it", { ask: "removeaaaa", left: true })).rejects.toMatchObject({ name: "DoneAlready" });
+    expect(await db.count("pieces")).toBe(1);
+  });
+
   test("on a piece that was removed meanwhile nothing is left behind", async () => {
     const piece = await addPiece(db, pebble());
     await removePiece(db, piece.id);

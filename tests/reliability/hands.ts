@@ -25,8 +25,9 @@ export function watched(page: Page): string[] {
   return faults;
 }
 
-/** Waits until nothing is being worked out and all that was asked is written. */
+/** Waits until nothing is being worked out and all that was asked is written, what a page that is gone has left with it. */
 export async function still(page: Page): Promise<void> {
+  await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith("nook-coat-ask/")));
   await page.locator('[data-saved="yes"]').waitFor();
   await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
 }

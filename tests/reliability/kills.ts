@@ -82,6 +82,7 @@ export async function kills(executable: string, args: readonly string[], url: st
       } else {
         await page.goto(piece);
         await still(page);
+        faults.push(...(await page.getByRole("alert").allInnerTexts()).map((text) => `kill ${round}: told ${text}`));
         const [now] = /\d+$/.exec(await page.getByLabel("Name of the piece").inputValue()) ?? ["0"];
         if (Number(now) < saved || Number(now) > last) faults.push(`kill ${round}: name ${now}, but ${saved} was saved and ${last} the last typed`);
         const own = readOwn(await fileOf(page, url));

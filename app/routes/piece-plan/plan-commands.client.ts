@@ -38,29 +38,29 @@ export function planCommands(of: string) {
         noteClash(id, { key, what: [...new Set(error.changes.map(sayEdit))], again: { action: `/pieces/${id}?index`, ask: again } });
       }
     },
-    pin: async ({ followed, stepIds, kept }: Of<"pin">) => pinSteps(await database(), id, followed, stepIds, kept),
-    keep: async ({ followed }: Of<"keep">) => void (await keepPlan(await database(), id, followed)),
-    plain: async () => {
+    pin: async ({ followed, stepIds, kept }: Of<"pin">, by: By) => pinSteps(await database(), id, followed, stepIds, kept, by),
+    keep: async ({ followed }: Of<"keep">, by: By) => void (await keepPlan(await database(), id, followed, by)),
+    plain: async (_ask: Of<"plain">, by: By) => {
       const { plan } = await keptPiece(of);
-      if (plan) await clearEdits(await database(), id, plan.id);
+      if (plan) await clearEdits(await database(), id, plan.id, by);
     },
     done: async ({ followed, coats, at }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by)),
     undone: async ({ coats, at }: Of<"undone">, by: By) => {
       const { plan } = await keptPiece(of);
       if (plan) await markUndone(await database(), id, plan.id, coats, at, by);
     },
-    "clock-right": async ({ at }: Of<"clock-right">) => setNotesRight(await database(), id, Date.parse(at)),
-    repair: async ({ followed, pinned }: Of<"repair">) => {
+    "clock-right": async ({ at }: Of<"clock-right">, by: By) => setNotesRight(await database(), id, Date.parse(at), by),
+    repair: async ({ followed, pinned }: Of<"repair">, by: By) => {
       const made: Repair | null = await repair(of, planOf(await keptPiece(of)), pinned);
       if (!made) return;
       noteRepair(of, made.done ? { done: true, changes: made.changes.length } : made);
-      if (made.done && made.changes.length > 0) await editPlan(await database(), id, followed, made.changes);
+      if (made.done && made.changes.length > 0) await editPlan(await database(), id, followed, made.changes, by);
     },
-    engine: async ({ take }: Of<"engine">) => {
+    engine: async ({ take }: Of<"engine">, by: By) => {
       const { kept, view } = await current();
       if (!kept.plan || !view.newer) return;
       const edits = take === "kept" ? changesBetween(view.newer.made, view.made) : [];
-      await settleEngine(await database(), id, kept.plan.id, view.newer.made, edits);
+      await settleEngine(await database(), id, kept.plan.id, view.newer.made, edits, by);
     },
   };
 }

@@ -30,7 +30,7 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
   return perform<WaysAsk, null>(
     request,
     { follow: (joi) => ({ followed: followedField(joi) }) },
-    { follow: async ({ followed }) => (await planFor(await database(), pieceId(params.id), followed), null) },
+    { follow: async ({ followed }, by) => (await planFor(await database(), pieceId(params.id), followed, by), null) },
   );
 }
 

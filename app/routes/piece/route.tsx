@@ -56,9 +56,9 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
         clashes.settleClash(id, key);
         return null;
       },
-      remove: async () => {
+      remove: async (_ask, by) => {
         const db = await database();
-        await removePiece(db, id, (await pieceById(db, id))?.piece.name);
+        await removePiece(db, id, (await pieceById(db, id))?.piece.name, by);
         return redirect("/");
       },
     },
