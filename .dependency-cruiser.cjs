@@ -8,7 +8,8 @@ const FOLDERS = {
   coating: ["film", "drying", "piece", "catalogue", "units"],
   schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
   logbook: ["schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
-  formats: ["logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
+  shelf: ["logbook", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
+  formats: ["shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

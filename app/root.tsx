@@ -14,6 +14,7 @@ import { useServiceWorker } from "~/components/use-service-worker";
 import { historyState } from "~/store/history.client";
 import { database } from "~/store/open.client";
 import { hoursIn, roomsIn, settingsIn } from "~/store/preferences";
+import { shelfIn } from "~/store/shelf";
 import type { Route } from "./+types/root";
 import "./styles/app.css";
 
@@ -28,18 +29,24 @@ let catalogued: ReturnType<typeof loader> | null = null;
 async function preferencesHere(): Promise<Preferences> {
   try {
     const db = await database();
-    const [settings, rooms, hours, history] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere()), historyState(db)]);
-    return { settings, rooms, hours, history, trouble: null };
+    const [settings, rooms, hours, history, jars] = await Promise.all([
+      settingsIn(db),
+      roomsIn(db),
+      hoursIn(db, timeZoneHere()),
+      historyState(db),
+      shelfIn(db),
+    ]);
+    return { settings, rooms, hours, history, jars: jars.map(({ id, name }) => ({ id, name })), trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
-    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), history: { undo: null, redo: null, said: null }, trouble };
+    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], history: { undo: null, redo: null, said: null }, trouble };
   }
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
   const [known, preferences] = await Promise.all([catalogued ?? serverLoader(), preferencesHere()]);
   catalogued = known;
-  return { ...known, preferences };
+  return { menu: { ...known.menu, jars: preferences.jars }, preferences };
 }
 clientLoader.hydrate = true as const;
 

@@ -1,6 +1,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { useRevalidator, useSubmit } from "react-router";
+import type { Menu } from "#core/catalogue/menu";
 import type { RoomRecord } from "#core/formats/stores/rooms";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { FreeHours } from "#core/schedule/free-hours";
@@ -19,6 +20,8 @@ export interface Preferences {
   readonly rooms: readonly RoomRecord[];
   readonly hours: FreeHours;
   readonly history: HistoryState;
+  /** Jars on the shelf, by id and name. */
+  readonly jars: Menu["jars"];
   /** Why the browser's database does not open; null when it does. */
   readonly trouble: string | null;
 }

@@ -76,7 +76,15 @@ const ROLE_WORDS: Partial<Record<Role, string>> = {
 const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 /** What of a step its title tells, planned or only chosen. */
-type Titled = Pick<StepChoice, "role" | "product" | "technique" | "sheen" | "method" | "heat" | "coats">;
+type Titled = Pick<StepChoice, "role" | "product" | "ownProduct" | "technique" | "sheen" | "method" | "heat" | "coats">;
+
+/** What a step is laid with, inside a sentence: the user's jar by its name, else the kind of paint. */
+export function laidName({ product, ownProduct }: Pick<StepChoice, "product" | "ownProduct">, menu: Menu): string {
+  const jar = ownProduct === undefined ? undefined : menu.jars.find((one) => one.id === ownProduct);
+  if (jar) return jar.name;
+  const name = nameIn(menu.products, product);
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
 
 /**
  * A step in the painter's words: what the user does.
@@ -86,7 +94,7 @@ type Titled = Pick<StepChoice, "role" | "product" | "technique" | "sheen" | "met
 export function stepTitle(step: Titled, menu: Menu, counted = true): string {
   const { coats = 1 } = step;
   const name = nameIn(menu.products, step.product);
-  const lower = name.charAt(0).toLowerCase() + name.slice(1);
+  const lower = laidName(step, menu);
   switch (step.role) {
     case "clean":
     case "sand":

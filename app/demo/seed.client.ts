@@ -58,7 +58,7 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
   const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
   if (begunDaysAgo === null) return { record, plan: null, progress: [], overview: null };
   const { firstView } = await import("~/workers/planner.client");
-  const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [] }));
+  const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf: [] }));
   const { shown, work } = view;
   const worked = work && dateWork(work, usualHours(zone), now - begunDaysAgo * DAY_MS);
   if (!shown || !worked) return { record, plan: null, progress: [], overview: null };

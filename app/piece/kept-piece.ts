@@ -5,12 +5,15 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { Database } from "~/store/database";
+import type { OwnShelf } from "~/store/own-shelf.client";
 import type { PlanOf } from "~/workers/plan-worker-api";
 
 export interface KeptPiece {
   readonly record: PieceRecord;
   readonly plan: PlanRecord | null;
   readonly progress: readonly ProgressRecord[];
+  /** What the user owns: the plan is made from it first. */
+  readonly shelf: OwnShelf;
 }
 
 /**
@@ -19,32 +22,39 @@ export interface KeptPiece {
  * @throws a 404 answer when there is none
  */
 export async function keptPiece(id: string): Promise<KeptPiece> {
-  const [{ database }, { pieceById }, { planById }, { progressOf }, { forget, remember }] = await Promise.all([
+  const [{ database }, { pieceById }, { planById }, { progressOf }, { forget, remember }, { ownShelf }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
     import("~/store/progress"),
     import("~/store/remembered.client"),
+    import("~/store/own-shelf.client"),
   ]);
   const db = await database();
   const record = await pieceById(db, pieceId(id));
   if (!record) forget(id);
   if (!record) throw data("this piece is not in your notebook; it may have been removed in another tab", { status: 404 });
-  const [plan, progress] = await Promise.all([planById(db, record.planId), progressOf(db, record.id)]);
-  const kept = { record, plan, progress };
+  const [plan, progress, shelf] = await Promise.all([planById(db, record.planId), progressOf(db, record.id), ownShelf(db)]);
+  const kept = { record, plan, progress, shelf };
   remember(kept);
   return kept;
 }
 
 /** Every piece with its plan and its work, by name. */
 export async function keptPieces(db: Database): Promise<readonly KeptPiece[]> {
-  const [records, plans, progress] = await Promise.all([db.getAll("pieces"), db.getAll("plans"), db.getAll("progress")]);
+  const { ownShelf } = await import("~/store/own-shelf.client");
+  const [records, plans, progress, shelf] = await Promise.all([db.getAll("pieces"), db.getAll("plans"), db.getAll("progress"), ownShelf(db)]);
   return records
     .sort((a, b) => a.piece.name.localeCompare(b.piece.name))
-    .map((record) => ({ record, plan: plans.find((one) => one.id === record.planId) ?? null, progress: progress.filter((one) => one.pieceId === record.id) }));
+    .map((record) => ({
+      record,
+      plan: plans.find((one) => one.id === record.planId) ?? null,
+      progress: progress.filter((one) => one.pieceId === record.id),
+      shelf,
+    }));
 }
 
 /** What its plan is made from. */
-export function planOf({ record, plan, progress }: KeptPiece): PlanOf {
-  return { piece: record.piece, keeping: keepingOf(plan), progress };
+export function planOf({ record, plan, progress, shelf }: KeptPiece): PlanOf {
+  return { piece: record.piece, keeping: keepingOf(plan), progress, shelf: shelf.products };
 }

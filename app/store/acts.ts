@@ -70,9 +70,9 @@ function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
   return names(one) === names(other);
 }
 
-/** An act with the mark of one that removed a piece, where it did; an act that is taken back has removed nothing. */
+/** An act with the mark of one that removed a piece or a jar, where it did; an act that is taken back has removed nothing. */
 function marked({ removedAt: _before, ...act }: Act): Act {
-  const removes = act.undoneAt === undefined && act.entries.some((entry) => entry.store === "pieces" && entry.after === null);
+  const removes = act.undoneAt === undefined && act.entries.some((entry) => (entry.store === "pieces" || entry.store === "shelf") && entry.after === null);
   return removes ? { ...act, removedAt: act.at } : act;
 }
 

@@ -1,5 +1,6 @@
 import Joi from "joi";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { productId } from "#core/catalogue/ids";
 import { checkShape } from "#core/formats/check-shape";
 import { parsePiece } from "#core/formats/parse-piece";
 import type { Problem } from "#core/formats/problem";
@@ -20,7 +21,11 @@ export class UnfitRecord extends Error {
 }
 
 const SCHEMAS = new Map(DEFINITIONS.map((one) => [one.name, one.schema(Joi)]));
-const TOOLS: CheckTools = { readPiece: (value, at) => parsePiece(value, CATALOGUE, at), has: () => true };
+const TOOLS: CheckTools = {
+  readPiece: (value, at) => parsePiece(value, CATALOGUE, at),
+  has: () => true,
+  knowsProduct: (id) => CATALOGUE.products.has(productId(id)),
+};
 
 /**
  * Checks a record before it is written.

@@ -47,6 +47,13 @@ const MOST_NAMED = 3;
 
 const counted = (count: number, one: string, more: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${more}`]);
 
+/** The name of a jar that was taken off the shelf, as far as it can be read. */
+function jarName({ store, before }: Entry): readonly string[] {
+  if (store !== "shelf" || before === null) return [];
+  const { name } = before as { readonly name?: unknown };
+  return [typeof name === "string" ? name : "a damaged jar"];
+}
+
 /** The name of a piece that was removed, as far as it can be read. */
 function pieceName({ store, before }: Entry): readonly string[] {
   if (store !== "pieces" || before === null) return [];
@@ -58,7 +65,9 @@ function pieceName({ store, before }: Entry): readonly string[] {
 function removedText({ entries }: Act): string {
   const gone = entries.filter((one) => one.after === null);
   const names = gone.flatMap(pieceName);
+  const jars = gone.flatMap(jarName);
   const of = (store: string) => gone.filter((one) => one.store === store).length;
+  if (names.length === 0) return `Off the shelf: ${jars.length > MOST_NAMED ? `${jars.length} jars` : jars.join(", ")}`;
   const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted")];
   const what = names.length > MOST_NAMED ? `${names.length} pieces` : names.join(", ");
   return `Removed: ${what}${beside.length > 0 ? `, with ${beside.join(" and ")}` : ""}`;
@@ -110,7 +119,8 @@ export async function removedLately(db: Database): Promise<readonly RemovedPiece
   return acts
     .filter((act) => act.undoneAt === undefined)
     .reverse()
-    .map(({ id, at, entries }) => ({ actId: id, at, names: entries.filter((one) => one.after === null).flatMap(pieceName) }));
+    .map(({ id, at, entries }) => ({ actId: id, at, names: entries.filter((one) => one.after === null).flatMap(pieceName) }))
+    .filter(({ names }) => names.length > 0);
 }
 
 /** Brings back what one act removed, wherever it stands among what was done since. */

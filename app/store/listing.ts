@@ -44,9 +44,15 @@ export async function begunPieces(db: Database): Promise<readonly string[]> {
   return begun;
 }
 
-/** What an overview is worked out from: as long as this is the same, so is the plan. */
-export function overviewKey(record: PieceRecord, plan: PlanRecord | null, progress: readonly ProgressRecord[]): string {
-  return [ENGINE_VERSION, record.rev, plan?.id ?? "", plan?.rev ?? 0, progress.reduce((sum, one) => sum + one.rev, 0), progress.at(-1)?.id ?? ""].join("/");
+/**
+ * What an overview is worked out from: as long as this is the same, so is the plan.
+ *
+ * @param shelf key of the shelf; "" for none
+ */
+export function overviewKey(record: PieceRecord, plan: PlanRecord | null, progress: readonly ProgressRecord[], shelf = ""): string {
+  return [ENGINE_VERSION, shelf, record.rev, plan?.id ?? "", plan?.rev ?? 0, progress.reduce((sum, one) => sum + one.rev, 0), progress.at(-1)?.id ?? ""].join(
+    "/",
+  );
 }
 
 /** The overview that was worked out last, where it still holds at an instant, ms. */

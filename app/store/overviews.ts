@@ -1,3 +1,4 @@
+import type { Need } from "#core/shelf/needs";
 import type { Overview } from "#core/logbook/overview";
 
 export const OVERVIEWS_STORE = "overviews";
@@ -7,4 +8,6 @@ export interface KeptOverview {
   readonly id: string;
   readonly key: string;
   readonly overview: Overview;
+  /** Paint it still wants; absent where that was not asked for. */
+  readonly needs?: readonly Need[];
 }

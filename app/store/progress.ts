@@ -28,13 +28,17 @@ async function note(
   at: string,
 ): Promise<void> {
   const noted = [...(await recorder.of("progress", "byPiece", of.pieceId))].sort((a, b) => a.at.localeCompare(b.at));
-  const isOn = ({ zone, stepId, coat, half }: CoatEvent) => {
-    const last = noted.findLast((one) => one.zone === zone && one.stepId === stepId && one.coat === coat && one.half === half);
-    return last?.kind === "done" || last?.kind === "tacky";
-  };
+  const lastOf = ({ zone, stepId, coat, half }: CoatEvent) =>
+    noted.findLast((one) => one.zone === zone && one.stepId === stepId && one.coat === coat && one.half === half);
   const instant = notBefore(at, noted);
-  for (const coat of coats)
-    if (isOn(coat) !== (kind === "done")) await recorder.put("progress", { ...coat, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
+  for (const coat of coats) {
+    const last = lastOf(coat);
+    const isOn = last?.kind === "done" || last?.kind === "tacky";
+    if (isOn === (kind === "done")) continue;
+    // What comes off is what was laid, out of the jar it was laid from, whatever the plan says by now.
+    const laid = kind === "removed" && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : {};
+    await recorder.put("progress", { ...coat, ...laid, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
+  }
 }
 
 /**

@@ -1,6 +1,7 @@
 import { writeBundle } from "#core/formats/write-bundle";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
+import type { JarRecord } from "#core/formats/stores/shelf";
 import type { ProgressRecord } from "#core/logbook/progress";
 import { onCommand } from "./command";
 import type { Database } from "./database";
@@ -9,6 +10,14 @@ interface Remembered {
   readonly record: PieceRecord;
   readonly plan: PlanRecord | null;
   readonly progress: readonly ProgressRecord[];
+}
+
+/** The shelf as this page has read it last. */
+let shelf: readonly JarRecord[] = [];
+
+/** Remembers the shelf as it was read, for the same case. */
+export function rememberShelf(jars: readonly JarRecord[]): void {
+  if (jars.length > 0) shelf = jars;
 }
 
 /** Pieces this page has read lately; more than these it does not hold. */
@@ -29,7 +38,10 @@ export function forget(id: string): void {
 }
 
 onCommand(({ entries }) => {
-  for (const { store, id, after } of entries) if (store === "pieces" && after === null) forget(id);
+  for (const { store, id, after } of entries) {
+    if (store === "pieces" && after === null) forget(id);
+    if (store === "shelf" && after === null) shelf = shelf.filter((jar) => jar.id !== id);
+  }
 });
 
 /**
@@ -39,9 +51,9 @@ onCommand(({ entries }) => {
  */
 export async function putBack(db: Database): Promise<number | null> {
   const all = [...pieces.values()];
-  if (all.length === 0 || (await db.count("pieces")) > 0 || (await db.count("acts")) > 0) return null;
+  if ((all.length === 0 && shelf.length === 0) || (await db.count("pieces")) > 0 || (await db.count("acts")) > 0) return null;
   const { importBundle } = await import("./bundles");
-  const parts = { pieces: all.map((one) => one.record), plans: all.flatMap((one) => one.plan ?? []), progress: all.flatMap((one) => one.progress) };
+  const parts = { pieces: all.map((one) => one.record), plans: all.flatMap((one) => one.plan ?? []), progress: all.flatMap((one) => one.progress), shelf };
   await importBundle(db, writeBundle(parts), "putting back what the browser had cleared");
   return all.length;
 }

@@ -1,3 +1,4 @@
+import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
@@ -7,6 +8,7 @@ import type { Overview } from "#core/logbook/overview";
 import type { BodyView } from "#core/logbook/plan-on-body";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
+import type { Need } from "#core/shelf/needs";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
 import type { Work } from "#core/coating/facts/task";
 
@@ -15,6 +17,8 @@ export interface PlanOf {
   readonly piece: Piece;
   readonly keeping: Keeping;
   readonly progress: readonly ProgressRecord[];
+  /** What the user owns. */
+  readonly shelf: readonly OwnProduct[];
 }
 
 /** A plan as it is shown, with its tasks. */
@@ -38,13 +42,18 @@ export interface PlannedDates extends DatedPlan {
   readonly shown: Candidate;
 }
 
+/** A piece in a list, with the paint it still wants. */
+export interface ListedOverview extends Overview {
+  readonly needs: readonly Need[];
+}
+
 /** What the plan worker answers; the whole protocol. */
 export interface PlanWorkerApi {
   /** The plan as soon as what is shown of it is known; the other candidates may be missing. */
   firstView: (of: PlanOf) => PlannedView;
   planView: (of: PlanOf) => PlannedView;
   /** What a list says of a piece at an instant, ms. */
-  overview: (of: PlanOf, now: number) => Overview;
+  overview: (of: PlanOf, now: number) => ListedOverview;
   ways: (of: PlanOf) => WaysView;
   dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;

@@ -1,5 +1,7 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { Catalogue } from "#core/catalogue/catalogue";
+import { withOwnProducts } from "#core/catalogue/own-product";
 import { openStep } from "#core/logbook/open-step";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
@@ -7,13 +9,34 @@ import { explainStep } from "#core/coating/explain/explain-step";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { datesOf, workFor } from "#core/schedule/dates-of";
+import { needsOf } from "#core/shelf/needs";
 import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
 
-const cache = new PlanCache(CATALOGUE);
+interface Known {
+  readonly catalogue: Catalogue;
+  readonly cache: PlanCache;
+}
 
-function viewOf({ piece, keeping, progress }: PlanOf, whole: boolean): PlannedView {
-  const view = planOnBody(piece, keeping, progress, CATALOGUE, whole ? cache.plan : cache.first);
-  return { ...view, work: view.shown ? workFor(piece, view.shown, CATALOGUE) : null, whole };
+/** Shelves whose plans are remembered: the one that stands, and the one before it, which undo brings back. */
+const MOST_SHELVES = 2;
+const shelves = new Map<string, Known>();
+
+/** The catalogue with what the user owns in it, and the plans made from it so far. */
+function knownFor({ shelf }: PlanOf): Known {
+  const key = JSON.stringify(shelf);
+  const catalogue = shelves.get(key)?.catalogue ?? (shelf.length === 0 ? CATALOGUE : withOwnProducts(CATALOGUE, shelf));
+  const known = shelves.get(key) ?? { catalogue, cache: new PlanCache(catalogue) };
+  shelves.delete(key);
+  shelves.set(key, known);
+  if (shelves.size > MOST_SHELVES) shelves.delete(shelves.keys().next().value!);
+  return known;
+}
+
+function viewOf(of: PlanOf, whole: boolean): PlannedView {
+  const { piece, keeping, progress } = of;
+  const { catalogue, cache } = knownFor(of);
+  const view = planOnBody(piece, keeping, progress, catalogue, whole ? cache.plan : cache.first);
+  return { ...view, work: view.shown ? workFor(piece, view.shown, catalogue) : null, whole };
 }
 
 /** The plan that is shown, as soon as it is known. */
@@ -27,11 +50,17 @@ function firstViewOf(of: PlanOf): PlannedView {
 const api: PlanWorkerApi = {
   firstView: firstViewOf,
   planView: (of) => viewOf(of, true),
-  overview: (of, now) => overviewOf(firstViewOf(of), now),
+  overview: (of, now) => {
+    const view = firstViewOf(of);
+    const { catalogue } = knownFor(of);
+    const needs = view.shown ? needsOf(standingPlan(of.piece, view.shown, view.done, catalogue), catalogue) : [];
+    return { ...overviewOf(view, now), needs };
+  },
   ways: (of) => {
-    const { set, basis } = waysOn(of.piece, of.progress, CATALOGUE, cache.plan);
+    const { catalogue, cache } = knownFor(of);
+    const { set, basis } = waysOn(of.piece, of.progress, catalogue, cache.plan);
     const view = viewOf(of, true);
-    const yours = view.shown && standingPlan(of.piece, view.shown, view.done, CATALOGUE);
+    const yours = view.shown && standingPlan(of.piece, view.shown, view.done, catalogue);
     // A way that goes on just as the plan that is followed is that plan.
     const candidates = yours ? set.candidates.filter((one) => one.id === yours.id || stillToDo(one) !== stillToDo(yours)) : set.candidates;
     return { candidates, basis, yours };
@@ -43,11 +72,11 @@ const api: PlanWorkerApi = {
   explain: (of, stepId, now) => {
     const { shown, work, done } = viewOf(of, true);
     const wanted = shown && work ? (stepId ?? openStep(shown, work, done, now)) : null;
-    return shown && wanted ? explainStep(of.piece, shown, wanted, CATALOGUE, of.keeping.edits) : null;
+    return shown && wanted ? explainStep(of.piece, shown, wanted, knownFor(of).catalogue, of.keeping.edits) : null;
   },
   repair: (of, pinned) => {
     const { shown } = viewOf(of, true);
-    return shown ? repairPlan(of.piece, shown, pinned, CATALOGUE) : null;
+    return shown ? repairPlan(of.piece, shown, pinned, knownFor(of).catalogue) : null;
   },
 };
 

@@ -2,11 +2,10 @@ import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
-import type { Overview } from "#core/logbook/overview";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Wanted } from "#core/schedule/dates-of";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
-import type { PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
+import type { ListedOverview, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
 interface Running {
   readonly worker: Worker;
@@ -73,7 +72,7 @@ export function isNotWanted(error: unknown): boolean {
 }
 
 /** What a list says of a piece: it waits for all that is looked at. */
-export function overviewFor(id: string, of: PlanOf, now: number): Promise<Overview> {
+export function overviewFor(id: string, of: PlanOf, now: number): Promise<ListedOverview> {
   return asked("overview", id, (api) => api.overview(of, now), false);
 }
 

@@ -13,6 +13,7 @@ export type PieceId = Branded<"piece-record">;
 export type PlanId = Branded<"plan-record">;
 export type ProgressId = Branded<"progress-record">;
 export type RoomId = Branded<"room-record">;
+export type JarId = Branded<"jar-record">;
 
 export const materialId = (text: string): MaterialId => text as MaterialId;
 export const useId = (text: string): UseId => text as UseId;
@@ -23,6 +24,7 @@ export const pieceId = (text: string): PieceId => text as PieceId;
 export const planId = (text: string): PlanId => text as PlanId;
 export const progressId = (text: string): ProgressId => text as ProgressId;
 export const roomId = (text: string): RoomId => text as RoomId;
+export const jarId = (text: string): JarId => text as JarId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";
 

@@ -39,6 +39,8 @@ export interface Menu {
     readonly aid: boolean;
     readonly waterborne: boolean;
   }[];
+  /** Jars the user owns: what is laid from one is called by its name. */
+  readonly jars: readonly { readonly id: string; readonly name: string }[];
 }
 
 /**
@@ -73,5 +75,6 @@ export function menuOf(catalogue: Catalogue): Menu {
       ...[...catalogue.products.values()].map(({ id, name, means, jobs, carrier }) => ({ id, name, means, jobs, aid: false, waterborne: carrier === "water" })),
       ...[...catalogue.aids.values()].map(({ id, name }) => ({ id, name, means: "", jobs: [], aid: true, waterborne: false })),
     ],
+    jars: [],
   };
 }

@@ -2,12 +2,15 @@ import type { Catalogue } from "./catalogue";
 import type { ProductId } from "./ids";
 import type { DryingValues, FilmValues, OwnJar, ProductClass } from "./product-class";
 import type { Provenance } from "./provenance";
+import type { Sheen } from "./vocabulary";
 
 /** What a label may say of its product; everything else stays as the class has it. */
 export interface LabelValues {
   readonly film?: Partial<FilmValues>;
   readonly drying?: Partial<Omit<DryingValues, "by">>;
   readonly bakeable?: ProductClass["bakeable"];
+  readonly sheens?: readonly Sheen[];
+  readonly maxWaterPercent?: ProductClass["maxWaterPercent"];
   readonly coats?: number;
   readonly maxTempC?: number;
   readonly weatherproof?: boolean;
@@ -24,60 +27,71 @@ export interface OwnProduct {
   readonly colour?: string;
   /** Months since it was opened; unknown when absent. */
   readonly openedMonths?: number;
-  /** What is left in it, mL; unknown when absent. */
+  /** What is left in it, mL; unknown when absent. Plans do not depend on it. */
   readonly stockMl?: number;
   /** What the user paid, in their money, for how much; unknown when absent. */
   readonly price?: { readonly paid: number; readonly ml: number };
 }
 
-function jarOf({ id, name, colour }: OwnProduct): OwnJar {
-  return { id, name, colour: colour ?? null };
-}
-
 const FROM_LABEL: Provenance = { kind: "label" };
 
-/** A class as one label has it: the label's values win, and say that they are the label's. */
-export function withLabel(product: ProductClass, own: OwnProduct, jars: readonly OwnJar[] = [jarOf(own)]): ProductClass {
-  const { film = {}, drying = {}, ...rest } = own.label ?? {};
+/** A class with a label's values in it, which say that they are the label's. */
+function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: LabelValues): ProductClass {
   const said = [...Object.keys(film).map((key) => `film.${key}`), ...Object.keys(drying).map((key) => `drying.${key}`), ...Object.keys(rest)];
   return {
     ...product,
     ...rest,
-    name: jars.length > 1 ? product.name : own.name,
     film: { ...product.film, ...film },
     drying: { ...product.drying, ...drying },
-    own: {
-      id: own.id,
-      jars,
-      openedMonths: own.openedMonths ?? null,
-      stockMl: own.stockMl ?? null,
-      pricePerMl: own.price ? own.price.paid / own.price.ml : null,
-    },
     standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, FROM_LABEL])) },
   };
 }
 
+/** What of a label holds for other colours of the class too: how a colour hides is its own matter. */
+function ofAnyColour({ colour, label = {} }: OwnProduct): LabelValues {
+  if (colour === undefined || !label.film) return label;
+  const { contrastRatio: _ofThisColour, ...film } = label.film;
+  return { ...label, film };
+}
+
+const pricePerMl = ({ price }: OwnProduct) => (price ? price.paid / price.ml : null);
+
 /**
- * The catalogue with the user's own products in place of their classes. Where the user owns several of one class the first listed lends its label; each
- * colour is taken from the jar of that colour.
+ * A class of which the user owns something. What is not known to be laid from one of the jars is as the first jar's label has it, in any sheen that
+ * one of the jars has; it has the jar's name only where there is one jar, of no colour of its own.
+ *
+ * @param jars of the class, one or more; the first lends its label
+ */
+function ownClass(product: ProductClass, jars: readonly OwnProduct[]): ProductClass {
+  const [first] = jars as readonly [OwnProduct, ...OwnProduct[]];
+  const list: OwnJar[] = [];
+  const ownOf = (one: OwnProduct) => ({ id: one.id, jars: list, openedMonths: one.openedMonths ?? null, pricePerMl: pricePerMl(one) });
+  for (const one of jars)
+    list.push({ id: one.id, name: one.name, colour: one.colour ?? null, product: { ...labelled(product, one.label ?? {}), name: one.name, own: ownOf(one) } });
+  const sheens = product.sheens.filter((sheen) => list.some((jar) => jar.product.sheens.includes(sheen)));
+  const others = list.flatMap((jar) => jar.product.sheens).filter((sheen) => !sheens.includes(sheen));
+  return {
+    ...labelled(product, ofAnyColour(first)),
+    sheens: [...sheens, ...new Set(others)],
+    name: jars.length === 1 && first.colour === undefined ? first.name : product.name,
+    own: ownOf(first),
+  };
+}
+
+/**
+ * The catalogue with the user's own products in place of their classes. Each coat is taken from the jar of its colour and sheen, and is as that jar's
+ * label has it; see `productFor`.
  *
  * @returns a catalogue of the same ids, so that plans and rules go on knowing them
  */
 export function withOwnProducts(catalogue: Catalogue, shelf: readonly OwnProduct[]): Catalogue {
   const products = new Map(catalogue.products);
-  for (const own of [...shelf].reverse()) {
-    const known = catalogue.products.get(own.classId);
-    const same = shelf.filter((other) => other.classId === own.classId);
-    const { stockMl: _one, ...rest } = own;
-    if (known) products.set(own.classId, withLabel(known, { ...rest, ...stockOf(same) }, [own, ...same.filter((one) => one !== own)].map(jarOf)));
+  for (const id of new Set(shelf.map((own) => own.classId))) {
+    const known = catalogue.products.get(id);
+    const jars = shelf.filter((own) => own.classId === id);
+    if (known) products.set(id, ownClass(known, jars));
   }
   return { ...catalogue, products };
-}
-
-/** What is left of several jars of one class together; unknown when it is of any. */
-function stockOf(same: readonly OwnProduct[]): Pick<OwnProduct, "stockMl"> {
-  const stock = same.map((one) => one.stockMl);
-  return stock.every((ml) => ml !== undefined) ? { stockMl: stock.reduce((sum, ml) => sum + ml, 0) } : {};
 }
 
 /**

@@ -79,6 +79,8 @@ export interface DryingValues {
   readonly cureDays: Span | null;
   /** Stop below this, °C. */
   readonly minC: number;
+  /** The label's own upper limit while it dries, °C; absent where it names none. */
+  readonly maxC?: number;
 }
 
 export interface BakeRange {
@@ -96,6 +98,8 @@ export interface OwnJar {
   readonly name: string;
   /** sRGB hex; null while unknown: then it is taken to be the colour that is wanted. */
   readonly colour: string | null;
+  /** The class as this jar's label has it. */
+  readonly product: ProductClass;
 }
 
 /** A generic class of product, never a brand. The label of the user's own product wins over every value. */
@@ -147,8 +151,6 @@ export interface ProductClass {
   readonly own?: {
     readonly id: string;
     readonly openedMonths: number | null;
-    /** What is left of it, mL; null while unknown. */
-    readonly stockMl: number | null;
     /** Every jar of the class the user owns, this one first. */
     readonly jars: readonly OwnJar[];
     /** What a millilitre of it cost the user, in their money; null while unknown. */

@@ -3,7 +3,9 @@ import { readFileSync } from "node:fs";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { readBundle } from "./bundle";
 import { isDay } from "./hours-schema";
-import { fileOf, writeBundle } from "./write-bundle";
+import { BUNDLE_VERSION, fileOf, writeBundle } from "./write-bundle";
+import { jarId, productId } from "../catalogue/ids";
+import type { JarRecord } from "./stores/shelf";
 import { USUAL_SETTINGS } from "./stores/settings";
 import type { RoomRecord } from "./stores/rooms";
 import type { ProgressRecord } from "../logbook/progress";
@@ -38,10 +40,20 @@ const done = {
   at: "2026-11-24T19:30:00.000Z",
 } as unknown as ProgressRecord;
 const shed = { id: "rrrrrrrr1", rev: 1, name: "Back room", room: { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" } } as unknown as RoomRecord;
+const jar: JarRecord = {
+  id: jarId("jjjjjjjj1"),
+  rev: 1,
+  classId: productId("craft-acrylic"),
+  name: "Harbour navy",
+  colour: "#1f3a4d",
+  label: { opacity: "opaque", recoatMin: 60, bake: null },
+  left: { ml: 40, by: "eye", at: "2026-11-24T19:30:00.000Z" },
+};
 const bundle = writeBundle({
   pieces: [record("aaaaaaaa1", { planId: "pppppppp1", dates: { start: "2026-11-25", due: "2026-12-24" } }), record("bbbbbbbb2")],
   plans: [plan("pppppppp1", "aaaaaaaa1")],
   progress: [done],
+  shelf: [jar],
   rooms: [shed],
   hours: [{ id: "hours", rev: 1, hours: usualHours("Europe/London") }],
   settings: [{ ...USUAL_SETTINGS, rev: 1 }],
@@ -60,18 +72,21 @@ describe("a bundle", () => {
       JSON.stringify(writeBundle({ pieces: [record("aaaaaaaa1"), record("bbbbbbbb2")] })),
     ));
   test("may lack parts, and may name later ones empty", () =>
-    expect(read({ format: "nook-coat/bundle", version: 3, shelf: [] })).toEqual({ ok: true, value: { bundle: writeBundle({}), aside: [], altered: false } }));
+    expect(read({ format: "nook-coat/bundle", version: BUNDLE_VERSION, recipes: [] })).toEqual({
+      ok: true,
+      value: { bundle: writeBundle({}), aside: [], altered: false },
+    }));
   test("an older one is brought up to date: its steps are named anew, its work is complete in itself", () => {
     const old = readBundle(readFileSync("tests/fixtures/bundle-1.json", "utf8"), CATALOGUE);
     if (!old.ok) throw new Error(JSON.stringify(old.problem));
-    expect(old.value.bundle.version).toBe(3);
+    expect(old.value.bundle.version).toBe(BUNDLE_VERSION);
     expect(old.value.bundle.progress).toHaveLength(3);
     for (const one of old.value.bundle.progress) expect(one).toMatchObject({ pieceId: "southwedge1", zone: "top", act: { role: expect.any(String) } });
     expect(read(old.value.bundle)).toEqual(old);
   });
-  test("one of the version before is as it was written, and keys without Ctrl go on in it", () => {
-    const old = readBundle(readFileSync("tests/fixtures/bundle-2.json", "utf8"), CATALOGUE);
-    expect(old).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: { settings: [{ singleKeys: true }] } } });
+  test.each(["bundle-2.json", "bundle-3.json"])("%s is as it was written, and keys without Ctrl go on in it", (fixture) => {
+    const old = readBundle(readFileSync(`tests/fixtures/${fixture}`, "utf8"), CATALOGUE);
+    expect(old).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: { shelf: [], settings: [{ singleKeys: true }] } } });
   });
   test("an older one with a fault says where", () => {
     const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
@@ -96,7 +111,9 @@ describe("what is not taken, and where it says so", () => {
     ["a list", [], "not-a-bundle", ""],
     ["a newer bundle", { ...bundle, version: 9 }, "too-new", "version"],
     ["a word it does not know", { ...bundle, wishes: [] }, "unknown-key", "wishes"],
-    ["a part this Nook Coat could not keep", { ...bundle, shelf: [{ id: 1 }] }, "bad-value", "shelf"],
+    ["a part this Nook Coat could not keep", { ...bundle, recipes: [{ id: 1 }] }, "bad-value", "recipes"],
+    ["a jar of no kind known here", { ...bundle, shelf: [{ ...jar, classId: "milk" }] }, "unknown-id", "shelf.0.classId"],
+    ["a jar with a label nobody prints", { ...bundle, shelf: [{ ...jar, label: { minC: 30, maxC: 8 } }] }, "bad-value", "shelf.0.label.maxC"],
     ["a piece that is none", { ...bundle, pieces: [{ ...first, piece: { ...first!.piece, uses: ["flying"] } }] }, "unknown-id", "pieces.0.piece.uses.0"],
     ["two pieces of one id", { ...bundle, pieces: [first, { ...second, id: first!.id }] }, "bad-value", "pieces.1"],
     ["work done on a plan that is not there", { ...bundle, plans: [] }, "unknown-id", "progress.0.planId"],
@@ -118,7 +135,7 @@ describe("what is not taken, and where it says so", () => {
     const found = document === null ? readBundle('{"format": "nook-coat/bu', CATALOGUE) : null;
     expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
   });
-  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 3/));
+  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 4/));
 });
 
 describe("a damaged record costs itself", () => {

@@ -1,5 +1,6 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
+import type { ProductId } from "../catalogue/ids";
 import { checkShape } from "./check-shape";
 import { legacySteps } from "./legacy-steps";
 import { migrated } from "./migrate";
@@ -13,7 +14,7 @@ import { BUNDLE_FORMAT, BUNDLE_VERSION, checksumOf, DATA_VERSION_OF, writeBundle
 import type { Bundle } from "./write-bundle";
 
 /** Parts of the format whose work has not arrived: a file that has something in them is refused, so that none of it is lost. */
-const LATER_PARTS = ["shelf", "recipes"] as const;
+const LATER_PARTS = ["recipes"] as const;
 
 const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
@@ -86,7 +87,11 @@ const MOST_OF_NAME = 80;
 export function sortedOut(document: Readonly<Record<string, unknown>>, catalogue: Catalogue): Omit<ReadBundle, "altered"> {
   const aside: Aside[] = [];
   const kept = new Map<string, Map<string, unknown>>();
-  const tools: CheckTools = { readPiece: (value, at) => parsePiece(value, catalogue, at), has: (store, id) => kept.get(store)?.has(id) ?? false };
+  const tools: CheckTools = {
+    readPiece: (value, at) => parsePiece(value, catalogue, at),
+    has: (store, id) => kept.get(store)?.has(id) ?? false,
+    knowsProduct: (id) => catalogue.products.has(id as ProductId),
+  };
   for (const { name, check, single } of DEFINITIONS) {
     const good = new Map<string, unknown>();
     kept.set(name, good);

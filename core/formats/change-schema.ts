@@ -118,6 +118,9 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
   });
 }
 
+/** More paint than one coat of anything takes, mL. */
+export const MOST_JAR_ML = 1_000_000;
+
 /** One coat of one zone, to be recorded. */
 export function coatEventSchema(joi: JoiRoot): Joi.Schema {
   return joi.object({
@@ -126,5 +129,6 @@ export function coatEventSchema(joi: JoiRoot): Joi.Schema {
     act: actSchema(joi).required(),
     coat: joi.number().integer().min(1).max(40).required(),
     half: joi.string().valid("first", "second"),
+    jarMl: joi.number().min(0).max(MOST_JAR_ML),
   });
 }

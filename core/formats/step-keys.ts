@@ -16,6 +16,7 @@ export function stepKeys(joi: JoiRoot) {
       .valid(...ROLES)
       .required(),
     product: joi.string().max(80).required(),
+    jar: joi.string().max(80),
     coats: joi.number().integer().min(1).max(40),
     sheen: joi.string().valid(...SHEENS),
     colour: joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb"),

@@ -1,12 +1,12 @@
 import { fingerprint } from "../coating/model/fingerprint";
-import { STORE_NAMES } from "./stores/stores";
+import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "./stores/stores";
 import type { RecordOf, StoreName } from "./stores/stores";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
-/** Version 2: progress records are complete in themselves, steps are named by what they are. Version 3: settings say whether single keys do things. */
-export const BUNDLE_VERSION = 3;
+/** Version 2: progress records are complete in themselves, steps are named by what they are. Version 3: settings say whether single keys do things. Version 4: the shelf, and what a coat took out of its jar. */
+export const BUNDLE_VERSION = 4;
 /** The data version the records of each bundle version are of. */
-export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5 };
+export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6 };
 
 /** The records of a database, by store. */
 export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };
@@ -30,7 +30,10 @@ export interface SetAside {
  * @returns 16 hexadecimal digits
  */
 export function checksumOf(document: Readonly<Record<string, unknown>>): string {
-  return fingerprint(JSON.stringify([...STORE_NAMES, "aside"].map((name) => document[name] ?? [])));
+  // A file of an earlier version was summed over the stores there were.
+  const data = DATA_VERSION_OF[Number(document.version)] ?? DATA_VERSION;
+  const names = DEFINITIONS.filter((one) => one.since <= data).map((one) => one.name);
+  return fingerprint(JSON.stringify([...names, "aside"].map((name) => document[name] ?? [])));
 }
 
 /**
@@ -51,7 +54,7 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
  * Writes what is kept as one document; records are sorted by id, so the same store writes the same file.
  *
  * @param parts records by store; a store left out has none
- * @returns the document, version 3
+ * @returns the document, version 4
  */
 export function writeBundle(parts: Partial<BundleParts>): Bundle {
   const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));

@@ -1,7 +1,13 @@
 import type { Candidate } from "../coating/model/plan";
 import type { Task } from "../coating/facts/task";
+import type { Step } from "../coating/model/step";
 import { actOf } from "./progress";
 import type { CoatEvent } from "./progress";
+
+/** Paint one coat of a step, or one half of it, takes out of the jar, mL; null where it takes none. */
+function coatMl({ jarMl, coats }: Pick<Step, "jarMl" | "coats">, half: Task["half"]): number | null {
+  return jarMl === null ? null : jarMl / coats / (half ? 2 : 1);
+}
 
 /**
  * What there is to record when a task is done: one event a zone, each complete in itself.
@@ -16,6 +22,8 @@ export function coatEvents(candidate: Candidate, { stepId, coat, half, zones }: 
     .filter((zone) => zones.includes(zone.zone))
     .flatMap(({ zone, steps }) => {
       const step = own.group === undefined ? steps.find((one) => one.id === stepId) : steps.find((one) => one.group === own.group);
-      return step ? [{ zone, stepId: step.id, act: actOf(step), coat, ...(half ? { half } : {}) }] : [];
+      if (!step) return [];
+      const jarMl = coatMl(step, half);
+      return [{ zone, stepId: step.id, act: actOf(step), coat, ...(half ? { half } : {}), ...(jarMl === null ? {} : { jarMl }) }];
     });
 }

@@ -30,12 +30,14 @@ export interface ProgressRecord {
   readonly coat: number;
   readonly half?: "first" | "second";
   readonly kind: ProgressKind;
+  /** Paint it took out of the jar, mL, as the plan had it; unknown in older records. */
+  readonly jarMl?: number;
   /** Instant, ISO 8601. */
   readonly at: string;
 }
 
 /** One coat of one zone, before it is a record. */
-export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half">;
+export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl">;
 
 const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "heat", "group"] as const;
 

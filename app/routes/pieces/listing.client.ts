@@ -60,11 +60,11 @@ export class Listing {
 
   private async overviewOf(kept: KeptPiece): Promise<Overview> {
     const { id } = kept.record;
-    const key = overviewKey(kept.record, kept.plan, kept.progress);
+    const key = overviewKey(kept.record, kept.plan, kept.progress, kept.shelf.key);
     const remembered = await keptOverview(this.db, id, key, this.now);
     if (remembered) return remembered;
-    const overview = await overviewFor(id, planOf(kept), this.now);
-    void keepOverview(this.db, { id, key, overview });
+    const { needs, ...overview } = await overviewFor(id, planOf(kept), this.now);
+    void keepOverview(this.db, { id, key, overview, needs });
     return overview;
   }
 }

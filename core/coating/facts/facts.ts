@@ -15,6 +15,7 @@ import type { CompletePiece, Room } from "../../piece/piece";
 import { usesOf, zonesOf } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import type { StepChoice, ZoneSteps } from "../model/step";
+import { productFor } from "./jars";
 
 /** What is known of the piece as a whole, looked up once. */
 export interface PieceFacts {
@@ -82,7 +83,8 @@ export function coatMicrons(product: ProductClass | null, method: StepChoice["me
  * @returns product, aid and technique; null where the catalogue knows none
  */
 export function stepFact(step: StepChoice, index: number, catalogue: Catalogue): StepFact {
-  const product = catalogue.products.get(step.product) ?? null;
+  const known = catalogue.products.get(step.product);
+  const product = known ? productFor(known, step) : null;
   const mark = step.marks ? step.marks.heightMm * 1000 : null;
   return {
     index,

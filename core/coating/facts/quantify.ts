@@ -7,7 +7,7 @@ import { isLiquid, purposeOf } from "../../film/purposes";
 import { thinningFor, usualThinning } from "../../film/thinning";
 import { coatMicrons, coversField, films, filmsBelow, isFilm } from "./facts";
 import { handsOnMin } from "./hands-on";
-import { isOfColour, nearestJar } from "./jars";
+import { jarFor } from "./jars";
 import type { StackFacts, StepFact } from "./facts";
 import type { Step } from "../model/step";
 
@@ -85,8 +85,8 @@ function cureWait(fact: StepFact, stack: StackFacts): Step["waitBefore"] {
 
 /** The jar of its colour; none where the user owns none of that colour. */
 function ownJarOf({ product, step }: StepFact): Pick<Step, "ownProduct"> {
-  const near = product ? nearestJar(product, step.colour) : null;
-  return near && isOfColour(near) ? { ownProduct: near.jar.id } : {};
+  const jar = product && !step.done ? jarFor(product, step) : null;
+  return jar ? { ownProduct: jar.id } : {};
 }
 
 /** A coat's thinning with all that follows from it: the usual one where nothing was said. */

@@ -4,7 +4,7 @@ import type { Change, Place } from "./change";
 import type { StepChoice, ZoneSteps } from "./step";
 
 /** What of a step may differ while it is still the same work. */
-const FIELDS = ["coats", "sheen", "colour", "thinning", "method", "heat", "marks", "coverage", "while", "group", "waitBefore"] as const;
+const FIELDS = ["coats", "sheen", "colour", "thinning", "method", "heat", "marks", "coverage", "while", "group", "waitBefore", "jar"] as const;
 
 function sameWork(a: StepChoice, b: StepChoice): boolean {
   return a.role === b.role && a.product === b.product && a.technique === b.technique && (a.colour ?? "") === (b.colour ?? "");

@@ -10,10 +10,16 @@ export function choiceOf(step: Step): StepChoice {
     handsOnMin: _hands,
     typical: _typical,
     cautious: _cautious,
+    ownProduct,
     waitBefore,
     thinning,
     ...rest
   } = step;
-  const choice = { ...rest, thinning: thinning && { with: thinning.with, percent: thinning.percent } };
+  // From which jar what is done was laid stays known; what is to do is taken from the jar of its colour then.
+  const choice = {
+    ...rest,
+    ...(step.done && ownProduct !== undefined ? { ownProduct } : {}),
+    thinning: thinning && { with: thinning.with, percent: thinning.percent },
+  };
   return waitBefore?.set === "hers" ? { ...choice, waitBefore } : choice;
 }

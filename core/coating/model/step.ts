@@ -36,7 +36,10 @@ export interface StepChoice {
   readonly id: StepId;
   readonly role: Role;
   readonly product: ProductId;
+  /** The user's jar it is laid from, as it comes out. */
   readonly ownProduct?: string;
+  /** The user's jar, where they chose it for this step. */
+  readonly jar?: string;
   readonly sheen?: Sheen;
   readonly colour?: string;
   readonly technique?: TechniqueId;

@@ -106,9 +106,9 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
     find: (stack) =>
       films(stack).flatMap((fact) => {
         const { colour } = fact.step;
-        const near = colour === undefined || fact.step.done ? null : nearestJar(fact.product!, colour);
-        if (!near || near.jar.colour === null || isOfColour(near)) return [];
-        const words = { jar: near.jar.name, difference: differenceInWords(near.jar.colour, colour!) };
+        const near = colour === undefined || fact.step.done ? null : nearestJar(fact.product!, fact.step);
+        if (!near || colour === undefined || near.jar.colour === null || isOfColour(near)) return [];
+        const words = { jar: near.jar.name, difference: differenceInWords(near.jar.colour, colour) };
         return [
           {
             at: fact,

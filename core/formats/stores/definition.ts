@@ -17,6 +17,8 @@ type Path = readonly (string | number)[];
 /** What a record's own check may ask beyond its shape. */
 export interface CheckTools {
   readonly readPiece: (value: unknown, at: Path) => Parsed<Piece>;
+  /** Whether the catalogue has a class of product of that id. */
+  readonly knowsProduct: (id: string) => boolean;
   /** Whether the same document has a record of that id. */
   readonly has: (store: string, id: string) => boolean;
 }

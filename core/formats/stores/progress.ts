@@ -1,5 +1,5 @@
 import type { ProgressRecord } from "../../logbook/progress";
-import { actSchema } from "../change-schema";
+import { actSchema, MOST_JAR_ML } from "../change-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedProgress } from "../step-translation";
@@ -10,7 +10,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
   name: "progress",
   called: "a note of a coat that was laid",
   since: 3,
-  indexes: { byPiece: "pieceId" },
+  indexes: { byPiece: "pieceId", byJar: "act.ownProduct" },
   schema: (joi) =>
     joi.object({
       id: recordIdSchema(joi).required(),
@@ -23,6 +23,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       coat: joi.number().integer().min(1).max(40).required(),
       half: joi.string().valid("first", "second"),
       kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
+      jarMl: joi.number().min(0).max(MOST_JAR_ML),
       at: instantSchema(joi).required(),
     }),
   check: ({ pieceId, planId }, { has }, at) => {

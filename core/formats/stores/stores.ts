@@ -5,9 +5,10 @@ import { PLANS } from "./plans";
 import { PROGRESS } from "./progress";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
+import { SHELF } from "./shelf";
 
 /** Every store, in the order of a file: owners before what belongs to them. */
-export const STORES = { pieces: PIECES, plans: PLANS, progress: PROGRESS, rooms: ROOMS, hours: HOURS, settings: SETTINGS } as const;
+export const STORES = { pieces: PIECES, plans: PLANS, progress: PROGRESS, shelf: SHELF, rooms: ROOMS, hours: HOURS, settings: SETTINGS } as const;
 
 export type StoreName = keyof typeof STORES;
 

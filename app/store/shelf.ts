@@ -1,0 +1,112 @@
+import { jarId } from "#core/catalogue/ids";
+import type { JarId } from "#core/catalogue/ids";
+import type { Jar } from "#core/catalogue/jar";
+import type { JarRecord } from "#core/formats/stores/shelf";
+import type { ProgressRecord } from "#core/logbook/progress";
+import { stockOf } from "#core/shelf/stock";
+import { runCommand } from "./command";
+import type { By } from "./command";
+import type { Database } from "./database";
+import { freshId } from "./fresh-id";
+
+/** Every jar, by name. */
+export async function shelfIn(db: Database): Promise<readonly JarRecord[]> {
+  const jars = await db.getAll("shelf");
+  const order = new Intl.Collator(undefined, { numeric: true });
+  return jars.sort((a, b) => order.compare(a.name, b.name));
+}
+
+/** What is left in each jar of which it was said: the seen amount less what was laid since, mL by jar. */
+export async function stockIn(db: Database, shelf: readonly Jar[]): Promise<ReadonlyMap<string, number>> {
+  const known = shelf.filter((jar) => jar.left !== undefined);
+  const laid = await Promise.all(known.map(({ id }): Promise<ProgressRecord[]> => db.getAllFromIndex("progress", "byJar", id)));
+  return stockOf(known, laid.flat());
+}
+
+const sayJars = (jars: readonly Pick<Jar, "name">[]) => (jars.length === 1 ? jars[0]!.name : `${jars.length} jars`);
+
+/**
+ * Puts jars on the shelf, all of them or none; those whose ids are on it already stay as they are.
+ *
+ * @param label what the user did, for "take back …"
+ */
+export function addJars(db: Database, jars: readonly Jar[], by: By = {}, label = `the new jar ${sayJars(jars)}`): Promise<void> {
+  return runCommand(
+    db,
+    jars.length === 1 ? label : `putting ${sayJars(jars)} on the shelf`,
+    "shelf",
+    ["shelf"],
+    async (recorder) => {
+      const here = await recorder.ids("shelf");
+      for (const jar of jars) if (!here.has(jar.id)) await recorder.put("shelf", { ...jar, rev: 1 });
+    },
+    by,
+  );
+}
+
+/** What the user changes of a jar: whole fields; `undefined` takes a field away. Of the label each line is a field of its own. */
+export interface JarChange {
+  readonly set: Partial<Omit<Jar, "id" | "label">>;
+  /** Fields that are taken away. */
+  readonly clear?: readonly (keyof Omit<Jar, "id" | "label" | "classId" | "name">)[];
+  readonly label?: Partial<Jar["label"]>;
+  readonly clearLabel?: readonly (keyof Jar["label"])[];
+}
+
+function changed(jar: JarRecord, { set, clear = [], label = {}, clearLabel = [] }: JarChange): JarRecord {
+  const without = <T extends object>(record: T, keys: readonly string[]) =>
+    Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key))) as unknown as T;
+  return { ...without({ ...jar, ...set }, clear), label: without({ ...jar.label, ...label }, clearLabel), rev: jar.rev + 1 };
+}
+
+/** The jar was taken off the shelf meanwhile, in another tab. */
+export class GoneJar extends Error {
+  override readonly name = "GoneJar";
+
+  constructor() {
+    super("this jar was taken off the shelf meanwhile");
+  }
+}
+
+/**
+ * Changes what is known of a jar: the fields that are named, and no others; what another tab has set of it stays.
+ *
+ * @throws GoneJar
+ */
+export function changeJar(db: Database, id: JarId, change: JarChange, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "the change to a jar",
+    `shelf/${id}`,
+    ["shelf"],
+    async (recorder) => {
+      const jar = await recorder.get("shelf", id);
+      if (!jar) throw new GoneJar();
+      await recorder.put("shelf", changed(jar, change));
+    },
+    by,
+  );
+}
+
+/** Another jar like one of the shelf, full and unopened. */
+export function copyJar(db: Database, id: JarId, copy: JarId = jarId(freshId()), by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "another jar of the same",
+    "shelf",
+    ["shelf"],
+    async (recorder) => {
+      const jar = await recorder.get("shelf", id);
+      if (!jar) throw new GoneJar();
+      if (await recorder.get("shelf", copy)) return;
+      const { openedOn: _opened, left: _left, ...same } = jar;
+      await recorder.put("shelf", { ...same, id: copy, rev: 1 });
+    },
+    by,
+  );
+}
+
+/** Takes a jar off the shelf; what was laid out of it stays laid. */
+export function removeJar(db: Database, id: JarId, name: string, by: By = {}): Promise<void> {
+  return runCommand(db, `taking ${name} off the shelf`, `shelf/${id}`, ["shelf"], (recorder) => recorder.remove("shelf", id), by);
+}

@@ -1,0 +1,78 @@
+/** Words of labels that point to a class, and how strongly; a weight below 0 speaks against it [from memory]. Plurals and endings are allowed for. */
+export interface LabelHint {
+  readonly says: RegExp;
+  readonly points: Readonly<Record<string, number>>;
+}
+
+const SLICK = /\b(glass|porcelain|ceramics?|china|glaze[sd]?|crockery|mugs?)\b/i;
+const CLEAR = /\b(varnish|sealer|sealant|clear coat|top ?coat|lacquer|polyurethane|finish)\b/i;
+
+/** Rows are read one by one; what they point to is summed up. */
+export const LABEL_HINTS: readonly LabelHint[] = [
+  { says: /\bgesso\b/i, points: { gesso: 8 } },
+  { says: /\b(craft|hobby|patio)\b.*\b(paint|acrylic|colou?r)|\bacrylic craft\b/i, points: { "craft-acrylic": 4 } },
+  { says: /\bwhite\b.*\bcraft|\bcraft\b.*\bwhite\b/i, points: { "white-craft-acrylic": 6 } },
+  { says: /\bacrylics?\b/i, points: { "craft-acrylic": 2, "soft-body-acrylic": 1, "satin-multisurface": 1, "fluid-acrylic": 1, "acrylic-varnish": 0.5 } },
+  { says: /\b(multi[- ]?surface|all[- ]?surface)\b/i, points: { "satin-multisurface": 4, "gloss-enamel-acrylic": 2 } },
+  { says: /\bsatin\b/i, points: { "satin-multisurface": 1 } },
+  { says: SLICK, points: { "gloss-enamel-acrylic": 2, "ceramic-paint-air": 2, underglaze: 0.5 } },
+  { says: /\b(bake|baked|baking|oven|thermo|heat[- ]?set)\b/i, points: { "gloss-enamel-acrylic": 4, "ceramic-paint-air": -3 } },
+  { says: /\b(no|without|not?) (bak(e|ing)|firing|oven)|\bair[- ]?dr(y|ies|ying)\b/i, points: { "ceramic-paint-air": 5, "gloss-enamel-acrylic": -4 } },
+  { says: /\bsoft[- ]?body\b/i, points: { "soft-body-acrylic": 7 } },
+  { says: /\bheavy[- ]?body|\bimpasto\b/i, points: { "heavy-body-acrylic": 7 } },
+  { says: /\b(artists?|fine art|studio)\b/i, points: { "soft-body-acrylic": 2, "heavy-body-acrylic": 1, "fluid-acrylic": 1 } },
+  { says: /\b(fluid|high[- ]?flow|flow acrylic|airbrush)\b/i, points: { "fluid-acrylic": 6 } },
+  { says: /\b(dimensional|3 ?d|puffy?|liner|relief|contour)\b/i, points: { "dimensional-acrylic": 6 } },
+  { says: /\b(emulsion|wall paint|sample pot|tester|interior walls?|ceilings?)\b/i, points: { "house-emulsion": 6 } },
+  { says: /\b(masonry|fa[cç]ade|render|exterior walls?)\b/i, points: { "masonry-paint": 5 } },
+  {
+    says: /\b(alkyd|synthetic|solvent[- ]?based|oil[- ]?based|white spirit|mineral spirits?|turpentine)\b/i,
+    points: { "solvent-enamel": 4, "oil-polyurethane": 1, "acrylic-varnish": -3 },
+  },
+  { says: /\benamel\b/i, points: { "solvent-enamel": 3, "gloss-enamel-acrylic": 3 } },
+  { says: /\b(poster|tempera|gouache|school|ready[- ]?mix(ed)?|washable)\b/i, points: { "poster-paint": 6, "craft-acrylic": -2 } },
+  { says: /\b(student|canvas|paper)\b/i, points: { "thin-art-paint": 3 } },
+  { says: /\b(spray|aerosol|propellant|shake (the )?can)\b/i, points: { "spray-paint": 5, "acrylic-spray-clear": 2 } },
+  { says: /\bspray\b.*\b(varnish|clear|sealer|fixative)|\b(clear|varnish|sealer)\b.*\b(spray|aerosol)/i, points: { "acrylic-spray-clear": 9 } },
+  { says: /\b(stain|wood dye|tint for wood)\b/i, points: { "wood-stain": 5 } },
+  { says: /\b(stain|tannin|knot)s?[- ]?(block|sealing|cover|killer)/i, points: { "stain-blocking-primer": 9, "wood-stain": -6, "clear-stain-blocker": 2 } },
+  { says: /\b(shellac|alcohol[- ]?(based|borne)|methylated|knotting)\b/i, points: { "stain-blocking-primer-alcohol": 10, "clear-stain-blocker": 4 } },
+  { says: /\bprimer\b/i, points: { "adhesion-primer": 2, "masonry-primer": 1, "stain-blocking-primer": 2, gesso: 1 } },
+  { says: /\b(adhesion|bonding|grip|multi[- ]?grip|slick|tiles?|melamine)\b/i, points: { "adhesion-primer": 5 } },
+  { says: /\b(stabili[sz]|bind(s|er|ing)? (dust|chalk)|deep penetrat|masonry primer|chalky)/i, points: { "masonry-primer": 7, "masonry-paint": -3 } },
+  { says: CLEAR, points: { "acrylic-varnish": 4, "outdoor-varnish": 2, "waterborne-polyurethane": 1 } },
+  { says: /\b(outdoors?|exterior|weather ?(proof|resistant)|uv)\b/i, points: { "outdoor-varnish": 4, "masonry-paint": 1, "satin-multisurface": 1 } },
+  { says: /\b(outdoors?|exterior|uv)\b.*\bvarnish|\bvarnish\b.*\b(outdoors?|exterior|uv)\b/i, points: { "outdoor-varnish": 3 } },
+  { says: /\b(polyurethane|floor|parquet|hard[- ]?wearing)\b/i, points: { "waterborne-polyurethane": 4, "oil-polyurethane": 2 } },
+  { says: /\bpolyurethane\b.*\b(oil|spirits?|solvent)|\b(oil|spirits?|solvent)\b.*\bpolyurethane/i, points: { "oil-polyurethane": 7, "solvent-enamel": -5 } },
+  { says: /\b(decoupage|d[eé]coupage|glue,? sealer|all[- ]?in[- ]?one)\b/i, points: { "decoupage-medium": 8 } },
+  { says: /\b(resin|hardener|epoxy|part a|part b)\b/i, points: { "coating-resin": 8 } },
+  { says: /\b(metallics?|gold|silver|copper|bronze)\b/i, points: { "metallic-acrylic": 3 } },
+  { says: /\b(pearl|pearlescent|iridescent|shimmer)\b/i, points: { "pearl-acrylic": 6, "metallic-watercolour": 1 } },
+  { says: /\b(interference|colou?r[- ]?shift|chameleon|duochrome|holographic?)\b/i, points: { "interference-acrylic": 8 } },
+  { says: /\b(fluorescent|neon|day[- ]?glow)\b/i, points: { "fluorescent-acrylic": 8 } },
+  { says: /\bglitter\b/i, points: { "glitter-acrylic": 5, "loose-glitter": 4 } },
+  { says: /\bglitter\b.*\b(paint|acrylic|glue)/i, points: { "glitter-acrylic": 5 } },
+  { says: /\b(loose|fine|shaker|flakes?)\b/i, points: { "loose-glitter": 3 } },
+  { says: /\b(mica|pigment|chrome) powder|\beffect powder\b/i, points: { "effect-powder": 9 } },
+  { says: /\b(crystals?|rhinestones?|flat[- ]?backs?|gems?)\b/i, points: { "glued-crystals": 8 } },
+  { says: /\b(water ?colou?r)s?\b/i, points: { "metallic-watercolour": 5 } },
+  { says: /\b(pen|marker)\b/i, points: { "acrylic-paint-pen": 4, "oil-paint-marker": 3, "pigment-brush-pen": 2 } },
+  {
+    says: /\b(acrylic|water[- ]?based)\b.*\b(pen|marker)|\b(pen|marker)\b.*\b(acrylic|water[- ]?based)/i,
+    points: { "acrylic-paint-pen": 4, "craft-acrylic": -2 },
+  },
+  { says: /\b(broad|jumbo|15 ?mm|8 ?mm)\b/i, points: { "acrylic-paint-pen-broad": 4 } },
+  { says: /\b(pen|marker)\b.*\bbroad|\bbroad\b.*\b(pen|marker|tip)/i, points: { "acrylic-paint-pen-broad": 5 } },
+  { says: /\boil\b.*\b(pen|marker)|\b(pen|marker)\b.*\b(oil|xylene|permanent)/i, points: { "oil-paint-marker": 6, "solvent-enamel": -4 } },
+  { says: /\bbrush pen\b|\bpigment ink\b/i, points: { "pigment-brush-pen": 8 } },
+  { says: /\bunderglaze\b/i, points: { underglaze: 9 } },
+  { says: /\b(clear|transparent) glaze\b|\bcone 0?\d+\b/i, points: { "clear-glaze": 5, underglaze: 2 } },
+  { says: /\b(kiln|fired?|firing)\b/i, points: { underglaze: 2, "clear-glaze": 2, "kiln-line-writer": 2, "kiln-raised-line": 2 } },
+  { says: /\b(spackle|spackling|surface filler|hole filler|filler for (walls|plaster))/i, points: { spackle: 8 } },
+  { says: /\bfiller\b/i, points: { spackle: 3, "wood-filler": 3, "wet-proof-filler": 2 } },
+  { says: /\bwood\b.*\bfiller|\bfiller\b.*\bwood\b/i, points: { "wood-filler": 5 } },
+  { says: /\b(exterior|waterproof|outdoor|two[- ]?part)\b.*\bfiller|\bfiller\b.*\b(exterior|waterproof|outdoor)/i, points: { "wet-proof-filler": 7 } },
+  { says: /\b(cement|mortar|concrete) (patch|repair|filler)/i, points: { "cement-patch": 8 } },
+  { says: /\b(pond|planter|pot)\b.*\bseal|\bwaterproof(s|ing)? the inside|\binside (of )?(the )?pots?\b/i, points: { "inside-sealer": 8 } },
+];

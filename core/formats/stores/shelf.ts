@@ -1,0 +1,93 @@
+import { OPACITIES } from "../../catalogue/jar";
+import type { Jar } from "../../catalogue/jar";
+import { SHEENS } from "../../catalogue/vocabulary";
+import { daySchema, instantSchema } from "../hours-schema";
+import { problem } from "../problem";
+import { defineStore, recordIdSchema, revSchema } from "./definition";
+import type { JoiRoot } from "./definition";
+
+/** A jar the user keeps. */
+export interface JarRecord extends Jar {
+  readonly rev: number;
+}
+
+/** Bounds of what a label or a hand may say of a jar: beyond them it is a slip of the pen. */
+export const JAR_BOUNDS = {
+  name: 120,
+  touchMin: { least: 1, most: 20_160 },
+  recoatMin: { least: 1, most: 20_160 },
+  minC: { least: -20, most: 40 },
+  maxC: { least: 0, most: 60 },
+  coats: { least: 1, most: 20 },
+  thinnerPercent: { least: 0, most: 200 },
+  spreadM2PerL: { least: 0.2, most: 60 },
+  bakeC: { least: 60, most: 300 },
+  bakeMin: { least: 1, most: 600 },
+  ml: { least: 0, most: 100_000 },
+  sizeMl: { least: 0.5, most: 100_000 },
+  grams: { least: 0, most: 100_000 },
+  paid: { least: 0, most: 1_000_000 },
+} as const;
+
+interface Bounds {
+  readonly least: number;
+  readonly most: number;
+}
+
+/** What may be said of a jar, as typed or stored. */
+export function jarFields(joi: JoiRoot) {
+  const within = ({ least, most }: Bounds) => joi.number().min(least).max(most);
+  const { name, bakeC, bakeMin, ml, sizeMl, grams, paid, coats, ...label } = JAR_BOUNDS;
+  return {
+    classId: joi.string().max(80),
+    name: joi.string().trim().min(1).max(name),
+    colour: joi.string().pattern(/^#[0-9a-f]{6}$/, "colour as #rrggbb"),
+    label: joi.object({
+      opacity: joi.string().valid(...OPACITIES),
+      sheen: joi.string().valid(...SHEENS),
+      touchMin: within(label.touchMin),
+      recoatMin: within(label.recoatMin),
+      minC: within(label.minC),
+      maxC: within(label.maxC),
+      coats: within(coats).integer(),
+      thinnerPercent: within(label.thinnerPercent),
+      spreadM2PerL: within(label.spreadM2PerL),
+      weatherproof: joi.boolean(),
+      foodClaim: joi.boolean(),
+      bake: joi.object({ atC: within(bakeC).required(), holdMin: within(bakeMin).required() }).allow(null),
+    }),
+    openedOn: daySchema(joi),
+    sizeMl: within(sizeMl),
+    tareG: within(grams),
+    paid: within(paid),
+    left: joi.object({ ml: within(ml).required(), by: joi.string().valid("eye", "volume", "weight").required(), at: instantSchema(joi).required() }),
+  };
+}
+
+export const SHELF = defineStore<JarRecord>({
+  name: "shelf",
+  called: "a jar",
+  since: 6,
+  indexes: {},
+  schema: (joi) => {
+    const { classId, name, label, ...rest } = jarFields(joi);
+    return joi.object({
+      id: recordIdSchema(joi).required(),
+      rev: revSchema(joi).required(),
+      classId: classId.required(),
+      name: name.required(),
+      label: label.required(),
+      ...rest,
+    });
+  },
+  check: ({ classId, label }, { knowsProduct }, at) => {
+    if (!knowsProduct(classId)) return problem("unknown-id", [...at, "classId"].join("."), `"${classId}" is not a kind of paint known here`);
+    const { minC, maxC } = label;
+    if (minC !== undefined && maxC !== undefined && minC >= maxC)
+      return problem("bad-value", [...at, "label", "maxC"].join("."), "the label's upper temperature is not above its lower one");
+    return null;
+  },
+  onImport: "keep",
+  lists: [],
+  migrations: [],
+});
