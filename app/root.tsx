@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
 import { USUAL_SETTINGS } from "#core/formats/stores/settings";
+import type { JarRecord } from "#core/formats/stores/shelf";
 import { usualHours } from "#core/schedule/free-hours";
 import { AppContextProvider, useNotebookState } from "~/components/app-context";
 import type { Preferences } from "~/components/app-context";
@@ -25,6 +26,9 @@ export function loader() {
 /** The catalogue does not change while a page is open: it is asked for once. */
 let catalogued: ReturnType<typeof loader> | null = null;
 
+/** What every room needs of a jar to name it, and to offer it. */
+const namedJar = ({ id, name, classId, colour }: JarRecord) => ({ id, name, classId, ...(colour === undefined ? {} : { colour }) });
+
 /** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */
 async function preferencesHere(): Promise<Preferences> {
   try {
@@ -36,7 +40,7 @@ async function preferencesHere(): Promise<Preferences> {
       historyState(db),
       shelfIn(db),
     ]);
-    return { settings, rooms, hours, history, jars: jars.map(({ id, name }) => ({ id, name })), trouble: null };
+    return { settings, rooms, hours, history, jars: jars.map(namedJar), trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
     return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], history: { undo: null, redo: null, said: null }, trouble };

@@ -11,6 +11,8 @@ export default [
     route("sheet", "routes/piece-sheet/route.tsx"),
     route("card", "routes/piece-card/route.tsx"),
   ]),
+  route("shelf", "routes/shelf/route.tsx"),
+  route("shelf/shopping", "routes/shopping/route.tsx"),
   route("settings", "routes/settings/route.tsx"),
   route("names", "routes/names/route.ts"),
   route("history", "routes/history/route.ts"),

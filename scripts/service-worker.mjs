@@ -9,7 +9,15 @@ import { ROOT } from "./ensure.mjs";
 
 const CLIENT = join(ROOT, "build", "client");
 /** One address of each kind of page: what is kept under it answers for every address of that kind. */
-const SHELLS = ["/", "/pieces/new", "/pieces/shell", ...["dates", "ways", "sheet", "card"].map((room) => `/pieces/shell/${room}`), "/settings"];
+const SHELLS = [
+  "/",
+  "/pieces/new",
+  "/pieces/shell",
+  ...["dates", "ways", "sheet", "card"].map((room) => `/pieces/shell/${room}`),
+  "/shelf",
+  "/shelf/shopping",
+  "/settings",
+];
 
 function files(folder) {
   return readdirSync(folder).flatMap((name) => {

@@ -40,6 +40,7 @@ function usePalette(wanted: boolean): PaletteModule | null {
 
 const PLACES = [
   { to: "/", label: "Pieces" },
+  { to: "/shelf", label: "Shelf" },
   { to: "/settings", label: "Settings" },
 ] as const;
 
@@ -155,7 +156,7 @@ function Header({ children }: { children?: ReactNode }) {
         </Link>
         <nav aria-label="Places" className="flex sm:gap-1">
           {PLACES.map(({ to, label }) => (
-            <NavLink key={to} to={to} end className="tab">
+            <NavLink key={to} to={to} end={to === "/"} className="tab">
               {label}
             </NavLink>
           ))}

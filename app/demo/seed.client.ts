@@ -1,3 +1,5 @@
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { OwnProduct } from "#core/catalogue/own-product";
 import { planId, progressId, roomId } from "#core/catalogue/ids";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { PlanRecord } from "#core/formats/stores/plans";
@@ -10,16 +12,20 @@ import { coatEvents } from "#core/logbook/coat-events";
 import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
+import { ownProductsOf, shelfKey } from "#core/shelf/own-products";
+import { ownShelf } from "~/store/own-shelf.client";
 import { checksAtHand, runCommand } from "~/store/command";
 import type { By } from "~/store/command";
 import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
-import { TERN_POINT } from "./tern-point";
+import { TERN_POINT, ternPointShelf } from "./tern-point";
 import type { DemoPiece, DemoPlans } from "./tern-point";
 
 const VISITED = "nook-coat-visited";
 const DAY_MS = 86_400_000;
+/** The jars were looked into before any of the work was done. */
+const SEEN_DAYS_AGO = 60;
 const MIN_MS = 60_000;
 
 function remembered(): boolean {
@@ -32,12 +38,12 @@ function remembered(): boolean {
   }
 }
 
-/** What the build has worked out already; nothing where the server does not have it. */
-async function builtPlans(): Promise<DemoPlans["plans"]> {
+/** What the build has worked out already; nothing where the server does not have it, or where it was made from another shelf. */
+async function builtPlans(shelf: string): Promise<DemoPlans["plans"]> {
   try {
     const answer = await fetch("/tern-point.json");
     const built = (await answer.json()) as DemoPlans;
-    return built.engineVersion === ENGINE_VERSION ? built.plans : {};
+    return built.engineVersion === ENGINE_VERSION && built.shelf === shelf ? built.plans : {};
   } catch {
     return {};
   }
@@ -52,13 +58,18 @@ interface Made {
 }
 
 /** Begun some days ago and worked at in the usual hours: what would be done by now is done. */
-async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece, built: DemoPlans["plans"], now: number): Promise<Made> {
+async function made(
+  { id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece,
+  built: DemoPlans["plans"],
+  shelf: readonly OwnProduct[],
+  now: number,
+): Promise<Made> {
   const zone = timeZoneHere();
   const dates = dueInDays === undefined ? {} : { dates: { due: dayLater(dateOf(now, zone), dueInDays) } };
   const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
   if (begunDaysAgo === null) return { record, plan: null, progress: [], overview: null };
   const { firstView } = await import("~/workers/planner.client");
-  const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf: [] }));
+  const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf }));
   const { shown, work } = view;
   const worked = work && dateWork(work, usualHours(zone), now - begunDaysAgo * DAY_MS);
   if (!shown || !worked) return { record, plan: null, progress: [], overview: null };
@@ -100,12 +111,16 @@ async function made({ id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: Demo
 export async function openTernPoint(db: Database): Promise<void> {
   checksAtHand();
   const now = Date.now();
-  const built = await builtPlans();
-  const all = await Promise.all(TERN_POINT.map((one) => made(one, built, now)));
+  const today = dateOf(now, timeZoneHere());
+  const jars = ternPointShelf(today, new Date(now - SEEN_DAYS_AGO * DAY_MS).toISOString());
+  const products = ownProductsOf(jars, new Map(), CATALOGUE, today);
+  const built = await builtPlans(shelfKey(products));
+  const all = await Promise.all(TERN_POINT.map((one) => made(one, built, products, now)));
   const bundle = writeBundle({
     pieces: all.map((one) => one.record),
     plans: all.flatMap((one) => one.plan ?? []),
     progress: all.flatMap((one) => one.progress),
+    shelf: jars,
     rooms: [
       { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
     ],
@@ -113,10 +128,12 @@ export async function openTernPoint(db: Database): Promise<void> {
   const here = new Set(await db.getAllKeys("pieces"));
   const fresh = { ...bundle, pieces: bundle.pieces.filter((record) => !here.has(record.id)) };
   await importBundle(db, fresh, "opening the Tern Point notebook");
+  const { key: shelf } = await ownShelf(db);
   const added = all.filter((one) => !here.has(one.record.id));
   await Promise.all(
     added.map(
-      async ({ record, plan, progress, overview }) => overview && keepOverview(db, { id: record.id, key: overviewKey(record, plan, progress), overview }),
+      async ({ record, plan, progress, overview }) =>
+        overview && keepOverview(db, { id: record.id, key: overviewKey(record, plan, progress, shelf), overview }),
     ),
   );
 }
@@ -135,9 +152,10 @@ export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
     db,
     "removing the Tern Point notebook",
     "everything",
-    ["pieces", "plans", "progress", "rooms"],
+    ["pieces", "plans", "progress", "shelf", "rooms"],
     async (recorder) => {
       for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
+      for (const { id } of await recorder.all("shelf")) if (isOfTernPoint(id)) await recorder.remove("shelf", id);
       for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
     },
     by,

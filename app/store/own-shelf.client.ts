@@ -1,8 +1,7 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { OwnProduct } from "#core/catalogue/own-product";
-import { fingerprint } from "#core/coating/model/fingerprint";
 import { dateOf } from "#core/schedule/free-hours";
-import { ownProductsOf } from "#core/shelf/own-products";
+import { ownProductsOf, shelfKey } from "#core/shelf/own-products";
 import { timeZoneHere } from "~/components/time-zone";
 import type { Database } from "./database";
 import { changeCount } from "./open.client";
@@ -22,7 +21,7 @@ async function read(db: Database, today: string): Promise<OwnShelf> {
   const jars = await shelfIn(db);
   rememberShelf(jars);
   const products = ownProductsOf(jars, await stockIn(db, jars), CATALOGUE, today);
-  return { products, key: products.length === 0 ? "" : fingerprint(JSON.stringify(products)) };
+  return { products, key: shelfKey(products) };
 }
 
 /** The shelf as it is now; read once as long as nothing is saved. */

@@ -3,6 +3,8 @@ import type { JarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
 import type { JarRecord } from "#core/formats/stores/shelf";
 import type { ProgressRecord } from "#core/logbook/progress";
+import { changedJar } from "#core/shelf/jar-change";
+import type { JarChange } from "#core/shelf/jar-change";
 import { stockOf } from "#core/shelf/stock";
 import { runCommand } from "./command";
 import type { By } from "./command";
@@ -16,11 +18,16 @@ export async function shelfIn(db: Database): Promise<readonly JarRecord[]> {
   return jars.sort((a, b) => order.compare(a.name, b.name));
 }
 
+/** All that was laid out of some jars. */
+export async function laidFrom(db: Database, shelf: readonly Pick<Jar, "id">[]): Promise<readonly ProgressRecord[]> {
+  const laid = await Promise.all(shelf.map(({ id }): Promise<ProgressRecord[]> => db.getAllFromIndex("progress", "byJar", id)));
+  return laid.flat();
+}
+
 /** What is left in each jar of which it was said: the seen amount less what was laid since, mL by jar. */
 export async function stockIn(db: Database, shelf: readonly Jar[]): Promise<ReadonlyMap<string, number>> {
   const known = shelf.filter((jar) => jar.left !== undefined);
-  const laid = await Promise.all(known.map(({ id }): Promise<ProgressRecord[]> => db.getAllFromIndex("progress", "byJar", id)));
-  return stockOf(known, laid.flat());
+  return stockOf(known, await laidFrom(db, known));
 }
 
 const sayJars = (jars: readonly Pick<Jar, "name">[]) => (jars.length === 1 ? jars[0]!.name : `${jars.length} jars`);
@@ -42,21 +49,6 @@ export function addJars(db: Database, jars: readonly Jar[], by: By = {}, label =
     },
     by,
   );
-}
-
-/** What the user changes of a jar: whole fields; `undefined` takes a field away. Of the label each line is a field of its own. */
-export interface JarChange {
-  readonly set: Partial<Omit<Jar, "id" | "label">>;
-  /** Fields that are taken away. */
-  readonly clear?: readonly (keyof Omit<Jar, "id" | "label" | "classId" | "name">)[];
-  readonly label?: Partial<Jar["label"]>;
-  readonly clearLabel?: readonly (keyof Jar["label"])[];
-}
-
-function changed(jar: JarRecord, { set, clear = [], label = {}, clearLabel = [] }: JarChange): JarRecord {
-  const without = <T extends object>(record: T, keys: readonly string[]) =>
-    Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key))) as unknown as T;
-  return { ...without({ ...jar, ...set }, clear), label: without({ ...jar.label, ...label }, clearLabel), rev: jar.rev + 1 };
 }
 
 /** The jar was taken off the shelf meanwhile, in another tab. */
@@ -82,7 +74,7 @@ export function changeJar(db: Database, id: JarId, change: JarChange, by: By = {
     async (recorder) => {
       const jar = await recorder.get("shelf", id);
       if (!jar) throw new GoneJar();
-      await recorder.put("shelf", changed(jar, change));
+      await recorder.put("shelf", { ...changedJar(jar, change), rev: jar.rev + 1 });
     },
     by,
   );

@@ -40,7 +40,7 @@ export interface Menu {
     readonly waterborne: boolean;
   }[];
   /** Jars the user owns: what is laid from one is called by its name. */
-  readonly jars: readonly { readonly id: string; readonly name: string }[];
+  readonly jars: readonly { readonly id: string; readonly name: string; readonly classId: string; readonly colour?: string }[];
 }
 
 /**

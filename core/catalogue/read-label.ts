@@ -201,3 +201,22 @@ export function readLabel(text: string): ReadLabel {
     ...(size === null ? {} : { sizeMl: size }),
   };
 }
+
+const QUARTER_WORDS: readonly (readonly [RegExp, number])[] = [
+  [/\bempty\b(?<!\b(?:nearly|almost) empty)/i, 0],
+  [/\b(nearly|almost) (empty|gone|finished)\b|\ba last bit\b/i, 0.5],
+  [/three[- ]quarters|¾|\b3\/4/i, 3],
+  [/\bhalf\b|½|\b1\/2/i, 2],
+  [/\bquarter\b|¼|\b1\/4/i, 1],
+  [/\b(full|new|unopened)\b/i, 4],
+];
+
+/**
+ * How full a text says a jar is.
+ *
+ * @returns quarters, 0–4; null where it says nothing
+ * @example quartersIn("navy, half full") // 2
+ */
+export function quartersIn(text: string): number | null {
+  return QUARTER_WORDS.find(([says]) => says.test(text))?.[1] ?? null;
+}

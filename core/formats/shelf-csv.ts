@@ -8,7 +8,7 @@ import type { Sheen } from "../catalogue/vocabulary";
 import { isDay } from "./hours-schema";
 import { bad, good, problem } from "./problem";
 import type { Parsed, Problem } from "./problem";
-import { JAR_BOUNDS } from "./stores/shelf";
+import { JAR_BOUNDS, MOST_JARS } from "./stores/shelf";
 
 /** A jar out of a table; one without an id is new. */
 export type ReadJar = Omit<Jar, "id" | "left"> & { readonly id?: Jar["id"]; readonly leftMl?: number };
@@ -207,8 +207,6 @@ const plain = (header: string) =>
     .replace(/[\s_-]+/g, " ")
     .trim();
 
-/** Jars no shelf has more of. */
-export const MOST_JARS = 2000;
 const MOST_CSV_CHARS = 5_000_000;
 
 interface Row {

@@ -3,6 +3,7 @@ import { productId } from "../catalogue/ids";
 import { ownProductOf } from "../catalogue/jar";
 import type { Jar } from "../catalogue/jar";
 import type { OwnProduct } from "../catalogue/own-product";
+import { fingerprint } from "../coating/model/fingerprint";
 import { lightness } from "../film/colour";
 
 const CRAFT_ACRYLIC = productId("craft-acrylic");
@@ -38,4 +39,13 @@ export function ownProductsOf(shelf: readonly Jar[], left: ReadonlyMap<string, n
       const product = catalogue.products.get(jar.classId);
       return product ? alsoGround(ownProductOf(jar, product, today)) : [];
     });
+}
+
+/**
+ * A short name of a shelf: the same for the same products, "" for none.
+ *
+ * @returns sixteen hexadecimal digits, or ""
+ */
+export function shelfKey(products: readonly OwnProduct[]): string {
+  return products.length === 0 ? "" : fingerprint(JSON.stringify(products));
 }

@@ -30,7 +30,8 @@ export const SHORT_NAME = 17;
 
 /** The words on a band: its number and what goes on, cut to what fits. */
 export function labelOf(band: Band, menu: Menu, number: number | undefined, most: number): string {
-  const name = menu.products.find((one) => one.id === band.step.product)?.name ?? "";
+  const jar = menu.jars.find((one) => one.id === band.step.ownProduct);
+  const name = jar?.name ?? menu.products.find((one) => one.id === band.step.product)?.name ?? "";
   if (band.kind === "cap") return CAP_WORDS(band.step);
   const before = number === undefined ? "" : `${number} · `;
   if (band.kind === "guide") return `${before}${GUIDE_WORDS[band.step.role] ?? name}, ${band.step.role === "sign" ? "dated" : "comes off"}`;

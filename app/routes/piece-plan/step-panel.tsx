@@ -9,6 +9,7 @@ import type { StepState } from "#core/logbook/coat-states";
 import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
 import { productId } from "#core/catalogue/ids";
+import type { StepId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
 import { thinnedWith } from "#core/film/thinning";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
@@ -195,6 +196,41 @@ function OwnThinner({ act, menu, actions }: { act: ToldAct; menu: Menu; actions:
   );
 }
 
+/** Which jar it is taken from, where there are several of its kind; a jar that is chosen brings its colour. */
+function OwnJar({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: PlanActions }) {
+  const { step, stepIds } = act;
+  const jars = menu.jars.filter((jar) => jar.classId === step.product);
+  if (jars.length === 0 || step.done || act.colours.length > 1 || (jars.length === 1 && step.ownProduct !== undefined && step.jar === undefined)) return null;
+  const choose = (id: string) => {
+    const colour = jars.find((jar) => jar.id === id)?.colour;
+    const one = (stepId: StepId): readonly Change[] => [
+      { op: "set", stepId, field: "jar", value: id === "" ? undefined : id },
+      ...(colour === undefined || step.colour === undefined ? [] : [{ op: "set", stepId, field: "colour", value: colour } as const]),
+    ];
+    actions.apply(stepIds.flatMap(one));
+  };
+  const own = jars.find((jar) => jar.id === step.ownProduct);
+  return (
+    <div className="max-w-72 print:hidden">
+      <Choice
+        label="Take it from"
+        value={step.jar ?? ""}
+        choices={[
+          { id: "", name: own ? `${own.name}, as it is its colour` : "no jar of yours: none is its colour" },
+          ...jars.map(({ id, name }) => ({ id, name })),
+        ]}
+        onChange={choose}
+      />
+    </div>
+  );
+}
+
+/** The jars it is poured from, by name: "out of Harbour navy". */
+function outOf({ jars }: ToldAct, menu: Menu): string {
+  const names = jars.flatMap((id) => menu.jars.find((jar) => jar.id === id)?.name ?? []);
+  return names.length === 0 ? "" : ` out of ${names.join(" and ")}`;
+}
+
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
 export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
@@ -246,9 +282,11 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
           ))}
           {step.jarMl !== null && step.jarMl > 0 && (
             <p>
-              <Droplet aria-hidden size={18} className="inline text-ready" /> Pour out {sayVolume(step.jarMl)}.{thinning && ` ${thinning}`}
+              <Droplet aria-hidden size={18} className="inline text-ready" /> Pour out {sayVolume(step.jarMl)}
+              {outOf(act, menu)}.{thinning && ` ${thinning}`}
             </p>
           )}
+          <OwnJar act={act} menu={menu} actions={actions} />
           <OwnThinner act={act} menu={menu} actions={actions} />
           {step.checks.map((check) => (
             <p key={check}>

@@ -12,6 +12,8 @@ export interface ToldAct {
   readonly zones: readonly ZoneId[];
   /** Colours worked into one another in one go; one or none for every other act. */
   readonly colours: readonly string[];
+  /** The user's jars it is laid from. */
+  readonly jars: readonly string[];
   /** Places that get fewer coats than the rest, with how many. */
   readonly fewer: readonly { readonly zone: ZoneId; readonly coats: number }[];
 }
@@ -28,6 +30,10 @@ function once<T>(items: readonly T[], key: (item: T) => string): readonly T[] {
 function told(act: Act, steps: readonly { readonly step: Step; readonly zone: ZoneId }[]): ToldAct {
   const all = steps.map(({ step }) => step);
   const [first] = all;
+  const jars = [...new Set(all.flatMap((step) => step.ownProduct ?? []))];
+  // Out of several jars it is called by its kind.
+  const { ownProduct: _several, ...plain } = first!;
+  const from = all.every((step) => step.ownProduct === first!.ownProduct) ? first! : plain;
   const minutes = first!.group === undefined ? all.reduce((sum, step) => sum + step.handsOnMin, 0) : Math.max(...all.map((step) => step.handsOnMin));
   return {
     number: act.number,
@@ -37,9 +43,10 @@ function told(act: Act, steps: readonly { readonly step: Step; readonly zone: Zo
       all.flatMap((step) => step.colour ?? []),
       (colour) => colour,
     ),
+    jars,
     fewer: steps.filter(({ step }) => step.coats < act.coats).map(({ step, zone }) => ({ zone, coats: step.coats })),
     step: {
-      ...first!,
+      ...from,
       coats: act.coats,
       waitBefore: act.waitBefore,
       jarMl: total(all, "jarMl"),

@@ -3,6 +3,7 @@ import { MIN_PER_DAY } from "../../units/duration";
 import { BEST_GRADE, durabilityOf } from "./durability";
 import { has, isColour } from "./facts";
 import type { PieceFacts, StackFacts, StepFact } from "./facts";
+import { jarFor } from "./jars";
 import { harshnessOf } from "./harshness";
 import { offTrack } from "./off-track";
 import type { Scores, Totals } from "../model/plan";
@@ -85,6 +86,13 @@ function costIn(totals: Totals, facts: PieceFacts): number | null {
   return prices.length === 0 || prices.includes(null) ? null : prices.reduce<number>((sum, price) => sum + (price ?? 0), 0);
 }
 
+/** What has to be bought for a step: a product of which the user owns nothing, or one that they own in other colours or sheens only. */
+function toBuy({ product, step }: StepFact): readonly string[] {
+  if (!product) return [];
+  if (!product.own) return [product.id];
+  return jarFor(product, step) ? [] : [`${product.id}/${step.colour ?? ""}/${step.sheen ?? ""}`];
+}
+
 /** Off the beaten track, over all zones: products not usual here, and how unusual each is. */
 function strainIn(kinds: readonly StepFact[], facts: PieceFacts): number {
   return kinds.reduce((sum, { product }) => sum + (product ? offTrack(product, facts) : 0), 0);
@@ -104,7 +112,7 @@ export function scoresOf(stacks: readonly StackFacts[], totals: Totals, facts: P
     durability: Math.min(BEST_GRADE, ...stacks.map(durabilityOf)),
     readyDays: totals.elapsedMin / MIN_PER_DAY + totals.cureDays,
     handsOnMin: totals.handsOnMin,
-    products: totals.products.filter((id) => facts.catalogue.products.get(id)?.own === undefined).length,
+    products: new Set(work.flatMap(toBuy)).size,
     coats: coatsIn(stacks),
     harshness: kinds.reduce((sum, fact) => sum + harshnessOf(fact.product, fact.aid), 0),
     cost: costIn(totals, facts),

@@ -11,6 +11,9 @@ export interface JarRecord extends Jar {
   readonly rev: number;
 }
 
+/** Jars no shelf has more of. */
+export const MOST_JARS = 2000;
+
 /** Bounds of what a label or a hand may say of a jar: beyond them it is a slip of the pen. */
 export const JAR_BOUNDS = {
   name: 120,

@@ -1,0 +1,86 @@
+import { Dialog } from "radix-ui";
+import { Link } from "react-router";
+import { Copy, Trash2 } from "lucide-react";
+import type { JarId } from "#core/catalogue/ids";
+import { ColourChip } from "~/components/colour-chip";
+import { asJar, colourShown, sayLeft, sayMl } from "~/shelf/shelf-view";
+import type { ChangeJar } from "~/shelf/shelf-view";
+import { JarFields } from "./jar-fields";
+import { STATE_WORDS } from "./rows";
+import type { ShelfRow } from "./rows";
+
+interface Props {
+  readonly row: ShelfRow;
+  readonly rows: readonly ShelfRow[];
+  readonly change: ChangeJar;
+  readonly copy: (id: JarId) => void;
+  readonly remove: (row: ShelfRow) => void;
+  readonly close: () => void;
+}
+
+/** Pieces that want of it, in the order they get it. */
+function Wanted({ row: { promised } }: { row: ShelfRow }) {
+  if (!promised || promised.promises.length === 0) return null;
+  return (
+    <section>
+      <h3 className="text-lg">Promised to</h3>
+      <ul>
+        {promised.promises.map(({ piece, name, ml, covered }) => (
+          <li key={piece}>
+            <Link to={`/pieces/${piece}`} className="underline">
+              {name}
+            </Link>
+            : {sayMl(ml)}
+            {covered !== null && ml - covered > 0.5 && (
+              <span className="font-semibold text-act">, {covered < 0.5 ? "missing" : `${sayMl(ml - covered)} of it missing`}</span>
+            )}
+          </li>
+        ))}
+      </ul>
+      {promised.free !== null && <p className="text-soft">Then {promised.free < 1 ? "nothing" : sayMl(promised.free)} is left.</p>}
+    </section>
+  );
+}
+
+/** All of one jar, over the shelf. */
+export function JarPage({ row, rows, change, copy, remove, close }: Props) {
+  const { jar, leftMl, states, kind } = row;
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && close()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
+        <Dialog.Content
+          className="note fixed left-1/2 top-1/2 z-20 grid max-h-[92dvh] w-[min(94vw,46rem)] -translate-x-1/2 -translate-y-1/2 gap-4 overflow-y-auto p-4 sm:p-5"
+          aria-describedby={undefined}
+        >
+          <div className="flex items-center gap-3">
+            <ColourChip colour={colourShown(jar)} sheen={jar.label.sheen} size={48} />
+            <div className="min-w-0">
+              <Dialog.Title className="text-2xl">{jar.name}</Dialog.Title>
+              <p>
+                {kind}; {sayLeft(jar, leftMl)}
+                {states.length > 0 && <strong className="text-act">; {states.map((state) => STATE_WORDS[state]).join(", ")}</strong>}
+              </p>
+            </div>
+          </div>
+          <Wanted row={row} />
+          <JarFields
+            jar={asJar(jar)}
+            leftMl={leftMl}
+            shelf={rows.map((one) => one.jar)}
+            change={(fields, about) => change(jar.id, fields, about === undefined ? undefined : `${jar.id}/${about}`)}
+          />
+          <div className="flex flex-wrap gap-2 border-t-2 border-dashed border-line pt-3">
+            <Dialog.Close className="button button-act">Done</Dialog.Close>
+            <button type="button" className="button" onClick={() => copy(jar.id)}>
+              <Copy aria-hidden size={18} /> Another of the same
+            </button>
+            <button type="button" className="button" onClick={() => remove(row)}>
+              <Trash2 aria-hidden size={18} /> Off the shelf
+            </button>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
