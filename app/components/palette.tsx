@@ -33,6 +33,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   const piece = /^\/pieces\/[0-9a-z]{8,}/.exec(pathname)?.[0];
   const things: readonly Thing[] = [
     { group: "Do", name: "A new piece", run: go("/pieces/new") },
+    { group: "Do", name: "Put a jar on the shelf", run: go("/shelf?add=jar") },
     ...(piece
       ? [
           { group: "Do", name: "Print the bench sheet", run: go(`${piece}/sheet`) } as const,
@@ -48,6 +49,8 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     },
     { group: "Do", name: "Keys", run: showKeys },
     { group: "Places", name: "Pieces", run: go("/") },
+    { group: "Places", name: "Shelf", run: go("/shelf") },
+    { group: "Places", name: "Shopping list", run: go("/shelf/shopping") },
     { group: "Places", name: "Settings", run: go("/settings") },
     ...pieces.map((one) => ({ group: "Pieces", name: one.name, run: go(`/pieces/${one.id}`) }) as const),
   ];

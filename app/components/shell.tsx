@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui";
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
-import { Keyboard, Redo2, Search, Undo2 } from "lucide-react";
+import { Amphora, Keyboard, PaintBucket, Redo2, Search, Settings2, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
@@ -39,9 +39,9 @@ function usePalette(wanted: boolean): PaletteModule | null {
 }
 
 const PLACES = [
-  { to: "/", label: "Pieces" },
-  { to: "/shelf", label: "Shelf" },
-  { to: "/settings", label: "Settings" },
+  { to: "/", label: "Pieces", icon: Amphora },
+  { to: "/shelf", label: "Shelf", icon: PaintBucket },
+  { to: "/settings", label: "Settings", icon: Settings2 },
 ] as const;
 
 function useKeys(open: (what: "palette" | "shortcuts") => void): void {
@@ -146,17 +146,21 @@ function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open:
   );
 }
 
-/** Name and places, and what stands beside them. */
+/** Name and places, and what stands beside them. On a phone the places stand at the foot, under the thumb. */
 function Header({ children }: { children?: ReactNode }) {
   return (
     <header className="border-b-2 border-ink bg-sheet print:hidden">
-      <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-1 px-3 py-1 sm:gap-x-6 sm:px-4">
-        <Link to="/" className="font-display text-ink no-underline max-sm:text-[0.95rem] sm:text-xl">
+      <div className="mx-auto flex min-h-[52px] max-w-7xl items-center gap-x-1 px-3 py-1 sm:gap-x-6 sm:px-4">
+        <Link to="/" className="font-display text-xl text-ink no-underline">
           Nook Coat
         </Link>
-        <nav aria-label="Places" className="flex sm:gap-1">
-          {PLACES.map(({ to, label }) => (
-            <NavLink key={to} to={to} end={to === "/"} className="tab">
+        <nav
+          aria-label="Places"
+          className="flex max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-10 max-sm:border-t-2 max-sm:border-ink max-sm:bg-sheet sm:gap-1 print:hidden"
+        >
+          {PLACES.map(({ to, label, icon: Icon }) => (
+            <NavLink key={to} to={to} end={to === "/"} className="tab max-sm:grow max-sm:justify-center max-sm:gap-2 max-sm:rounded-none">
+              <Icon aria-hidden size={20} className="sm:hidden" />
               {label}
             </NavLink>
           ))}
@@ -172,7 +176,7 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <>
       <Header />
-      <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+      <main id="page" tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none max-sm:pb-24">
         {children}
       </main>
     </>
@@ -198,7 +202,7 @@ function Tools({ open }: { open: (what: "palette" | "shortcuts") => void }) {
         disabled={!history.redo}
         onClick={() => step("redo")}
       />
-      <ToolButton icon={Search} className="max-sm:hidden" label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
+      <ToolButton icon={Search} label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
       <ToolButton icon={Keyboard} className="max-sm:hidden" label="Keys" title="Keys (?)" onClick={() => open("shortcuts")} />
     </div>
   );
@@ -218,7 +222,7 @@ export function Shell({ renewed, children }: { renewed: (() => void) | null; chi
       <Header>
         <Tools open={setShowing} />
       </Header>
-      <main {...skipTo("page", "Skip to the page")} tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none">
+      <main {...skipTo("page", "Skip to the page")} tabIndex={-1} className="mx-auto max-w-7xl px-4 py-5 outline-none max-sm:pb-24">
         <Notices renewed={renewed} />
         {children}
       </main>

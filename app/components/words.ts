@@ -81,9 +81,15 @@ type Titled = Pick<StepChoice, "role" | "product" | "ownProduct" | "technique" |
 /** What a step is laid with, inside a sentence: the user's jar by its name, else the kind of paint. */
 export function laidName({ product, ownProduct }: Pick<StepChoice, "product" | "ownProduct">, menu: Menu): string {
   const jar = ownProduct === undefined ? undefined : menu.jars.find((one) => one.id === ownProduct);
-  if (jar) return jar.name;
   const name = nameIn(menu.products, product);
+  // A jar that is called as its kind is, is told as its kind is.
+  if (jar && jar.name !== name) return jar.name;
   return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+/** The sheen of a seal, where its name does not say it already. */
+function sheenOf({ role, sheen }: Titled, name: string): string {
+  return role !== "seal" || sheen === undefined || name.toLowerCase().includes(SHEEN_WORDS[sheen]) ? "" : `${SHEEN_WORDS[sheen]} `;
 }
 
 /**
@@ -120,8 +126,8 @@ export function stepTitle(step: Titled, menu: Menu, counted = true): string {
       return `${technique}: ${counted && coats > 1 ? `${coatsOf(coats, "coat")} of ` : ""}${lower}`;
     }
     default:
-      if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
-      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${step.role === "seal" && step.sheen ? `${SHEEN_WORDS[step.sheen]} ` : ""}${lower}`;
+      if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${sheenOf(step, lower)}${lower}`;
+      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${sheenOf(step, lower)}${lower}`;
   }
 }
 

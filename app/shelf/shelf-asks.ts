@@ -3,7 +3,7 @@ import type { JarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import type { JoiRoot } from "#core/formats/stores/definition";
-import { jarFields } from "#core/formats/stores/shelf";
+import { jarFields, labelFields } from "#core/formats/stores/shelf";
 import { MOST_JARS } from "#core/formats/stores/shelf";
 import type { JarChange } from "#core/shelf/jar-change";
 
@@ -25,7 +25,7 @@ export function jarsField(joi: JoiRoot): Joi.Schema {
 export function jarChangeField(joi: JoiRoot): Joi.Schema {
   const { label, ...fields } = jarFields(joi);
   const optional = ["colour", "openedOn", "sizeMl", "tareG", "paid", "left"];
-  const lines = Object.keys((label.describe() as { readonly keys: object }).keys);
+  const lines = Object.keys(labelFields(joi));
   return joi
     .object({
       set: joi.object(fields),

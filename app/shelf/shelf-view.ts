@@ -60,12 +60,15 @@ export function sizeOf(jar: Pick<Jar, "classId" | "sizeMl">): { readonly ml: num
 
 const FRACTIONS = ["empty", "about a quarter", "about half", "about three quarters", "full"] as const;
 
+/** Below this share of a full jar it is a last bit. */
+const LAST_BIT = 0.19;
+
 /** What is left in words: "about half, 30 ml"; "not said" where it was never said. A jar of no known size is taken to be of the usual one. */
 export function sayLeft(jar: Pick<Jar, "classId" | "sizeMl">, leftMl: number | undefined): string {
   if (leftMl === undefined) return "not said";
   if (leftMl === 0) return "empty";
   const size = sizeOf(jar);
-  const quarters = Math.round((leftMl / size.ml) * 4);
+  const quarters = leftMl < LAST_BIT * size.ml ? 0 : Math.max(1, Math.round((leftMl / size.ml) * 4));
   return `${quarters === 0 ? "a last bit" : FRACTIONS[Math.min(4, quarters)]}, ${sayMl(leftMl)}`;
 }
 

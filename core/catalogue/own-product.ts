@@ -47,8 +47,8 @@ function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: La
   };
 }
 
-/** What of a label holds for other colours of the class too: how a colour hides is its own matter. */
-function ofAnyColour({ colour, label = {} }: OwnProduct): LabelValues {
+/** What of a label holds for other jars of the class too: how a colour hides, and the sheen, are its own matter. */
+function ofAnyJar({ colour, label: { sheens: _own, ...label } = {} }: OwnProduct): LabelValues {
   if (colour === undefined || !label.film) return label;
   const { contrastRatio: _ofThisColour, ...film } = label.film;
   return { ...label, film };
@@ -57,8 +57,8 @@ function ofAnyColour({ colour, label = {} }: OwnProduct): LabelValues {
 const pricePerMl = ({ price }: OwnProduct) => (price ? price.paid / price.ml : null);
 
 /**
- * A class of which the user owns something. What is not known to be laid from one of the jars is as the first jar's label has it, in any sheen that
- * one of the jars has; it has the jar's name only where there is one jar, of no colour of its own.
+ * A class of which the user owns something. What is not known to be laid from one of the jars is as the first jar's label has it, in any sheen
+ * there is; it has the jar's name only where there is one jar, of no colour of its own.
  *
  * @param jars of the class, one or more; the first lends its label
  */
@@ -68,11 +68,9 @@ function ownClass(product: ProductClass, jars: readonly OwnProduct[]): ProductCl
   const ownOf = (one: OwnProduct) => ({ id: one.id, jars: list, openedMonths: one.openedMonths ?? null, pricePerMl: pricePerMl(one) });
   for (const one of jars)
     list.push({ id: one.id, name: one.name, colour: one.colour ?? null, product: { ...labelled(product, one.label ?? {}), name: one.name, own: ownOf(one) } });
-  const sheens = product.sheens.filter((sheen) => list.some((jar) => jar.product.sheens.includes(sheen)));
-  const others = list.flatMap((jar) => jar.product.sheens).filter((sheen) => !sheens.includes(sheen));
   return {
-    ...labelled(product, ofAnyColour(first)),
-    sheens: [...sheens, ...new Set(others)],
+    ...labelled(product, ofAnyJar(first)),
+    sheens: [...new Set([...product.sheens, ...list.flatMap((jar) => jar.product.sheens)])],
     name: jars.length === 1 && first.colour === undefined ? first.name : product.name,
     own: ownOf(first),
   };

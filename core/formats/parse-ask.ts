@@ -8,6 +8,7 @@ import type { PinnedStep } from "../coating/planner/piece-search";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
 import { daySchema, hoursSchema, instantSchema } from "./hours-schema";
+import { SHEENS } from "../catalogue/vocabulary";
 import { checkShape } from "./check-shape";
 import { stepKeys } from "./step-keys";
 import { parsePiece } from "./parse-piece";
@@ -52,7 +53,13 @@ const OWN = Joi.object({
       through: span,
       cureDays: span,
       minC: Joi.number().min(-20).max(60),
+      maxC: Joi.number().min(0).max(80),
     }),
+    sheens: Joi.array()
+      .items(Joi.string().valid(...SHEENS))
+      .min(1)
+      .unique(),
+    maxWaterPercent: Joi.object({ thirsty: Joi.number().min(0).max(400).required(), slick: Joi.number().min(0).max(400).required() }),
     bakeable: Joi.object({
       lowerC: Joi.number().min(60).max(300).required(),
       higherC: Joi.number().min(Joi.ref("lowerC")).max(300).required(),

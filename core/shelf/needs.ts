@@ -8,7 +8,7 @@ export interface Need {
   readonly product: ProductId;
   /** sRGB hex; absent where it has none. */
   readonly colour?: string;
-  /** Of a clear film. */
+  /** Of what has no colour. */
   readonly sheen?: Sheen;
   /** The user's jar it is taken from; absent where they own none. */
   readonly jar?: string;
@@ -31,7 +31,7 @@ export function needsOf({ zones }: Pick<Candidate, "zones">, catalogue: Catalogu
   for (const step of zones.flatMap((zone) => zone.steps)) {
     if (step.done || step.jarMl === null || step.jarMl <= 0 || !catalogue.products.has(step.product)) continue;
     const { product, colour, sheen, ownProduct } = step;
-    const need = { product, ...(colour ? { colour } : {}), ...(sheen ? { sheen } : {}), ...(ownProduct ? { jar: ownProduct } : {}) };
+    const need = { product, ...(colour ? { colour } : {}), ...(sheen && !colour ? { sheen } : {}), ...(ownProduct ? { jar: ownProduct } : {}) };
     const key = needKey(need);
     needs.set(key, { ...need, ml: (needs.get(key)?.ml ?? 0) + step.jarMl });
   }

@@ -15,6 +15,7 @@ import { makeable, promisesOf } from "./promises";
 import type { Wanting } from "./promises";
 import { shoppingFor } from "./shopping";
 import { stockOf } from "./stock";
+import { palmCoats, standInsFor } from "./use-up";
 
 const craft = productId("craft-acrylic");
 const jar = (id: string, more: Partial<Jar> = {}): Jar => ({ id: jarId(id), classId: craft, name: id, label: {}, ...more });
@@ -185,5 +186,13 @@ describe("the shelf as plans know it", () => {
     for (const paint of BASIC_PAINTS)
       for (const one of basicSet(paint, "satin"))
         expect(ownProductOf({ ...one, id: jarId("x") }, CATALOGUE.products.get(one.classId)!, "2026-11-26").name).toBe(one.name);
+  });
+
+  test("how far a jar goes is told in palms; it may stand in for a colour near to its own that no jar has", () => {
+    const product = CATALOGUE.products.get(craft)!;
+    expect(palmCoats(7.5, product)).toBeCloseTo(10, 6);
+    const wanting = [wants("near", 4), wants("taken", 4, "navy")];
+    expect(standInsFor({ classId: craft, colour: "#22405a" }, wanting).map((one) => one.piece)).toEqual(["near"]);
+    expect(standInsFor({ classId: craft, colour: "#c8402f" }, wanting)).toEqual([]);
   });
 });

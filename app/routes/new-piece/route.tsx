@@ -9,6 +9,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pieceFrom } from "#core/piece/new-piece";
 import type { ThreeFacts } from "#core/piece/new-piece";
 import { pieceId } from "#core/catalogue/ids";
+import { inOwnColours } from "#core/shelf/own-colours";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import { perform, whyOf } from "~/actions/perform";
 import { Texture } from "~/components/coat-section/textures";
@@ -31,7 +32,11 @@ interface NotKept {
 }
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
-  const [{ database }, { addPiece }] = await Promise.all([import("~/store/open.client"), import("~/store/pieces")]);
+  const [{ database }, { addPiece }, { ownShelf }] = await Promise.all([
+    import("~/store/open.client"),
+    import("~/store/pieces"),
+    import("~/store/own-shelf.client"),
+  ]);
   const known = (ids: Iterable<string>) => [...ids];
   return perform<NewPieceAsk, Response | NotKept>(
     request,
@@ -58,7 +63,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     {
       new: async ({ id, material, uses, techniques }) => {
         try {
-          const record = await addPiece(await database(), pieceFrom({ material, uses, techniques }, CATALOGUE), pieceId(id));
+          const db = await database();
+          const { products } = await ownShelf(db);
+          const record = await addPiece(db, inOwnColours(pieceFrom({ material, uses, techniques }, CATALOGUE), products, CATALOGUE), pieceId(id));
           forget();
           return redirect(`/pieces/${record.id}`);
         } catch (error) {
@@ -226,7 +233,7 @@ export default function NewPiece() {
           This piece could not be kept: {answer.why}. What you chose stands here; try again when there is room.
         </p>
       )}
-      <div data-foot className="sticky bottom-0 border-t-2 border-ink bg-paper py-3">
+      <div data-foot className="sticky bottom-0 border-t-2 max-sm:bottom-(--foot) border-ink bg-paper py-3">
         <button type="submit" className="button button-act text-lg" disabled={isSubmitting}>
           Make the coat plan
         </button>

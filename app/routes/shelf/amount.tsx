@@ -16,6 +16,9 @@ const BY_EYE = [
   { id: "0", name: "empty" },
 ];
 
+/** Less than this nobody sees, mL. */
+const SOME_ML = 0.05;
+
 const left = (ml: number, by: Left["by"]): Left => ({ ml, by, at: new Date().toISOString() });
 const rounded = (ml: number) => Math.round(ml * 10) / 10;
 
@@ -88,7 +91,7 @@ export function Amount({ jar, leftMl, shelf, change }: { jar: Jar; leftMl: numbe
         <summary className="w-fit py-2 underline">Or weigh it</summary>
         <ByWeight jar={jar} shelf={shelf} change={change} />
       </details>
-      {jar.left !== undefined && leftMl !== undefined && jar.left.ml - leftMl >= 1 && (
+      {jar.left !== undefined && leftMl !== undefined && jar.left.ml - leftMl > SOME_ML && (
         <p className="text-soft">
           You saw {sayMl(jar.left.ml)} in it; {sayMl(jar.left.ml - leftMl)} went on pieces since.
         </p>

@@ -2,8 +2,12 @@ import { Dialog } from "radix-ui";
 import { Link } from "react-router";
 import { Copy, Trash2 } from "lucide-react";
 import type { JarId } from "#core/catalogue/ids";
+import { differenceInWords } from "#core/coating/facts/jars";
+import { nameOfColour } from "#core/film/colour-names";
+import { palmCoats, standInsFor } from "#core/shelf/use-up";
 import { ColourChip } from "~/components/colour-chip";
-import { asJar, colourShown, sayLeft, sayMl } from "~/shelf/shelf-view";
+import { asJar, colourShown, kindOf, sayLeft, sayMl } from "~/shelf/shelf-view";
+import type { WantingPieces } from "~/shelf/wanting.client";
 import type { ChangeJar } from "~/shelf/shelf-view";
 import { JarFields } from "./jar-fields";
 import { STATE_WORDS } from "./rows";
@@ -11,6 +15,7 @@ import type { ShelfRow } from "./rows";
 
 interface Props {
   readonly row: ShelfRow;
+  readonly wanted: WantingPieces | null;
   readonly rows: readonly ShelfRow[];
   readonly change: ChangeJar;
   readonly copy: (id: JarId) => void;
@@ -42,8 +47,42 @@ function Wanted({ row: { promised } }: { row: ShelfRow }) {
   );
 }
 
+/** How far it goes, and what it could stand in for. */
+function UseUp({ row: { jar, leftMl, promised }, wanted }: Pick<Props, "row" | "wanted">) {
+  const kind = kindOf(jar);
+  const free = promised?.free ?? leftMl;
+  const coats = kind && free !== undefined ? palmCoats(free, kind) : null;
+  const standIns = wanted ? standInsFor(jar, wanted.pieces) : [];
+  if ((coats === null || coats < 1) && standIns.length === 0) return null;
+  return (
+    <section>
+      <h3 className="text-lg">Use it up</h3>
+      {coats !== null && coats >= 1 && <p>What nobody wants of it is enough for about {sayCoats(coats)} as big as a palm.</p>}
+      {standIns.length > 0 && (
+        <ul>
+          {standIns.map(({ piece, name, colour, ml }) => (
+            <li key={`${piece}-${colour}`}>
+              <Link to={`/pieces/${piece}`} className="underline">
+                {name}
+              </Link>{" "}
+              wants {sayMl(ml)} of <ColourChip colour={colour} size={20} /> {nameOfColour(colour)}; this is {differenceInWords(jar.colour!, colour)}: try it on
+              a scrap.
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Coats as they can be reckoned with. */
+function sayCoats(coats: number): string {
+  const count = coats < 10 ? Math.floor(coats) : coats < 100 ? Math.floor(coats / 5) * 5 : Math.floor(coats / 50) * 50;
+  return count === 1 ? "one coat" : `${count} coats`;
+}
+
 /** All of one jar, over the shelf. */
-export function JarPage({ row, rows, change, copy, remove, close }: Props) {
+export function JarPage({ row, wanted, rows, change, copy, remove, close }: Props) {
   const { jar, leftMl, states, kind } = row;
   return (
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
@@ -64,6 +103,7 @@ export function JarPage({ row, rows, change, copy, remove, close }: Props) {
             </div>
           </div>
           <Wanted row={row} />
+          <UseUp row={row} wanted={wanted} />
           <JarFields
             jar={asJar(jar)}
             leftMl={leftMl}

@@ -67,7 +67,7 @@ function LeftCell({ row: { jar, leftMl }, change }: { row: ShelfRow; change: Cha
   const size = sizeOf(jar);
   const now = "now";
   return (
-    <span className="block min-w-40 [&_span[id]:first-child]:sr-only">
+    <span className="block sm:min-w-40 [&_span[id]:first-child]:sr-only">
       <Choice
         label={`Left in ${jar.name}`}
         value={now}
@@ -149,10 +149,10 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
   return (
     <>
       <div className="mt-3 overflow-x-auto">
-        <table className="w-full border-collapse text-left">
+        <table className="w-full border-collapse text-left max-sm:block">
           <caption className="sr-only">Jars on the shelf</caption>
-          <thead>
-            <tr className="border-b-2 border-ink">
+          <thead className="max-sm:block">
+            <tr className="border-b-2 border-ink max-sm:flex max-sm:gap-5">
               {table.getFlatHeaders().map(({ column }) => {
                 const sorted = column.getIsSorted();
                 const [Icon, said] = sorted ? SORTED[sorted] : [ArrowUpDown, "none"];
@@ -174,9 +174,13 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
               </th>
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-sm:block">
             {table.getRowModel().rows.map(({ id, original: row }) => (
-              <tr key={id} className="border-b border-dashed border-line max-sm:grid max-sm:grid-cols-2 max-sm:gap-x-2 max-sm:py-2" data-jar={row.jar.id}>
+              <tr
+                key={id}
+                className="border-b border-dashed border-line max-sm:grid max-sm:grid-cols-[3fr_2fr] max-sm:items-center max-sm:gap-x-2 max-sm:py-2"
+                data-jar={row.jar.id}
+              >
                 {table.getVisibleLeafColumns().map((column) => (
                   <td
                     key={column.id}

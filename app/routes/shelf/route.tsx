@@ -222,7 +222,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
         </>
       )}
       <InAndOut jars={jars} left={left} today={today} add={add} />
-      {opened && <JarPage row={opened} rows={rows} change={change} copy={copy} remove={remove} close={() => open(null)} />}
+      {opened && <JarPage row={opened} wanted={wanted} rows={rows} change={change} copy={copy} remove={remove} close={() => open(null)} />}
     </>
   );
 }

@@ -140,10 +140,13 @@ function Shopping({ wanted, jars, left }: { wanted: WantingPieces; jars: readonl
   }));
   return (
     <>
-      <div className="print:hidden">
-        <p className="mb-1">For these pieces</p>
+      <details className="print:hidden">
+        <summary className="w-fit py-2 underline">
+          For {wanted.pieces.length === 1 ? "one piece" : `${of.length === wanted.pieces.length ? "all" : `${of.length} of`} ${wanted.pieces.length} pieces`}:
+          choose which
+        </summary>
         <Chips label="For these pieces" choices={wanted.pieces.map(({ id, name }) => ({ id, name }))} chosen={chosen} onChange={choose} />
-      </div>
+      </details>
       <List list={list} jars={jars} menu={menu} />
       {list.unsure.length > 0 && (
         <section className="mt-4">

@@ -27,13 +27,14 @@ function search(jars: readonly OwnJar[], { colour, sheen, ...wanted }: Wanted): 
   const apart = (jar: OwnJar) => (colour === undefined || jar.colour === null ? 0 : colourDifference(jar.colour, colour));
   const chosen = jars.find((jar) => jar.id === settledJar(wanted));
   if (chosen) return { jar: chosen, apart: apart(chosen) };
-  const ofSheen = sheen === undefined ? jars : jars.filter((jar) => jar.product.sheens.includes(sheen));
+  // A colour is taken as the jar has it; of clears the sheen is what is chosen.
+  const ofSheen = sheen === undefined || colour !== undefined ? jars : jars.filter((jar) => jar.product.sheens.includes(sheen));
   const [first] = ofSheen.map((jar): NearestJar => ({ jar, apart: apart(jar) })).sort((a, b) => a.apart - b.apart);
   return first ?? null;
 }
 
 /**
- * The jar of a class that a coat is taken from: the one the user chose for it, else the one of its sheen that is nearest to its colour.
+ * The jar of a class that a coat is taken from: the one the user chose for it, else the one nearest to its colour, or, of clears, one of its sheen.
  *
  * @returns null where the class is not owned, or not in that sheen
  */

@@ -90,7 +90,7 @@ function costIn(totals: Totals, facts: PieceFacts): number | null {
 function toBuy({ product, step }: StepFact): readonly string[] {
   if (!product) return [];
   if (!product.own) return [product.id];
-  return jarFor(product, step) ? [] : [`${product.id}/${step.colour ?? ""}/${step.sheen ?? ""}`];
+  return jarFor(product, step) ? [] : [`${product.id}/${step.colour ?? step.sheen ?? ""}`];
 }
 
 /** Off the beaten track, over all zones: products not usual here, and how unusual each is. */

@@ -53,7 +53,7 @@ export interface Scores {
   readonly durability: number;
   readonly readyDays: number;
   readonly handsOnMin: number;
-  /** Product classes in it that the user does not own. */
+  /** Things to buy for it: products the user does not own, and colours and sheens of owned ones that they lack. */
   readonly products: number;
   /** Coats of ground and colour. */
   readonly coats: number;

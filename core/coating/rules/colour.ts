@@ -1,5 +1,6 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import { memory } from "../../catalogue/provenance";
+import type { Sheen } from "../../catalogue/vocabulary";
 import { coatsWanted } from "../facts/coats-wanted";
 import { coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen } from "../../film/hiding";
 import type { HidingFilm } from "../../film/hiding";
@@ -22,13 +23,16 @@ import {
   isWaterborne,
 } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
-import { differenceInWords, isOfColour, nearestJar } from "../facts/jars";
+import { differenceInWords, jarFor, nearestJar } from "../facts/jars";
 import type { Rule } from "./rule";
 import { another, asChange, rulesUnder, suitable } from "./help";
 
 /** ΔE00 a mark needs against its ground, and |ΔL*| for lettering [from memory]. */
 const MARK_CONTRAST = memory(10);
 const LETTER_CONTRAST = memory(20);
+
+/** What a jar of the wrong sheen is, in a sentence. */
+const OTHER_SHEEN: Readonly<Record<Sheen, string>> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 /** A white ground that holds here. */
 function whiteGround(stack: StackFacts): ProductClass | null {
@@ -99,24 +103,25 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
   {
     code: "colour-not-owned",
     severity: "note",
-    when: "the user owns paint of this class, but none in this colour",
-    message: "you own no {step} in this colour: it is missing from your shelf",
+    when: "the user owns paint of this class, but none in this colour or sheen",
+    message: "you own no {step} in this {what}: it is missing from your shelf",
     why: "the nearest you have is {jar}, which is {difference}",
     fix: "Buy it, mix it, or take {jar} and see on a scrap if you like it.",
     find: (stack) =>
       films(stack).flatMap((fact) => {
-        const { colour } = fact.step;
-        const near = colour === undefined || fact.step.done ? null : nearestJar(fact.product!, fact.step);
-        if (!near || colour === undefined || near.jar.colour === null || isOfColour(near)) return [];
-        const words = { jar: near.jar.name, difference: differenceInWords(near.jar.colour, colour) };
-        return [
-          {
-            at: fact,
-            words,
-            severity: stack.piece.constraints.shelfOnly ? ("warn" as const) : ("note" as const),
-            change: set(fact, "colour", near.jar.colour),
-          },
-        ];
+        const { colour, sheen, done } = fact.step;
+        const { own } = fact.product!;
+        if (!own || done || jarFor(fact.product!, fact.step)) return [];
+        const severity = stack.piece.constraints.shelfOnly ? ("warn" as const) : ("note" as const);
+        const near = nearestJar(fact.product!, fact.step);
+        if (near && colour !== undefined && near.jar.colour !== null) {
+          const words = { what: "colour", jar: near.jar.name, difference: differenceInWords(near.jar.colour, colour) };
+          return [{ at: fact, words, severity, change: set(fact, "colour", near.jar.colour) }];
+        }
+        const [jar] = own.jars;
+        const other = jar?.product.sheens[0];
+        if (near || !jar || other === undefined || sheen === undefined) return [];
+        return [{ at: fact, words: { what: "sheen", jar: jar.name, difference: OTHER_SHEEN[other] }, severity, change: set(fact, "sheen", other) }];
       }),
   },
   {

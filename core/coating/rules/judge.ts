@@ -3,6 +3,7 @@ import { ROLES } from "../../catalogue/vocabulary";
 import type { Role, Severity } from "../../catalogue/vocabulary";
 import { isClear, isFilm, lastFilm } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { jarFor } from "../facts/jars";
 import type { Finding } from "../model/plan";
 import type { Hit, Rule } from "./rule";
 
@@ -20,9 +21,11 @@ export function zoneWord(zone: string): string {
   return ZONE_WORDS[zone] ?? zone;
 }
 
-/** A step as a painter says it: "craft acrylic", "oven baking". */
+/** A step as a painter says it: "craft acrylic", "oven baking"; what comes out of a jar of theirs by its own name. */
 export function stepWord(fact: StepFact, stack: StackFacts): string {
   const name = productName(stack.catalogue, fact.step.product);
+  const jar = fact.product && jarFor(fact.product, fact.step);
+  if (jar && jar.name !== name) return jar.name;
   return name.charAt(0).toLowerCase() + name.slice(1);
 }
 

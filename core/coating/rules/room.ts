@@ -81,14 +81,16 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
     fix: "Work in the shade and in the cool of the day.",
     find: (stack) => {
       const here = stack.room.temperatureC;
-      const at = drying(stack)[0];
-      if (!at || here <= WARN_ABOVE_C) return [];
+      // A label may name a limit of its own.
+      const over = drying(stack).find((fact) => here > (fact.product!.drying.maxC ?? Infinity));
+      const at = over ?? drying(stack)[0];
+      if (!at || (here <= WARN_ABOVE_C && !over)) return [];
       return [
         {
           at,
           culprits: [],
           words: { here: String(here) },
-          severity: here > STOP_ABOVE_C ? ("stop" as const) : ("warn" as const),
+          severity: over || here > STOP_ABOVE_C ? ("stop" as const) : ("warn" as const),
           change: setPiece("room.temperatureC", COMFORTABLE_C),
         },
       ];

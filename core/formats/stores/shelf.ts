@@ -37,28 +37,35 @@ interface Bounds {
   readonly most: number;
 }
 
+/** The lines of a label. */
+export function labelFields(joi: JoiRoot) {
+  const within = ({ least, most }: Bounds) => joi.number().min(least).max(most);
+  const { touchMin, recoatMin, minC, maxC, coats, thinnerPercent, spreadM2PerL, bakeC, bakeMin } = JAR_BOUNDS;
+  return {
+    opacity: joi.string().valid(...OPACITIES),
+    sheen: joi.string().valid(...SHEENS),
+    touchMin: within(touchMin),
+    recoatMin: within(recoatMin),
+    minC: within(minC),
+    maxC: within(maxC),
+    coats: within(coats).integer(),
+    thinnerPercent: within(thinnerPercent),
+    spreadM2PerL: within(spreadM2PerL),
+    weatherproof: joi.boolean(),
+    foodClaim: joi.boolean(),
+    bake: joi.object({ atC: within(bakeC).required(), holdMin: within(bakeMin).required() }).allow(null),
+  };
+}
+
 /** What may be said of a jar, as typed or stored. */
 export function jarFields(joi: JoiRoot) {
   const within = ({ least, most }: Bounds) => joi.number().min(least).max(most);
-  const { name, bakeC, bakeMin, ml, sizeMl, grams, paid, coats, ...label } = JAR_BOUNDS;
+  const { name, ml, sizeMl, grams, paid } = JAR_BOUNDS;
   return {
     classId: joi.string().max(80),
     name: joi.string().trim().min(1).max(name),
     colour: joi.string().pattern(/^#[0-9a-f]{6}$/, "colour as #rrggbb"),
-    label: joi.object({
-      opacity: joi.string().valid(...OPACITIES),
-      sheen: joi.string().valid(...SHEENS),
-      touchMin: within(label.touchMin),
-      recoatMin: within(label.recoatMin),
-      minC: within(label.minC),
-      maxC: within(label.maxC),
-      coats: within(coats).integer(),
-      thinnerPercent: within(label.thinnerPercent),
-      spreadM2PerL: within(label.spreadM2PerL),
-      weatherproof: joi.boolean(),
-      foodClaim: joi.boolean(),
-      bake: joi.object({ atC: within(bakeC).required(), holdMin: within(bakeMin).required() }).allow(null),
-    }),
+    label: joi.object(labelFields(joi)),
     openedOn: daySchema(joi),
     sizeMl: within(sizeMl),
     tareG: within(grams),
