@@ -2,8 +2,8 @@ import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
 import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
+import type { Menu } from "#core/catalogue/menu";
 import { USUAL_SETTINGS } from "#core/formats/stores/settings";
-import type { JarRecord } from "#core/formats/stores/shelf";
 import { usualHours } from "#core/schedule/free-hours";
 import { AppContextProvider, useNotebookState } from "~/components/app-context";
 import type { Preferences } from "~/components/app-context";
@@ -15,7 +15,8 @@ import { useServiceWorker } from "~/components/use-service-worker";
 import { historyState } from "~/store/history.client";
 import { database } from "~/store/open.client";
 import { hoursIn, roomsIn, settingsIn } from "~/store/preferences";
-import { shelfIn } from "~/store/shelf";
+import { shelfIn, stockIn } from "~/store/shelf";
+import type { Database } from "~/store/database";
 import type { Route } from "./+types/root";
 import "./styles/app.css";
 
@@ -27,20 +28,21 @@ export function loader() {
 let catalogued: ReturnType<typeof loader> | null = null;
 
 /** What every room needs of a jar to name it, and to offer it. */
-const namedJar = ({ id, name, classId, colour }: JarRecord) => ({ id, name, classId, ...(colour === undefined ? {} : { colour }) });
+async function jarsIn(db: Database): Promise<Menu["jars"]> {
+  const jars = await shelfIn(db);
+  const stock = await stockIn(db, jars);
+  return jars.map(({ id, name, classId, colour }) => {
+    const leftMl = stock.get(id);
+    return { id, name, classId, ...(colour === undefined ? {} : { colour }), ...(leftMl === undefined ? {} : { leftMl }) };
+  });
+}
 
 /** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */
 async function preferencesHere(): Promise<Preferences> {
   try {
     const db = await database();
-    const [settings, rooms, hours, history, jars] = await Promise.all([
-      settingsIn(db),
-      roomsIn(db),
-      hoursIn(db, timeZoneHere()),
-      historyState(db),
-      shelfIn(db),
-    ]);
-    return { settings, rooms, hours, history, jars: jars.map(namedJar), trouble: null };
+    const [settings, rooms, hours, history, jars] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere()), historyState(db), jarsIn(db)]);
+    return { settings, rooms, hours, history, jars, trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
     return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], history: { undo: null, redo: null, said: null }, trouble };

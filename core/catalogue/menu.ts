@@ -40,7 +40,14 @@ export interface Menu {
     readonly waterborne: boolean;
   }[];
   /** Jars the user owns: what is laid from one is called by its name. */
-  readonly jars: readonly { readonly id: string; readonly name: string; readonly classId: string; readonly colour?: string }[];
+  readonly jars: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly classId: string;
+    readonly colour?: string;
+    /** What is left in it, mL; absent where it was never said. */
+    readonly leftMl?: number;
+  }[];
 }
 
 /**

@@ -2,7 +2,7 @@ import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, LEAST_AREA_MM2, LEAST_LENGTH_MM, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
 import { zoneSchema } from "./zone-schema";
-import { PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
+import { MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
 const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
@@ -50,7 +50,7 @@ export const PIECE_SCHEMA = Joi.object({
     layers: list(layer, 40),
   }),
   finish: one(SHEENS),
-  count: Joi.number().integer().min(1).max(1000),
+  count: Joi.number().integer().min(1).max(MOST_OF_ONE),
   room: Joi.object({
     temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most),
     relativeHumidity: Joi.number().min(0).max(1),

@@ -30,6 +30,9 @@ export interface Decoration {
   readonly layers?: readonly Layer[];
 }
 
+/** Pieces of one kind that are made together, at most. */
+export const MOST_OF_ONE = 1000;
+
 /** Air that someone may still work in, °C; beyond it a room is a slip of the pen. */
 export const ROOM_TEMPERATURE_C = { least: -20, most: 60 } as const;
 

@@ -64,13 +64,16 @@ describe("taking back", () => {
   test("a change, a plan, a removal: each is taken back and done again, by button and by key", async () => {
     const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
-    await choose(page, "How many", "12");
-    await page.getByText("; 12 of them").waitFor();
+    await page.getByLabel("How many").fill("0");
+    await page.getByText("a whole number from 1 to 1000").waitFor();
+    await page.getByLabel("How many").fill("57");
+    await page.getByLabel("How many").press("Tab");
+    await page.getByText("; 57 of them").waitFor();
     await page.locator("#page").focus();
     await page.keyboard.press("Control+z");
-    await page.getByText("; 12 of them").waitFor({ state: "detached" });
+    await page.getByText("; 57 of them").waitFor({ state: "detached" });
     await page.keyboard.press("Control+Shift+Z");
-    await page.getByText("; 12 of them").waitFor();
+    await page.getByText("; 57 of them").waitFor();
     await page.getByRole("button", { name: "Remove", exact: true }).click();
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
     await page.getByRole("button", { name: "Take back removing Smooth pebble with dots" }).click();

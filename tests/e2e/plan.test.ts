@@ -1,7 +1,7 @@
 /** From three facts to a plan that is kept, sharpened, mended and followed. */
 import { describe, expect, test } from "@jest/globals";
 import { throughDoor } from "#core/cli-door";
-import { axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -114,6 +114,35 @@ describe("choosing and changing", () => {
     expect((await stepTitles(page)).some((title) => title.startsWith("Seal"))).toBe(true);
     await page.getByRole("button", { name: "Back to the plan as it was" }).click();
     await page.getByText(/changes? of yours/).waitFor({ state: "detached" });
+  });
+
+  test("a step of her own goes in where she wants it, earlier or later, is told what it costs, and is taken back", async () => {
+    const { page } = await newNotebook();
+    await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
+    const before = await stepTitles(page);
+    await page.locator("ol h4 button").filter({ hasText: "Seal" }).last().click();
+    await page.getByRole("button", { name: "A step of your own after this" }).click();
+    await choose(page, "With what", "Coating resin");
+    await page.getByRole("button", { name: "Put it in" }).click();
+    await page.locator("ol h4").filter({ hasText: "coating resin" }).waitFor();
+    await page.locator('[data-code="resin-in-sun"]').waitFor();
+    await allSaved(page);
+    const seals = async () => (await stepTitles(page)).filter((title) => title.startsWith("Seal"));
+    expect((await seals()).at(-1)).toMatch(/coating resin/);
+    await axeClean(page);
+    await page
+      .getByRole("button", { name: /^Do it a step earlier: Seal: one coat of .*coating resin/ })
+      .last()
+      .click();
+    await page.waitForFunction(
+      () => !/coating resin/.test([...document.querySelectorAll("ol h4")].filter((one) => /Seal/.test(one.textContent)).at(-1)?.textContent ?? ""),
+    );
+    await page
+      .getByRole("button", { name: /^Leave out: Seal: one coat of .*coating resin/ })
+      .last()
+      .click();
+    await page.waitForFunction(() => !/coating resin/.test(document.querySelector("ol")?.textContent ?? ""));
+    expect(await stepTitles(page)).toEqual(before);
   });
 
   test("a paint that cannot be kept is left out alone, and the plan says so; what cannot be planned says why, with the nearest that works", async () => {

@@ -75,7 +75,7 @@ test("a coat is poured from the jar of its colour, or from another she chooses; 
     .click();
   await choose(page, "Take it from", "Red");
   await planReady(page);
-  await page.getByText(/Pour out .* out of Red\./).waitFor();
+  await page.getByText(/Pour .* out of Red, which has about/).waitFor();
   expect((await stepTitles(page)).join()).toMatch(/Base colour: .* of Red/);
   await allSaved(page);
   const base = page.getByRole("button", { name: /^Mark as done: Base colour.*coat 1/ });

@@ -143,6 +143,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const panel = open && (
     <StepPanel
       act={open}
+      zones={shown.zones}
       places={places}
       tasks={view.work ? tasksOf(open, view.work) : []}
       done={done}
@@ -220,7 +221,17 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       <div className="mt-4">
         <Findings findings={urgent} apply={actions.apply} />
       </div>
-      <Steps acts={acts} places={places} menu={menu} states={standing} begun={begun} selected={open?.step.id ?? null} select={show} apply={actions.apply} />
+      <Steps
+        zones={shown.zones}
+        acts={acts}
+        places={places}
+        menu={menu}
+        states={standing}
+        begun={begun}
+        selected={open?.step.id ?? null}
+        select={show}
+        apply={actions.apply}
+      />
       <Said title="Worth knowing" findings={notes} apply={actions.apply} />
       <Said
         title="Take care of yourself"

@@ -5,10 +5,10 @@ import type { LengthUnit } from "#core/units/length";
 import { Chips, Choice, Part } from "~/components/fields";
 import { MeasuredDrawing } from "~/components/shape/measured-drawing";
 import { useAppContext } from "~/components/app-context";
+import { MOST_OF_ONE } from "#core/piece/piece";
+import { useTyped } from "~/components/use-typed";
 import { set, valueTaken } from "./fact-props";
 import type { FactProps } from "./fact-props";
-
-const COUNTS = [1, 2, 3, 4, 6, 8, 10, 12, 20, 30, 40];
 
 const FORM_NAMES: Record<FormKind, string> = {
   pebble: "Pebble",
@@ -23,6 +23,39 @@ const FORM_NAMES: Record<FormKind, string> = {
 };
 
 const PART_WORDS: Readonly<Record<string, string>> = { numerals: "With numerals to glue on", works: "With clock works", stem: "Glued on a pedestal" };
+
+/** How many of it there are; any number. */
+function Count({ count, put }: { count: number; put: (count: number) => void }) {
+  const field = useTyped<number>({
+    value: count,
+    text: String,
+    read: (text) => {
+      const number = /^\d+$/.test(text.trim()) ? Number(text) : NaN;
+      return number >= 1 && number <= MOST_OF_ONE ? { value: number } : { wrong: `a whole number from 1 to ${MOST_OF_ONE}` };
+    },
+    save: put,
+  });
+  return (
+    <label data-fact="count">
+      <span className="block">How many</span>
+      <input
+        className="field"
+        inputMode="numeric"
+        autoComplete="off"
+        value={field.text}
+        aria-invalid={field.wrong !== null}
+        onFocus={field.begin}
+        onChange={(event) => field.type(event.target.value)}
+        onBlur={field.leave}
+      />
+      {field.wrong !== null && (
+        <span role="alert" className="text-stop">
+          {field.wrong}
+        </span>
+      )}
+    </label>
+  );
+}
 
 /** Its shape, its size, how many of it. */
 export function ShapeFacts({ record, menu, assumed, save, lit, light }: FactProps) {
@@ -65,13 +98,7 @@ export function ShapeFacts({ record, menu, assumed, save, lit, light }: FactProp
           ]}
           onChange={(units) => saveSettings({ units: units as LengthUnit })}
         />
-        <Choice
-          label="How many"
-          fact="count"
-          value={String(piece.count ?? 1)}
-          choices={[...COUNTS, ...(piece.count && !COUNTS.includes(piece.count) ? [piece.count] : [])].map((n) => ({ id: String(n), name: String(n) }))}
-          onChange={(id) => change(set("count", Number(id)))}
-        />
+        <Count count={piece.count ?? 1} put={(count) => save([set("count", count)], { typed: true })} />
       </div>
       {object && object.parts.length > 0 && (
         <div className="mt-2">

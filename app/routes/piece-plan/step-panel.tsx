@@ -3,6 +3,7 @@ import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-re
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Change } from "#core/coating/model/change";
+import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
@@ -22,10 +23,12 @@ import { isWaterborne, nameIn } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
 import { coatWords, placesText, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
+import { OwnStep } from "./own-step";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
   readonly act: ToldAct;
+  readonly zones: Candidate["zones"];
   /** How many places of the piece are worked on. */
   readonly places: number;
   readonly tasks: readonly Task[];
@@ -225,17 +228,34 @@ function OwnJar({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: Pla
   );
 }
 
-/** The jars it is poured from, by name: "out of Harbour navy". */
-function outOf({ jars }: ToldAct, menu: Menu): string {
-  const names = jars.flatMap((id) => menu.jars.find((jar) => jar.id === id)?.name ?? []);
-  return names.length === 0 ? "" : ` out of ${names.join(" and ")}`;
+/**
+ * What is poured, and from which jars: whether they reach is told.
+ *
+ * @param share of the act that is still to be done, 0–1
+ */
+function Pour({ act, menu, thinning, share }: { act: ToldAct; menu: Menu; thinning: string | null; share: number }) {
+  // What is laid already is out of the jar.
+  const ml = (act.step.jarMl ?? 0) * (share || 1);
+  const jars = act.jars.flatMap((id) => menu.jars.find((jar) => jar.id === id) ?? []);
+  const [only] = jars.length === 1 ? jars : [];
+  const missing = only?.leftMl === undefined || share === 0 ? 0 : ml - only.leftMl;
+  return (
+    <p>
+      <Droplet aria-hidden size={18} className="inline text-ready" /> {jars.length === 0 ? "Pour out" : "Pour"} {sayVolume(ml)}
+      {jars.length > 0 && ` out of ${jars.map((jar) => jar.name).join(" and ")}`}
+      {only?.leftMl !== undefined && `, which has ${only.leftMl < 1 ? "nothing" : `about ${sayVolume(only.leftMl)}`} left`}.
+      {missing > SOME_PAINT_ML && <strong className="text-act"> It does not reach: {sayVolume(missing)} are missing.</strong>}
+      {thinning && ` ${thinning}`}
+    </p>
+  );
 }
 
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ act, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
+export function StepPanel({ act, zones, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
   const title = stepTitle(step, menu);
   const thinning = thinningText(step);
+  const share = tasks.length === 0 ? 1 : tasks.filter((task) => !done.has(task.id)).length / tasks.length;
   return (
     <section ref={ref} aria-label={`Step ${number}: ${title}`} className={`note scroll-mt-3 p-4 ${narrow ? "" : "mt-3"}`} data-panel>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -280,12 +300,7 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
           {step.because.map(({ requirement, text }) => (
             <p key={`${requirement}-${text}`}>Because {text}.</p>
           ))}
-          {step.jarMl !== null && step.jarMl > 0 && (
-            <p>
-              <Droplet aria-hidden size={18} className="inline text-ready" /> Pour out {sayVolume(step.jarMl)}
-              {outOf(act, menu)}.{thinning && ` ${thinning}`}
-            </p>
-          )}
+          {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} thinning={thinning} share={share} />}
           <OwnJar act={act} menu={menu} actions={actions} />
           <OwnThinner act={act} menu={menu} actions={actions} />
           {step.checks.map((check) => (
@@ -294,7 +309,8 @@ export function StepPanel({ act, places, tasks, done, state, menu, actions, kept
             </p>
           ))}
           <Figures step={step} />
-          {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} menu={menu} apply={actions.apply} />}
+          {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} menu={menu} zones={zones} apply={actions.apply} />}
+          {step.role !== "cure" && <OwnStep key={`own-${step.id}`} act={act} zones={zones} menu={menu} apply={actions.apply} />}
         </div>
         <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>
           {(answer) => <Alternatives explanation={answer?.stepId === step.id ? answer : null} step={step} menu={menu} actions={actions} />}

@@ -2,6 +2,8 @@ import { Check, Clock, Droplet, Hourglass } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
 import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Change } from "#core/coating/model/change";
+import { moveBy } from "#core/coating/model/own-steps";
+import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDurationRange } from "#core/units/duration";
@@ -44,12 +46,26 @@ export function Figures({ step }: { step: Step }) {
 }
 
 /** The user's own hand in the plan: a coat more or fewer, a drop more or fewer, or the act left out, in all its places. */
-export function OwnChanges({ act, title, menu, apply }: { act: ToldAct; title: string; menu: Menu; apply: (changes: readonly Change[]) => void }) {
+export function OwnChanges({
+  act,
+  title,
+  menu,
+  zones,
+  apply,
+}: {
+  act: ToldAct;
+  title: string;
+  menu: Menu;
+  zones: Candidate["zones"];
+  apply: (changes: readonly Change[]) => void;
+}) {
   const { step, stepIds } = act;
   const set = (field: string, value: unknown) => apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field, value })));
   const { thinning } = step;
   const coatsAfter = useRunningValue(step.coats, 1, MAX_COATS);
   const percentAfter = useRunningValue(thinning?.percent ?? 0, 0, MOST_PERCENT);
+  const earlier = moveBy(zones, stepIds, -1);
+  const later = moveBy(zones, stepIds, 1);
   const layCoats = (by: number) => set("coats", coatsAfter(by));
   const thin = (by: number) => {
     if (thinning) set("thinning", { with: looseningOf(thinning, isWaterborne(menu, step.product)), percent: percentAfter(by) });
@@ -88,6 +104,12 @@ export function OwnChanges({ act, title, menu, apply }: { act: ToldAct; title: s
           </button>
         </>
       )}
+      <button type="button" className="chip" disabled={earlier.length === 0} aria-label={`Do it a step earlier: ${title}`} onClick={() => apply(earlier)}>
+        earlier
+      </button>
+      <button type="button" className="chip" disabled={later.length === 0} aria-label={`Do it a step later: ${title}`} onClick={() => apply(later)}>
+        later
+      </button>
       <button
         type="button"
         className="chip"
@@ -121,6 +143,7 @@ function StateMark({ state }: { state: StepState | undefined }) {
 
 interface Props {
   readonly acts: readonly ToldAct[];
+  readonly zones: Candidate["zones"];
   /** How many places of the piece are worked on. */
   readonly places: number;
   readonly menu: Menu;
@@ -132,7 +155,7 @@ interface Props {
 }
 
 /** The work in its order, act by act, with reasons. */
-export function Steps({ acts, places, menu, states, begun, selected, select, apply }: Props) {
+export function Steps({ acts, zones, places, menu, states, begun, selected, select, apply }: Props) {
   return (
     <section {...skipTo("steps", "Skip to the work, in its order")} className="mt-5" aria-label="The work in its order">
       <h3 className="text-xl">The work, in its order</h3>
@@ -165,7 +188,7 @@ export function Steps({ acts, places, menu, states, begun, selected, select, app
                   ))}
                 </h4>
                 {begun && <StateMark state={states.get(step.id)} />}
-                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} menu={menu} apply={apply} />}
+                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} menu={menu} zones={zones} apply={apply} />}
               </div>
               {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
               {step.because.map(({ requirement, text }) => (
