@@ -5,6 +5,12 @@ import { readBundle } from "#core/formats/bundle";
 import type { ReadBundle } from "#core/formats/bundle";
 import { keepingOf } from "#core/formats/keeping-of";
 import { fileOf } from "#core/formats/write-bundle";
+import { withOwnProducts } from "#core/catalogue/own-product";
+import { needsOf } from "#core/shelf/needs";
+import { ownProductsOf } from "#core/shelf/own-products";
+import type { Wanting } from "#core/shelf/promises";
+import { shoppingFor } from "#core/shelf/shopping";
+import { stockOf } from "#core/shelf/stock";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody } from "#core/logbook/plan-on-body";
 import { datesOf, workFor } from "#core/schedule/dates-of";
@@ -77,16 +83,22 @@ export function damaged(document: object, random: Random): object {
 const HOURS = usualHours("Europe/London");
 const START = Date.parse("2026-11-26T09:00:00Z");
 
-/** Plans, dates and lists every piece that was let in. */
+/** Plans, dates and lists every piece that was let in, out of the jars that were; then goes shopping for all of them. */
 function useAll({ bundle }: ReadBundle): void {
+  const stock = stockOf(bundle.shelf, bundle.progress);
+  const catalogue = withOwnProducts(CATALOGUE, ownProductsOf(bundle.shelf, stock, CATALOGUE, "2026-11-26"));
+  const wanting: Wanting[] = [];
   for (const record of bundle.pieces) {
     const plan = bundle.plans.find((one) => one.id === record.planId) ?? null;
     const progress = bundle.progress.filter((one) => one.pieceId === record.id);
-    const view = planOnBody(record.piece, keepingOf(plan), progress, CATALOGUE);
-    const work = view.shown && workFor(record.piece, view.shown, CATALOGUE);
+    const view = planOnBody(record.piece, keepingOf(plan), progress, catalogue);
+    const work = view.shown && workFor(record.piece, view.shown, catalogue);
     if (work) datesOf(work, { hours: bundle.hours[0]?.hours ?? HOURS, start: START, due: null, done: view.done });
     overviewOf({ shown: view.shown, work, done: view.done }, START);
+    if (view.shown) wanting.push({ id: record.id, name: record.piece.name, needs: needsOf(view.shown, catalogue) });
   }
+  const { buy } = shoppingFor(wanting, bundle.shelf, stock, CATALOGUE);
+  if (buy.some((one) => !(one.jars >= 1 && one.overMl >= -1e-3))) throw new Error("a shopping list that is none");
 }
 
 /** What came of an attack. */
@@ -103,7 +115,7 @@ export interface Attack {
 
 /** The notebooks that are damaged. */
 export function soundFiles(): readonly object[] {
-  return ["bundle-1.json", "bundle-2.json"].map((name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object);
+  return ["bundle-1.json", "bundle-2.json", "bundle-4.json"].map((name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object);
 }
 
 /**

@@ -26,7 +26,13 @@ export async function battered(browser: Browser, url: string, count: number, see
     const said = watched(page);
     try {
       await bringIn(page, url, text);
-      const pages = ["", ...read.value.bundle.pieces.flatMap(({ id }) => ROOMS.map((room) => `/pieces/${id}${room}`))];
+      const pages = [
+        "",
+        "/shelf",
+        "/shelf?look=lids",
+        "/shelf/shopping",
+        ...read.value.bundle.pieces.flatMap(({ id }) => ROOMS.map((room) => `/pieces/${id}${room}`)),
+      ];
       for (const path of pages) {
         await page.goto(`${url}${path}`);
         await still(page);

@@ -91,6 +91,11 @@ export function JarPage({ row, wanted, rows, change, copy, remove, close }: Prop
         <Dialog.Content
           className="note fixed left-1/2 top-1/2 z-20 grid max-h-[92dvh] w-[min(94vw,46rem)] -translate-x-1/2 -translate-y-1/2 gap-4 overflow-y-auto p-4 sm:p-5"
           aria-describedby={undefined}
+          onOpenAutoFocus={(event) => {
+            // Not into the first box: on a phone that brings up the keys over what was opened to be read.
+            event.preventDefault();
+            (event.currentTarget as HTMLElement).focus();
+          }}
         >
           <div className="flex items-center gap-3">
             <ColourChip colour={colourShown(jar)} sheen={jar.label.sheen} size={48} />

@@ -71,6 +71,9 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
+/** Jars in the page at once: every one of them has boxes and lists of its own. */
+const MOST_AT_ONCE = 120;
+
 const LOOKS = [
   { id: "table", name: "table" },
   { id: "lids", name: "lids" },
@@ -164,6 +167,8 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
     return rowsOf(jars, left, promised, today);
   }, [jars, left, wanted, today]);
   const shown = soughtIn(rows, sought);
+  const [most, showMore] = useState(MOST_AT_ONCE);
+  const first = shown.slice(0, most);
   const add = (more: readonly Jar[]) => void ask({ intent: "add", jars: more });
   const change = (id: JarId, fields: Extract<ShelfAsk, { intent: "change" }>["change"], about?: string) =>
     void ask({ intent: "change", id, change: fields }, about === undefined ? {} : { about });
@@ -218,7 +223,12 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           <p role="status" className={shown.length === rows.length ? "sr-only" : "mt-2 text-soft"}>
             {shown.length === rows.length ? `${rows.length === 1 ? "One jar" : `${rows.length} jars`}` : `${shown.length} of ${rows.length} jars`}
           </p>
-          {look === "lids" ? <Lids rows={shown} open={open} /> : <JarTable rows={shown} open={open} change={change} copy={copy} remove={remove} />}
+          {look === "lids" ? <Lids rows={first} open={open} /> : <JarTable rows={first} open={open} change={change} copy={copy} remove={remove} />}
+          {shown.length > most && (
+            <button type="button" className="button mt-3" onClick={() => showMore(most + MOST_AT_ONCE)}>
+              Show more: {shown.length - most} are not shown
+            </button>
+          )}
         </>
       )}
       <InAndOut jars={jars} left={left} today={today} add={add} />

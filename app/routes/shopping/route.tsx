@@ -102,7 +102,7 @@ function List({ list, jars, menu }: { list: ShoppingList; jars: readonly Jar[]; 
         </thead>
         <tbody>
           {list.buy.map((one) => (
-            <tr key={nameOf(one, jars, menu)} className="border-b border-dashed border-line align-top">
+            <tr key={[one.product, one.colour, one.sheen, one.jar].join("/")} className="border-b border-dashed border-line align-top">
               <td className="py-1.5 pr-3">
                 <ColourChip colour={colourShown({ classId: one.product, ...(one.colour ? { colour: one.colour } : {}) })} sheen={one.sheen} />{" "}
                 {nameOf(one, jars, menu)}

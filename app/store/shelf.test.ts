@@ -1,0 +1,139 @@
+/** The shelf in the database: what is put on it, changed, taken off and taken back; what is laid is out of its jar. */
+import "fake-indexeddb/auto";
+import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { readFileSync } from "node:fs";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { candidateId, jarId, productId } from "#core/catalogue/ids";
+import type { Jar } from "#core/catalogue/jar";
+import { readBundle } from "#core/formats/bundle";
+import type { CoatEvent } from "#core/logbook/progress";
+import { ownProductsOf, shelfKey } from "#core/shelf/own-products";
+import type { JarChange } from "#core/shelf/jar-change";
+import { TERN_POINT, ternPointShelf } from "~/demo/tern-point";
+import { pebble } from "../../tests/reference/bench";
+import { coat, follow } from "../../tests/reference/notebook";
+import type { Act } from "./acts";
+import { exportAll, importBundle } from "./bundles";
+import { onCommand, takeBack } from "./command";
+import { openStore } from "./database";
+import type { Database } from "./database";
+import { addPiece } from "./pieces";
+import { markDone, markUndone } from "./progress";
+import { addJars, changeJar, copyJar, removeJar, shelfIn, stockIn } from "./shelf";
+
+let db: Database;
+let count = 0;
+const done: Act[] = [];
+let stop: () => void;
+beforeEach(async () => {
+  db = await openStore({}, `shelf-${(count += 1)}`);
+  done.length = 0;
+  stop = onCommand((act) => done.push(act));
+});
+afterEach(() => stop());
+
+const navy: Jar = {
+  id: jarId("navyjar001"),
+  classId: productId("craft-acrylic"),
+  name: "Navy",
+  colour: "#1f3a4d",
+  label: { recoatMin: 60 },
+  sizeMl: 59,
+  left: { ml: 40, by: "eye", at: "2026-11-20T10:00:00.000Z" },
+};
+const cream: Jar = { id: jarId("creamjar01"), classId: productId("craft-acrylic"), name: "Cream", label: {} };
+const named = async () => (await shelfIn(db)).map((jar) => jar.name);
+const left = async (id: string) => (await stockIn(db, await shelfIn(db))).get(id);
+const poured = (n: number): CoatEvent => ({ ...coat(n), act: { ...coat(n).act, ownProduct: navy.id }, jarMl: 3 });
+
+describe("a jar", () => {
+  test("is put on once, however often it is asked; one that fits no kind or no bounds keeps all of them off", async () => {
+    await addJars(db, [navy, cream]);
+    await addJars(db, [navy]);
+    expect(await named()).toEqual(["Cream", "Navy"]);
+    for (const wrong of [{ classId: productId("milk") }, { sizeMl: -1 }, { label: { minC: 30, maxC: 8 } }, { colour: "navy" }, { name: " " }])
+      await expect(
+        addJars(db, [
+          { ...cream, id: jarId("another001") },
+          { ...navy, id: jarId("wrongjar01"), ...wrong },
+        ]),
+      ).rejects.toMatchObject({ name: "UnfitRecord" });
+    expect(await named()).toHaveLength(2);
+  });
+
+  test("two tabs change two things of it and both stand; what is cleared is gone; a jar taken off meanwhile is told of", async () => {
+    await addJars(db, [navy]);
+    await changeJar(db, navy.id, { set: { name: "Harbour navy" } });
+    await changeJar(db, navy.id, { label: { touchMin: 20 }, clear: ["sizeMl"], clearLabel: ["recoatMin"] });
+    const [jar] = await shelfIn(db);
+    expect([jar!.name, jar!.label, jar!.rev, "sizeMl" in jar!]).toEqual(["Harbour navy", { touchMin: 20 }, 3, false]);
+    await removeJar(db, navy.id, "Harbour navy");
+    await expect(changeJar(db, navy.id, { set: { name: "Late" } })).rejects.toMatchObject({ name: "GoneJar" });
+    await expect(copyJar(db, navy.id)).rejects.toMatchObject({ name: "GoneJar" });
+  });
+
+  test("another of the same is full, unopened and its own", async () => {
+    await addJars(db, [{ ...navy, openedOn: "2026-05-01", tareG: 20 }]);
+    await copyJar(db, navy.id, jarId("secondjar1"));
+    const second = (await shelfIn(db)).find((jar) => jar.id === "secondjar1");
+    expect(second).toEqual({ id: "secondjar1", rev: 1, classId: navy.classId, name: "Navy", colour: navy.colour, label: navy.label, sizeMl: 59, tareG: 20 });
+  });
+
+  test("whatever is done to the shelf and then taken back, it stands as it stood", async () => {
+    const change: fc.Arbitrary<JarChange> = fc.record({
+      set: fc.record({ sizeMl: fc.integer({ min: 1, max: 500 }) }),
+      label: fc.record({ coats: fc.integer({ min: 1, max: 9 }) }, { requiredKeys: [] }),
+    });
+    const act = fc.oneof(
+      change.map((one) => (id: typeof navy.id) => changeJar(db, id, one)),
+      fc.constant((id: typeof navy.id) => copyJar(db, id)),
+      fc.constant((id: typeof navy.id) => removeJar(db, id, "it")),
+    );
+    await addJars(db, [navy, cream]);
+    const bare = async () => (await exportAll(db)).shelf.map((jar) => ({ ...jar, rev: 0 }));
+    const before = await bare();
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.tuple(act, fc.constantFrom(navy.id, cream.id)), { maxLength: 6 }), async (acts) => {
+        done.length = 0;
+        for (const [run, id] of acts) await run(id).catch((error: Error) => expect(error.name).toBe("GoneJar"));
+        for (const one of [...done].reverse()) expect(await takeBack(db, one)).not.toBeNull();
+        expect(await bare()).toEqual(before);
+      }),
+      { seed: 11, numRuns: 25 },
+    );
+  });
+});
+
+describe("what is laid", () => {
+  test("is out of its jar, and back in it when it was not laid after all, though the plan names another jar by then", async () => {
+    const piece = await addPiece(db, pebble());
+    await addJars(db, [navy, cream]);
+    const plan = await markDone(db, piece.id, follow(candidateId("one"), ""), [poured(1), poured(2)], "2026-11-24T19:00:00.000Z");
+    expect([await left(navy.id), await left(cream.id)]).toEqual([34, undefined]);
+    await markUndone(db, piece.id, plan, [{ ...coat(2), jarMl: 9 }], "2026-11-24T20:00:00.000Z");
+    expect(await left(navy.id)).toBe(37);
+    await changeJar(db, navy.id, { set: { left: { ml: 10, by: "volume", at: "2026-11-25T08:00:00.000Z" } } });
+    expect(await left(navy.id)).toBe(10);
+  });
+});
+
+describe("a notebook file", () => {
+  test("carries the shelf there and back; what stands on it already stays as it is", async () => {
+    const read = readBundle(readFileSync("tests/fixtures/bundle-4.json", "utf8"), CATALOGUE);
+    if (!read.ok) throw new Error(read.problem.message);
+    expect([read.value.aside, read.value.altered]).toEqual([[], false]);
+    await addJars(db, [{ ...cream, id: jarId("creamjar0001"), name: "My own cream" }]);
+    await importBundle(db, read.value.bundle);
+    expect(await named()).toEqual(["Harbour navy", "My own cream", "Satin varnish"]);
+    expect(await left("navyjar00001")).toBeCloseTo(38.2, 6);
+  });
+});
+
+test("the shelf at Tern Point is the same for plans on every day, so that those of the build hold; every jar of it fits", async () => {
+  const keyOn = (day: string) => shelfKey(ownProductsOf(ternPointShelf(day, `${day}T00:00:00.000Z`), new Map(), CATALOGUE, day));
+  expect(new Set(["2026-11-26", "2027-02-28", "2028-02-29", "2027-08-31"].map(keyOn)).size).toBe(1);
+  await addJars(db, ternPointShelf("2026-11-26", "2026-09-26T00:00:00.000Z"));
+  expect(await named()).toHaveLength(ternPointShelf("2026-11-26", "").length);
+  expect(TERN_POINT.length).toBeGreaterThan(8);
+});
