@@ -1,4 +1,4 @@
-import type { RefObject } from "react";
+import type { MouseEvent, RefObject } from "react";
 import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -130,6 +130,9 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
   "to-come": () => "Other work comes first.",
 };
 
+/** A double click is one: by its second click the button may be that of the next step. */
+const once = ({ detail }: MouseEvent) => detail <= 1;
+
 /** Marks the next coat as done in all its places, or in one of them, or takes the last one back. */
 function Doing({
   tasks,
@@ -157,7 +160,7 @@ function Doing({
           className={`button ${ready ? "button-act" : ""}`}
           data-do="done"
           aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
-          onClick={() => actions.markDone(batch)}
+          onClick={(event) => once(event) && actions.markDone(batch)}
         >
           <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
         </button>
@@ -169,7 +172,7 @@ function Doing({
             type="button"
             className="chip"
             aria-label={`Mark as done only on the ${zoneNames(task.zones).toLowerCase()}: ${title}`}
-            onClick={() => actions.markDone([task])}
+            onClick={(event) => once(event) && actions.markDone([task])}
           >
             only {zoneNames(task.zones).toLowerCase()}
           </button>
