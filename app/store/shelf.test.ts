@@ -20,7 +20,7 @@ import { openStore } from "./database";
 import type { Database } from "./database";
 import { addPiece } from "./pieces";
 import { markDone, markUndone } from "./progress";
-import { addJars, changeJar, copyJar, removeJar, shelfIn, stockIn } from "./shelf";
+import { addJars, changeJar, copyJar, damagedJars, removeJar, shelfIn, stockIn } from "./shelf";
 
 let db: Database;
 let count = 0;
@@ -102,6 +102,25 @@ describe("a jar", () => {
       }),
       { seed: 11, numRuns: 25 },
     );
+  });
+});
+
+describe("a damaged jar", () => {
+  test.each([
+    ["no label", { label: undefined }],
+    ["a label that is text", { label: "matt" }],
+    ["a size in words", { sizeMl: "large" }],
+    ["a colour that is none", { colour: "#12" }],
+    ["an amount without its instant", { left: { ml: 3 } }],
+    ["half a bake", { label: { bake: { atC: 160 } } }],
+    ["no name", { name: 7 }],
+  ])("with %s costs itself: the others stand, plans are made, and it can be taken off", async (_what, wound) => {
+    await addJars(db, [cream]);
+    await db.put("shelf", { ...navy, rev: 1, ...wound } as never);
+    expect([await named(), await damagedJars(db)]).toEqual([["Cream"], [navy.id]]);
+    expect(ownProductsOf(await shelfIn(db), await stockIn(db, await shelfIn(db)), CATALOGUE, "2026-11-26")).toHaveLength(1);
+    await removeJar(db, navy.id, "a damaged jar");
+    expect(await damagedJars(db)).toEqual([]);
   });
 });
 

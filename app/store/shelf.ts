@@ -1,5 +1,6 @@
 import { jarId } from "#core/catalogue/ids";
 import type { JarId } from "#core/catalogue/ids";
+import { isReadableJar } from "#core/catalogue/jar";
 import type { Jar } from "#core/catalogue/jar";
 import type { JarRecord } from "#core/formats/stores/shelf";
 import type { ProgressRecord } from "#core/logbook/progress";
@@ -11,11 +12,16 @@ import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 
-/** Every jar, by name. */
+/** Every jar that can be read, by name. */
 export async function shelfIn(db: Database): Promise<readonly JarRecord[]> {
-  const jars = await db.getAll("shelf");
+  const jars = (await db.getAll("shelf")).filter(isReadableJar);
   const order = new Intl.Collator(undefined, { numeric: true });
   return jars.sort((a, b) => order.compare(a.name, b.name));
+}
+
+/** Ids of jars that are too damaged to be read. */
+export async function damagedJars(db: Database): Promise<readonly JarId[]> {
+  return (await db.getAll("shelf")).filter((jar) => !isReadableJar(jar)).map((jar: { readonly id: JarId }) => jar.id);
 }
 
 /** All that was laid out of some jars. */

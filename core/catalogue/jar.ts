@@ -58,6 +58,28 @@ export interface Jar {
   readonly left?: Left;
 }
 
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
+const isAbsentOr = (type: "number" | "string", value: unknown) => value === undefined || (typeof value === type && !Number.isNaN(value));
+
+/**
+ * Whether something stored can be worked with as a jar: a damaged one costs itself, and no plan.
+ *
+ * @param value anything
+ */
+export function isReadableJar(value: unknown): value is Jar {
+  if (!isObject(value) || !isObject(value.label)) return false;
+  const { id, classId, name, colour, openedOn, sizeMl, tareG, paid, left, label } = value;
+  const { bake, opacity, sheen, weatherproof: _outdoors, foodClaim: _food, ...numbers } = label;
+  return (
+    [id, classId, name].every((one) => typeof one === "string") &&
+    [colour, openedOn, opacity, sheen].every((one) => isAbsentOr("string", one)) &&
+    [sizeMl, tareG, paid, ...Object.values(numbers)].every((one) => isAbsentOr("number", one)) &&
+    (colour === undefined || /^#[0-9a-f]{6}$/.test(String(colour))) &&
+    (bake === undefined || bake === null || (isObject(bake) && typeof bake.atC === "number" && typeof bake.holdMin === "number")) &&
+    (left === undefined || (isObject(left) && typeof left.ml === "number" && typeof left.at === "string"))
+  );
+}
+
 /**
  * Luminance over black ÷ over white of one dry coat, by the label's word: opaque 0.90–0.95, semi-opaque 0.75–0.80, translucent 0.50, transparent 0.25
  * [from memory].

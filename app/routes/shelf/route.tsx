@@ -32,14 +32,14 @@ import { ALL, rowsOf, soughtIn } from "./rows";
 import type { ShelfRow, Sought } from "./rows";
 
 export async function clientLoader() {
-  const [{ database }, { laidFrom, shelfIn }, { wantingPieces }] = await Promise.all([
+  const [{ database }, { damagedJars, laidFrom, shelfIn }, { wantingPieces }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/shelf"),
     import("~/shelf/wanting.client"),
   ]);
   const db = await database();
-  const jars = await shelfIn(db);
-  return { jars, laid: await laidFrom(db, jars), wanting: wantingPieces(db) };
+  const [jars, damaged] = await Promise.all([shelfIn(db), damagedJars(db)]);
+  return { jars, damaged, laid: await laidFrom(db, jars), wanting: wantingPieces(db) };
 }
 clientLoader.hydrate = true as const;
 
@@ -149,7 +149,7 @@ function useLook() {
 export default function Shelf({ loaderData }: Route.ComponentProps) {
   const ask = useAsk<ShelfAsk>("/shelf");
   const asked = useAsked<ShelfAsk>("/shelf");
-  const { jars: kept, laid, wanting } = loaderData;
+  const { jars: kept, damaged, laid, wanting } = loaderData;
   const jars = useMemo(() => shelfWith(kept, asked), [kept, asked]);
   const left = useMemo(() => stockOf(jars, laid), [jars, laid]);
   const wanted = useLast(wanting);
@@ -211,6 +211,14 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           }}
           close={() => setAdding(null)}
         />
+      )}
+      {damaged.length > 0 && (
+        <div role="alert" className="notice mt-4 bg-warn-tint">
+          <p>{damaged.length === 1 ? "One jar is" : `${damaged.length} jars are`} too damaged to be read. A saved notebook has them too, set aside.</p>
+          <button type="button" className="button mt-2" onClick={() => damaged.forEach((id) => void ask({ intent: "remove", id, name: "a damaged jar" }))}>
+            Take the damaged off the shelf
+          </button>
+        </div>
       )}
       {rows.length === 0 ? (
         adding === null && <Bare begin={() => setAdding("jar")} basic={() => setAdding("set")} />
