@@ -101,10 +101,10 @@ const JARS: readonly StatedJar[] = [
     paid: 5,
     label: { sheen: "gloss", bake: { atC: 163, holdMin: 30 } },
   },
-  { kind: "gesso", name: "Gesso", sizeMl: 250, seenMl: 160, openedMonths: 11, paid: 8, label: {} },
+  { kind: "gesso", name: "Gesso", sizeMl: 500, seenMl: 420, openedMonths: 11, paid: 8, label: {} },
   { kind: "acrylic-varnish", name: "Satin varnish", sizeMl: 236, seenMl: 150, openedMonths: 8, paid: 9, label: { sheen: "satin" } },
   { kind: "outdoor-varnish", name: "Terrace varnish", sizeMl: 236, seenMl: 236, paid: 14, label: { sheen: "satin", recoatMin: 240, weatherproof: true } },
-  { kind: "spackle", name: "Tub of spackle", sizeMl: 250, seenMl: 125, openedMonths: 20, label: {} },
+  { kind: "spackle", name: "Smooth spackle", sizeMl: 250, seenMl: 125, openedMonths: 20, label: {} },
   { kind: "masonry-paint", name: "Left-over lighthouse white", colour: "#f1f0ea", sizeMl: 2500, seenMl: 600, openedMonths: 60, label: { weatherproof: true } },
   { kind: "acrylic-paint-pen", name: "Black pen, fine", colour: "#1b1b1d", label: {} },
 ];

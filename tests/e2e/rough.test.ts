@@ -18,12 +18,11 @@ afterAll(async () => {
   await demo.stop();
 });
 
-test.each([20261126, 20261127])("a hand that does anything for twenty acts leaves a page that stands and a file that comes back, walk %d", async (seed) =>
-  expect(await walk(browser, demo.url, seed)).toEqual([]),
-);
+test("a hand that does anything for twenty acts leaves a page that stands and a file that comes back", async () =>
+  expect(await walk(browser, demo.url, 20261126)).toEqual([]));
 
-test("of two damaged files every page of what is let in stands, and goes out again as a sound file", async () =>
-  expect(await battered(browser, URL_BASE, 2, 20261126)).toEqual([]));
+test("of a damaged file every page of what is let in stands, and goes out again as a sound file", async () =>
+  expect(await battered(browser, URL_BASE, 1, 20261126)).toEqual([]));
 
 test("a browser killed twice while it writes: what was said to be saved is there, and nothing is half written", async () => {
   const [executable, ...args] = JSON.parse(process.env.NOOK_COAT_CHROMIUM!) as [string, ...string[]];

@@ -157,7 +157,7 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
                 const sorted = column.getIsSorted();
                 const [Icon, said] = sorted ? SORTED[sorted] : [ArrowUpDown, "none"];
                 return (
-                  <th key={column.id} scope="col" aria-sort={said as "none"} className={`align-bottom ${WIDE_ONLY.has(column.id) ? "max-sm:hidden" : ""}`}>
+                  <th key={column.id} scope="col" aria-sort={said as "none"} className={`pr-3 align-bottom ${WIDE_ONLY.has(column.id) ? "max-sm:hidden" : ""}`}>
                     <button
                       type="button"
                       className="inline-flex min-h-[44px] items-center gap-1 whitespace-nowrap font-semibold"

@@ -104,7 +104,7 @@ test("damage is noticed: every kind tried twenty times or more, 98 % caught", ()
   for (const { kind, spoil } of DAMAGES) {
     let [own, seen] = [0, 0];
     const missed: string[] = [];
-    for (let round = 0; round < 9000 && own < 30; round += 1) {
+    for (let round = 0; round < 9000 && own < LEAST_TRIES; round += 1) {
       const { piece: of, candidate } = SOUND[pick(SOUND.length)]!;
       const spoilt: Zones | null = spoil(candidate.zones, completePiece(of, CATALOGUE).piece, pick);
       if (!spoilt) continue;
