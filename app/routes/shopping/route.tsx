@@ -91,8 +91,10 @@ function List({ list, jars, menu }: { list: ShoppingList; jars: readonly Jar[]; 
         <thead>
           <tr className="border-b-2 border-ink">
             <th scope="col">What</th>
-            <th scope="col">Jars</th>
-            <th scope="col" className="whitespace-nowrap">
+            <th scope="col" className="pr-3">
+              Jars
+            </th>
+            <th scope="col" className="whitespace-nowrap pr-3">
               Left over
             </th>
             <th scope="col" className="max-sm:hidden print:table-cell">
