@@ -11,6 +11,7 @@ const shared = {
 
 const config = {
   testTimeout: 150_000,
+  testSequencer: "<rootDir>/tests/slowest-first.mjs",
   projects: [
     { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"] },
     {
