@@ -11,6 +11,7 @@ export default [
     route("sheet", "routes/piece-sheet/route.tsx"),
     route("card", "routes/piece-card/route.tsx"),
   ]),
+  route("sets/:set", "routes/set/route.tsx"),
   route("shelf", "routes/shelf/route.tsx"),
   route("shelf/shopping", "routes/shopping/route.tsx"),
   route("settings", "routes/settings/route.tsx"),

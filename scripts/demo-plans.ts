@@ -1,7 +1,8 @@
 /** Writes the plans of the begun Tern Point pieces beside the built app, so that a first visit need not wait for nine plans. Part of the build. */
 import { writeFileSync } from "node:fs";
 import { isDeepStrictEqual } from "node:util";
-import { TERN_POINT, ternPointShelf } from "../app/demo/tern-point";
+import { TERN_POINT } from "../app/demo/tern-point";
+import { ternPointShelf } from "../app/demo/tern-point-shelf";
 import type { DemoPlans } from "../app/demo/tern-point";
 import { CATALOGUE } from "../core/catalogue/catalogue";
 import { withOwnProducts } from "../core/catalogue/own-product";

@@ -14,6 +14,7 @@ const SHELLS = [
   "/pieces/new",
   "/pieces/shell",
   ...["dates", "ways", "sheet", "card"].map((room) => `/pieces/shell/${room}`),
+  "/sets/shell",
   "/shelf",
   "/shelf/shopping",
   "/settings",

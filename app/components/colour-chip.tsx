@@ -1,12 +1,15 @@
+import { SHEEN_WORDS } from "#core/catalogue/vocabulary";
+import type { Sheen } from "#core/catalogue/vocabulary";
+
 /** A dab of colour in its sheen: matt is grainy, satin soft, gloss has a window in it. */
-export function ColourChip({ colour, sheen, size = 24 }: { colour: string; sheen?: string | undefined; size?: number }) {
+export function ColourChip({ colour, sheen, size = 24 }: { colour: string; sheen?: Sheen | undefined; size?: number }) {
   return (
     <svg
       viewBox="0 0 24 24"
       width={size}
       height={size}
       role="img"
-      aria-label={`colour ${colour}${sheen ? `, ${sheen === "matte" ? "matt" : sheen}` : ""}`}
+      aria-label={`colour ${colour}${sheen ? `, ${SHEEN_WORDS[sheen]}` : ""}`}
       className="inline shrink-0 align-text-bottom"
     >
       <path d="M2 12C2 5 6 2 12 2s10 3 10 10-4 10-10 10S2 19 2 12z" fill={colour} stroke="var(--ink)" strokeWidth="1.2" />

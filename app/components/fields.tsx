@@ -2,7 +2,6 @@ import { Checkbox, RadioGroup, Select } from "radix-ui";
 import { useId } from "react";
 import { getNonce } from "get-nonce";
 import { Check, ChevronDown } from "lucide-react";
-import type { ReactNode } from "react";
 import { hurryAsks } from "~/actions/use-ask";
 
 interface Named {
@@ -10,19 +9,8 @@ interface Named {
   readonly name: string;
 }
 
-/** A part of a panel under its heading. */
-export function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section className="border-t-2 border-dashed border-line pt-3 first:border-t-0 first:pt-0">
-      <h2 className="mb-2 text-lg">{title}</h2>
-      {children}
-    </section>
-  );
-}
-
 interface ChipsProps {
   readonly label: string;
-  readonly fact?: string;
   readonly choices: readonly Named[];
   readonly chosen: readonly string[];
   readonly onChange: (ids: readonly string[]) => void;
@@ -46,9 +34,9 @@ export function Tick({ name, on, disabled = false, onChange }: { name: string; o
 }
 
 /** Several may be chosen. */
-export function Chips({ label, fact, choices, chosen, onChange, least = 0 }: ChipsProps) {
+export function Chips({ label, choices, chosen, onChange, least = 0 }: ChipsProps) {
   return (
-    <div role="group" aria-label={label} data-fact={fact} className="flex flex-wrap gap-2">
+    <div role="group" aria-label={label} className="flex flex-wrap gap-2">
       {choices.map(({ id, name }) => {
         const on = chosen.includes(id);
         return (
@@ -67,21 +55,22 @@ export function Chips({ label, fact, choices, chosen, onChange, least = 0 }: Chi
 
 interface ChoiceProps {
   readonly label: string;
-  readonly fact?: string;
   readonly value: string;
   readonly choices: readonly Named[];
   readonly onChange: (id: string) => void;
+  /** Its label is only for whoever listens. */
+  readonly unseen?: boolean;
 }
 
 /** Radix keeps "" for itself: what is left open stands under a name of its own inside the list. */
 const OPEN = "-";
 
 /** One of many may be chosen, in a list that opens. */
-export function Choice({ label, fact, value, choices, onChange }: ChoiceProps) {
+export function Choice({ label, value, choices, onChange, unseen = false }: ChoiceProps) {
   const id = useId();
   return (
-    <div className="block" data-fact={fact}>
-      <span id={`${id}-label`} className="block">
+    <div className="block">
+      <span id={`${id}-label`} className={unseen ? "sr-only" : "block"}>
         {label}
       </span>
       <Select.Root value={value === "" ? OPEN : value} onValueChange={(next) => onChange(next === OPEN ? "" : next)}>
@@ -117,11 +106,17 @@ export function Choice({ label, fact, value, choices, onChange }: ChoiceProps) {
 }
 
 /** One of a few may be chosen, all of them in sight. */
-export function Radios({ legend, value, choices, onChange }: { legend: string } & Pick<ChoiceProps, "value" | "choices" | "onChange">) {
+export function Radios({
+  legend,
+  value,
+  choices,
+  onChange,
+  unseen = false,
+}: { legend: string } & Pick<ChoiceProps, "value" | "choices" | "onChange" | "unseen">) {
   const id = useId();
   return (
     <div>
-      <p id={`${id}-legend`} className="mb-1">
+      <p id={`${id}-legend`} className={unseen ? "sr-only" : "mb-1"}>
         {legend}
       </p>
       <RadioGroup.Root value={value} onValueChange={onChange} aria-labelledby={`${id}-legend`} className="flex flex-wrap gap-2">
@@ -139,9 +134,9 @@ export function Radios({ legend, value, choices, onChange }: { legend: string } 
 }
 
 /** A colour, saved while it is picked: dragging in the picker is one change. */
-export function Colour({ label, fact, value, onChange }: { label: string; fact?: string; value: string; onChange: (hex: string) => void }) {
+export function Colour({ label, value, onChange }: { label: string; value: string; onChange: (hex: string) => void }) {
   return (
-    <label className="flex items-center gap-2" data-fact={fact}>
+    <label className="flex items-center gap-2">
       <input
         type="color"
         className="h-11 w-14 rounded border-2 border-line bg-sheet"
@@ -152,11 +147,4 @@ export function Colour({ label, fact, value, onChange }: { label: string; fact?:
       {label}
     </label>
   );
-}
-
-/** Brings the hands to where a fact is said. */
-export function focusFact(path: string): void {
-  const place = document.querySelector<HTMLElement>(`[data-fact="${CSS.escape(path)}"]`);
-  place?.scrollIntoView({ block: "center" });
-  (place?.querySelector<HTMLElement>("input, select, button") ?? place)?.focus();
 }

@@ -36,6 +36,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     { group: "Do", name: "Put a jar on the shelf", run: go("/shelf?add=jar") },
     ...(piece
       ? [
+          { group: "Do", name: "Check what you have in mind, or have done", run: go(`${piece}/ways#check-mine`) } as const,
           { group: "Do", name: "Print the bench sheet", run: go(`${piece}/sheet`) } as const,
           { group: "Do", name: "Print the care card", run: go(`${piece}/card`) } as const,
         ]

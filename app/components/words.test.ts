@@ -15,7 +15,7 @@ const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>
 test("what two tabs set at once is called by its name, not by its place in a record", () => {
   expect(["count", "room.temperatureC", "form.topDiameterMm", "decoration.baseColour"].map(sayFact)).toEqual([
     "how many",
-    "temperature",
+    "where you work",
     "top diameter",
     "base colour",
   ]);

@@ -1,6 +1,6 @@
 import type { Change } from "#core/coating/model/change";
-import { motifNumber, plainZone } from "#core/catalogue/vocabulary";
-import type { PlainZoneId, Role, Sheen, ZoneId } from "#core/catalogue/vocabulary";
+import { motifNumber, plainZone, SHEEN_WORDS } from "#core/catalogue/vocabulary";
+import type { PlainZoneId, Role, ZoneId } from "#core/catalogue/vocabulary";
 import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Step, StepChoice, Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
@@ -73,18 +73,20 @@ const ROLE_WORDS: Partial<Record<Role, string>> = {
   sign: "Sign and date the underside",
   cure: "Leave it to cure",
 };
-const SHEEN_WORDS: Record<Sheen, string> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 /** What of a step its title tells, planned or only chosen. */
 type Titled = Pick<StepChoice, "role" | "product" | "ownProduct" | "technique" | "sheen" | "method" | "heat" | "coats">;
 
+/** The user's jar a step is laid from, by its name; null where it comes from none, or the jar is called as its kind is. */
+export function jarName({ product, ownProduct }: Pick<StepChoice, "product" | "ownProduct">, menu: Menu): string | null {
+  const name = menu.jars.find((one) => one.id === ownProduct)?.name ?? null;
+  return name === nameIn(menu.products, product) ? null : name;
+}
+
 /** What a step is laid with, inside a sentence: the user's jar by its name, else the kind of paint. */
-export function laidName({ product, ownProduct }: Pick<StepChoice, "product" | "ownProduct">, menu: Menu): string {
-  const jar = ownProduct === undefined ? undefined : menu.jars.find((one) => one.id === ownProduct);
-  const name = nameIn(menu.products, product);
-  // A jar that is called as its kind is, is told as its kind is.
-  if (jar && jar.name !== name) return jar.name;
-  return name.charAt(0).toLowerCase() + name.slice(1);
+function laidName(step: Titled, menu: Menu): string {
+  const name = nameIn(menu.products, step.product);
+  return jarName(step, menu) ?? name.charAt(0).toLowerCase() + name.slice(1);
 }
 
 /** The sheen of a seal, where its name does not say it already. */
@@ -246,11 +248,26 @@ export const WIN_WORDS: Record<Win, string> = {
 };
 
 /** Facts of a piece as the user calls them, by the end of their path; others by their own words. */
-const FACT_WORDS: Readonly<Record<string, string>> = { count: "how many", material: "what it is made of", form: "shape and size", uses: "what it is for" };
+const FACT_WORDS: Readonly<Record<string, string>> = {
+  count: "how many",
+  material: "what it is made of",
+  object: "what it is",
+  form: "shape and size",
+  uses: "what it is for",
+  conditions: "how it looks",
+  techniques: "the decoration",
+  layers: "what goes where",
+  colours: "the colours",
+  media: "what you decorate with",
+  done: "what was on it before",
+};
+/** Facts that are said together, by the beginning of their path. */
+const PART_WORDS: Readonly<Record<string, string>> = { room: "where you work", wishes: "ground and sealer", constraints: "what can be had" };
 
-/** A fact of a piece by its path: "room.relativeHumidity" is "relative humidity". */
+/** A fact of a piece by its path: "room.relativeHumidity" is "where you work", "decoration.baseColour" is "base colour". */
 export function sayFact(path: string): string {
-  const last = path.split(".").at(-1)!;
+  const [part, last] = [path.split(".")[0]!, path.split(".").at(-1)!];
+  if (PART_WORDS[part] !== undefined) return PART_WORDS[part];
   const words = last.replace(/(Mm|C|Mm2|Pct)$/, "").replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
   return FACT_WORDS[last] ?? words;
 }
@@ -266,3 +283,9 @@ export function coatWords(coat: number, half: "first" | "second" | undefined, of
   const said = [...(of > 1 ? [`coat ${coat} of ${of}`] : []), ...(half ? [half === "first" ? "the half you do not hold" : "the other half"] : [])];
   return said.join(", ");
 }
+
+/** What lengths are measured in. */
+export const UNIT_CHOICES = [
+  { id: "mm", name: "millimetres" },
+  { id: "in", name: "inches" },
+] as const;

@@ -1,4 +1,3 @@
-import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import { planId, progressId, roomId } from "#core/catalogue/ids";
 import type { ProgressRecord } from "#core/logbook/progress";
@@ -12,14 +11,12 @@ import { coatEvents } from "#core/logbook/coat-events";
 import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
-import { ownProductsOf, shelfKey } from "#core/shelf/own-products";
-import { ownShelf } from "~/store/own-shelf.client";
 import { checksAtHand, runCommand } from "~/store/command";
 import type { By } from "~/store/command";
 import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
-import { TERN_POINT, ternPointShelf } from "./tern-point";
+import { TERN_POINT } from "./tern-point";
 import type { DemoPiece, DemoPlans } from "./tern-point";
 
 const VISITED = "nook-coat-visited";
@@ -59,14 +56,14 @@ interface Made {
 
 /** Begun some days ago and worked at in the usual hours: what would be done by now is done. */
 async function made(
-  { id, piece, begunDaysAgo, lastMinutesAgo, dueInDays }: DemoPiece,
+  { id, piece, begunDaysAgo, lastMinutesAgo, dueInDays, set }: DemoPiece,
   built: DemoPlans["plans"],
   shelf: readonly OwnProduct[],
   now: number,
 ): Promise<Made> {
   const zone = timeZoneHere();
   const dates = dueInDays === undefined ? {} : { dates: { due: dayLater(dateOf(now, zone), dueInDays) } };
-  const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates };
+  const record: PieceRecord = { id, rev: 1, piece, planId: null, ...dates, ...(set === undefined ? {} : { set }) };
   if (begunDaysAgo === null) return { record, plan: null, progress: [], overview: null };
   const { firstView } = await import("~/workers/planner.client");
   const view = built[id] ?? (await firstView(id, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf }));
@@ -112,6 +109,12 @@ export async function openTernPoint(db: Database): Promise<void> {
   checksAtHand();
   const now = Date.now();
   const today = dateOf(now, timeZoneHere());
+  const [{ CATALOGUE }, { ownProductsOf, shelfKey }, { ternPointShelf }, { ownShelf }] = await Promise.all([
+    import("#core/catalogue/catalogue"),
+    import("#core/shelf/own-products"),
+    import("./tern-point-shelf"),
+    import("~/store/own-shelf.client"),
+  ]);
   const jars = ternPointShelf(today, new Date(now - SEEN_DAYS_AGO * DAY_MS).toISOString());
   const products = ownProductsOf(jars, new Map(), CATALOGUE, today);
   const built = await builtPlans(shelfKey(products));

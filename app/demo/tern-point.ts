@@ -1,8 +1,5 @@
 import type { MaterialId, PieceId, UseId } from "#core/catalogue/ids";
-import { jarId, pieceId, productId } from "#core/catalogue/ids";
-import type { Jar } from "#core/catalogue/jar";
-import type { JarRecord } from "#core/formats/stores/shelf";
-import { dayLater } from "#core/schedule/free-hours";
+import { pieceId } from "#core/catalogue/ids";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Piece } from "#core/piece/piece";
 
@@ -16,6 +13,8 @@ export interface DemoPiece {
   readonly lastMinutesAgo?: number;
   /** Needed this many days from now. */
   readonly dueInDays?: number;
+  /** The set it is made with. */
+  readonly set?: string;
 }
 
 /** Plans of begun pieces as they were worked out when the app was built. */
@@ -29,11 +28,11 @@ export interface DemoPlans {
 type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };
 
 const COOL = { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } as const;
-const NAVY = "#1f3a4d";
-const CREAM = "#f4efe2";
-const SIGNAL = "#c8402f";
-const AMBER = "#d9822b";
-const SEA = "#3f7f7a";
+export const NAVY = "#1f3a4d";
+export const CREAM = "#f4efe2";
+export const SIGNAL = "#c8402f";
+export const AMBER = "#d9822b";
+export const SEA = "#3f7f7a";
 
 function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
   const { material, uses, ...rest } = stated;
@@ -47,86 +46,6 @@ function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece
   };
   return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece, ...how };
 }
-
-interface StatedJar extends Omit<Jar, "id" | "classId" | "openedOn" | "left"> {
-  readonly kind: string;
-  /** Months since it was opened. */
-  readonly openedMonths?: number;
-  /** Seen in it before the work began, mL. */
-  readonly seenMl?: number;
-}
-
-/** What stands on the shelf at Tern Point; made up like the rest. */
-const JARS: readonly StatedJar[] = [
-  {
-    kind: "craft-acrylic",
-    name: "Harbour navy",
-    colour: NAVY,
-    sizeMl: 118,
-    seenMl: 118,
-    openedMonths: 5,
-    paid: 4,
-    label: { opacity: "opaque", sheen: "matte" },
-  },
-  {
-    kind: "craft-acrylic",
-    name: "Chalk cream",
-    colour: CREAM,
-    sizeMl: 250,
-    seenMl: 210,
-    openedMonths: 9,
-    paid: 6,
-    label: { opacity: "semi-opaque", sheen: "matte" },
-  },
-  {
-    kind: "craft-acrylic",
-    name: "Signal red",
-    colour: SIGNAL,
-    sizeMl: 250,
-    seenMl: 30,
-    openedMonths: 14,
-    paid: 3,
-    label: { opacity: "semi-opaque", sheen: "matte", recoatMin: 60 },
-  },
-  { kind: "craft-acrylic", name: "Lamp amber", colour: AMBER, sizeMl: 59, seenMl: 12, openedMonths: 14, paid: 3, label: { sheen: "matte" } },
-  { kind: "craft-acrylic", name: "Sea-glass green", colour: SEA, sizeMl: 59, seenMl: 59, paid: 3, label: { sheen: "matte" } },
-  { kind: "craft-acrylic", name: "White", colour: "#fbfaf6", sizeMl: 118, seenMl: 60, openedMonths: 3, paid: 4, label: { opacity: "opaque", sheen: "matte" } },
-  {
-    kind: "gloss-enamel-acrylic",
-    name: "Tern blue for mugs",
-    colour: "#24507a",
-    sizeMl: 59,
-    seenMl: 45,
-    openedMonths: 7,
-    paid: 5,
-    label: { sheen: "gloss", bake: { atC: 163, holdMin: 30 } },
-  },
-  { kind: "gesso", name: "Gesso", sizeMl: 500, seenMl: 420, openedMonths: 11, paid: 8, label: {} },
-  { kind: "acrylic-varnish", name: "Satin varnish", sizeMl: 236, seenMl: 150, openedMonths: 8, paid: 9, label: { sheen: "satin" } },
-  { kind: "outdoor-varnish", name: "Terrace varnish", sizeMl: 236, seenMl: 236, paid: 14, label: { sheen: "satin", recoatMin: 240, weatherproof: true } },
-  { kind: "spackle", name: "Smooth spackle", sizeMl: 250, seenMl: 125, openedMonths: 20, label: {} },
-  { kind: "masonry-paint", name: "Left-over lighthouse white", colour: "#f1f0ea", sizeMl: 2500, seenMl: 600, openedMonths: 60, label: { weatherproof: true } },
-  { kind: "acrylic-paint-pen", name: "Black pen, fine", colour: "#1b1b1d", label: {} },
-];
-
-/**
- * The shelf at Tern Point.
- *
- * @param today local date "YYYY-MM-DD"
- * @param seen instant at which the jars were looked into, ISO 8601
- */
-export function ternPointShelf(today: string, seen: string): readonly JarRecord[] {
-  return JARS.map(({ kind, openedMonths, seenMl, ...jar }, at) => ({
-    ...jar,
-    id: jarId(`ternpointjar${String(at + 1).padStart(2, "0")}`),
-    rev: 1,
-    classId: productId(kind),
-    ...(openedMonths === undefined ? {} : { openedOn: dayLater(today, -Math.round(openedMonths * DAYS_PER_MONTH + 3)) }),
-    ...(seenMl === undefined ? {} : { left: { ml: seenMl, by: "eye", at: seen } }),
-  }));
-}
-
-const DAYS_PER_MONTH = 30.4;
 
 /** Tern Point, an invented lighthouse tea room that opens again in spring; everything here is made up. */
 export const TERN_POINT: readonly DemoPiece[] = [
@@ -142,7 +61,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["bands"], baseColour: CREAM, colours: [SIGNAL, NAVY] },
       count: 6,
     },
-    { begunDaysAgo: 6 },
+    { begunDaysAgo: 6, set: "For the terrace" },
   ),
   demo(
     2,
@@ -157,7 +76,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["bands", "dots"], baseColour: NAVY, colours: [CREAM, AMBER] },
       count: 4,
     },
-    { begunDaysAgo: 4, dueInDays: 75 },
+    { begunDaysAgo: 4, dueInDays: 75, set: "For the terrace" },
   ),
   demo(
     3,
@@ -235,7 +154,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       conditions: ["bumpy"],
       decoration: { techniques: ["lettering"], baseColour: NAVY, colours: [CREAM] },
     },
-    { begunDaysAgo: null },
+    { begunDaysAgo: null, set: "For the terrace" },
   ),
   demo(
     9,

@@ -5,12 +5,15 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { Piece } from "#core/piece/piece";
 import { askOf, useAsk, useAsked } from "~/actions/use-ask";
 import type { Clash } from "~/store/clashes.client";
+import { freshId } from "~/store/fresh-id";
 import type { KeptPiece } from "./kept-piece";
 
 /** What the rooms of a piece may ask of it. */
 export type PieceAsk =
   | { readonly intent: "change"; readonly seen: Piece; readonly changes: readonly Change[] }
   | { readonly intent: "take-theirs"; readonly key: string }
+  | { readonly intent: "keep-with"; readonly set?: string; readonly putAway?: string }
+  | { readonly intent: "copy"; readonly copy: string }
   | { readonly intent: "remove" };
 
 /** How changes to a piece are saved. */
@@ -49,6 +52,9 @@ export function useRecord() {
       ask({ intent: "change", seen, changes }, { about: `${kept.id}/${paths}`, over });
     },
     remove: () => ask({ intent: "remove" }),
+    putInSet: (set: string) => void ask({ intent: "keep-with", set }),
+    putAway: (day: string) => void ask({ intent: "keep-with", putAway: day }),
+    copy: () => void ask({ intent: "copy", copy: freshId() }),
     takeTheirs: ({ key }: Clash) => void ask({ intent: "take-theirs", key }),
     keepMine: ({ key, again }: Clash) => {
       ask({ intent: "take-theirs", key });

@@ -10,9 +10,10 @@ import type { JarChange } from "#core/shelf/jar-change";
 /** What the shelf may be asked. */
 export type ShelfAsk =
   | { readonly intent: "add"; readonly jars: readonly Jar[] }
-  | { readonly intent: "change"; readonly id: string; readonly change: JarChange }
+  | { readonly intent: "change"; readonly id: string; readonly change: JarChange; readonly seen?: object }
   | { readonly intent: "copy"; readonly id: string; readonly copy: string }
-  | { readonly intent: "remove"; readonly id: JarId; readonly name: string };
+  | { readonly intent: "remove"; readonly id: JarId; readonly name: string }
+  | { readonly intent: "take-theirs"; readonly key: string };
 
 /** Jars that are put on the shelf. */
 export function jarsField(joi: JoiRoot): Joi.Schema {

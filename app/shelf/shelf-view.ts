@@ -1,13 +1,17 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { JarId } from "#core/catalogue/ids";
 import { OPACITIES } from "#core/catalogue/jar";
-import type { Jar, JarLabel, Opacity } from "#core/catalogue/jar";
-import { usualJarMl } from "#core/catalogue/jar-sizes";
+import type { Jar, JarLabel } from "#core/catalogue/jar";
 import type { ProductClass } from "#core/catalogue/product-class";
 import type { JarRecord } from "#core/formats/stores/shelf";
+import type { JarState } from "#core/shelf/jar-state";
 import { changedJar } from "#core/shelf/jar-change";
+import type { JarChange } from "#core/shelf/jar-change";
 import { comesInColours } from "#core/shelf/jar-from-words";
+import { jarSize, sayFullness } from "#core/shelf/amount-left";
+import { SHEENS, SHEEN_WORDS } from "#core/catalogue/vocabulary";
 import { sayDuration } from "#core/units/duration";
+import { sayMl } from "#core/units/volume";
 import type { ShelfAsk } from "./shelf-asks";
 
 /** Kinds of paint, as they are chosen. */
@@ -28,23 +32,14 @@ export function shelfWith(jars: readonly JarRecord[], asked: readonly ShelfAsk[]
       case "remove":
         return shelf.filter((jar) => jar.id !== one.id);
       case "copy":
+      case "take-theirs":
         return shelf;
     }
   }, jars);
 }
 
-export const OPACITY_NAMES: Readonly<Record<Opacity, string>> = {
-  opaque: "opaque",
-  "semi-opaque": "semi-opaque",
-  translucent: "translucent",
-  transparent: "transparent",
-};
-export const OPACITY_CHOICES = OPACITIES.map((id) => ({ id, name: OPACITY_NAMES[id] }));
-export const SHEEN_CHOICES = [
-  { id: "matte", name: "matt" },
-  { id: "satin", name: "satin" },
-  { id: "gloss", name: "gloss" },
-];
+export const OPACITY_CHOICES = OPACITIES.map((id) => ({ id, name: id }));
+export const SHEEN_CHOICES = SHEENS.map((id) => ({ id, name: SHEEN_WORDS[id] }));
 
 /** What a jar looks like where it has no colour of its own: chalk for a ground, glass for a clear. */
 export function colourShown(jar: Pick<Jar, "classId" | "colour">): string {
@@ -52,27 +47,14 @@ export function colourShown(jar: Pick<Jar, "classId" | "colour">): string {
   return jar.colour ?? (kind && comesInColours(kind) ? "#b9b3a6" : kind?.traits.includes("pale") || kind?.jobs.includes("fill") ? "#f8f5ec" : "#e3e6e2");
 }
 
-/** How much is in a full jar: its own size, or the usual one of its kind. */
-export function sizeOf(jar: Pick<Jar, "classId" | "sizeMl">): { readonly ml: number; readonly known: boolean } {
-  const kind = kindOf(jar);
-  return jar.sizeMl !== undefined ? { ml: jar.sizeMl, known: true } : { ml: kind ? usualJarMl(kind) : 59, known: false };
-}
+export const sizeOf = (jar: Pick<Jar, "classId" | "sizeMl">) => jarSize(jar, CATALOGUE);
 
-const FRACTIONS = ["empty", "about a quarter", "about half", "about three quarters", "full"] as const;
-
-/** Below this share of a full jar it is a last bit. */
-const LAST_BIT = 0.19;
-
-/** What is left in words: "about half, 30 ml"; "not said" where it was never said. A jar of no known size is taken to be of the usual one. */
+/** What is left in words: "about half, 30 ml"; "not said" where it was never said. */
 export function sayLeft(jar: Pick<Jar, "classId" | "sizeMl">, leftMl: number | undefined): string {
   if (leftMl === undefined) return "not said";
-  if (leftMl === 0) return "empty";
-  const size = sizeOf(jar);
-  const quarters = leftMl < LAST_BIT * size.ml ? 0 : Math.max(1, Math.round((leftMl / size.ml) * 4));
-  return `${quarters === 0 ? "a last bit" : FRACTIONS[Math.min(4, quarters)]}, ${sayMl(leftMl)}`;
+  const full = sayFullness(leftMl, sizeOf(jar).ml);
+  return leftMl === 0 ? full : `${full}, ${sayMl(leftMl)}`;
 }
-
-const SHEEN_NAMES: Readonly<Record<string, string>> = Object.fromEntries(SHEEN_CHOICES.map(({ id, name }) => [id, name]));
 
 /** What a label says, in a few words: "matt, next coat after 60 min, bakes at 160 °C for 30 min". */
 export function sayLabel({
@@ -91,7 +73,7 @@ export function sayLabel({
 }: JarLabel): string {
   const says = [
     opacity,
-    sheen && SHEEN_NAMES[sheen],
+    sheen && SHEEN_WORDS[sheen],
     touchMin !== undefined && `touch dry after ${sayDuration(touchMin)}`,
     recoatMin !== undefined && `next coat after ${sayDuration(recoatMin)}`,
     coats !== undefined && `${coats} ${coats === 1 ? "coat" : "coats"}`,
@@ -106,14 +88,8 @@ export function sayLabel({
   return says.filter(Boolean).join(", ");
 }
 
-/** Millilitres as they can be seen in a jar. */
-export function sayMl(ml: number): string {
-  if (ml < 0.05) return "nothing";
-  if (ml < 1) return "a few drops";
-  return `${ml < 10 ? Math.round(ml) : ml < 100 ? Math.round(ml / 5) * 5 : Math.round(ml / 10) * 10} ml`;
-}
+/** What a state of a jar is called. */
+export const STATE_WORDS: Readonly<Record<JarState, string>> = { empty: "empty", low: "low", old: "old: test it" };
 
-/** What an undo, a list and a reader say of a jar. */
-export const asJar = ({ rev: _rev, ...jar }: JarRecord): Jar => jar;
-
-export type ChangeJar = (id: JarId, change: Extract<ShelfAsk, { intent: "change" }>["change"], about?: string) => void;
+/** @param was what it comes instead of, as the user knew it when they began to type */
+export type ChangeJar = (id: JarId, change: JarChange, about?: string, was?: JarChange) => void;

@@ -1,4 +1,5 @@
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
+import { fingerprint } from "#core/coating/model/fingerprint";
 import { freshId } from "./fresh-id";
 
 export type Kept = RecordOf<StoreName>;
@@ -9,6 +10,18 @@ export interface Entry {
   readonly id: string;
   readonly before: Kept | null;
   readonly after: Kept | null;
+  /** Of a new record, of which no more than its count of changes is kept: a print of what it said. */
+  readonly print?: string;
+}
+
+function sorted(_key: string, value: unknown): unknown {
+  if (typeof value !== "object" || value === null || Array.isArray(value)) return value;
+  return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
+}
+
+/** A print of what a record says, whatever its count of changes and the order of its fields. */
+export function printOf(record: Kept): string {
+  return fingerprint(JSON.stringify({ ...record, rev: 0 }, sorted));
 }
 
 /** One thing the user did, as what it changed: turned round, it is its own undoing. */
@@ -56,9 +69,11 @@ export interface ActsInside {
   };
 }
 
-/** A new record is told by its count of changes alone: taking it back asks only whether it was touched since. */
+/** A new record is told by its count of changes and a print: taking it back asks only whether it says something else by now. */
 function slim(entry: Entry): Entry {
-  return entry.before === null && entry.after !== null ? { ...entry, after: { id: entry.after.id, rev: entry.after.rev } as Kept } : entry;
+  return entry.before === null && entry.after !== null
+    ? { ...entry, after: { id: entry.after.id, rev: entry.after.rev } as Kept, print: printOf(entry.after) }
+    : entry;
 }
 
 function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {

@@ -15,7 +15,7 @@ export interface Clash {
 }
 
 /** The key of a clash about some things of a kind. */
-export function clashKey(kind: "piece" | "plan" | "dates", things: readonly string[]): string {
+export function clashKey(kind: "piece" | "plan" | "dates" | "jar", things: readonly string[]): string {
   return `${kind}/${fingerprint([...things].sort().join())}`;
 }
 

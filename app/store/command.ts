@@ -7,11 +7,16 @@ import type { Database } from "./database";
 import { fieldChanges, turnedRound } from "./field-diff";
 import type { DatabaseSchema } from "./schema";
 import { freshId } from "./fresh-id";
-import { ACTS_STORE, isDone, keepAct, keepTurned, TAB } from "./acts";
+import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
+import { keepVersions, VERSIONS_STORE } from "./versions";
+import type { VersionsInside } from "./versions";
 import { inTurn } from "./write-queue";
 
-type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE)[], "readwrite">;
+type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE | typeof VERSIONS_STORE)[], "readwrite">;
+
+/** Stores whose changes are kept as versions of a piece. */
+const VERSIONED: readonly StoreName[] = ["pieces", "plans"];
 
 /** What is known of whoever asks. */
 export interface By {
@@ -132,14 +137,30 @@ export function onCommand(listener: Listener): () => void {
   return () => listeners.delete(listener);
 }
 
+function versionsInside(transaction: Writing): VersionsInside {
+  const versions = transaction.objectStore(VERSIONS_STORE);
+  return {
+    piece: (id) => transaction.objectStore("pieces").get(id),
+    plan: (id) => transaction.objectStore("plans").get(id),
+    last: async (piece) => (await versions.index("byPiece").openCursor(piece, "prev"))?.value ?? null,
+    ids: (piece) => versions.index("byPiece").getAllKeys(piece),
+    put: (version) => versions.put(version),
+    delete: (id) => versions.delete(id),
+  };
+}
+
 /** Works inside one transaction: all of it or nothing. */
 async function written<T>(db: Database, stores: readonly StoreName[], work: (recorder: Recorder, acts: ActsInside) => Promise<T>): Promise<T> {
   if (isReadOnly(db)) throw new ReadOnlyNotebook();
   // Only who writes needs the schemas: a page that reads does not load them.
   const { assertFits } = await checks();
-  const transaction = db.transaction([...stores, ACTS_STORE], "readwrite", { durability: "strict" });
+  const versioned = stores.some((store) => VERSIONED.includes(store));
+  const all: Writing["objectStoreNames"][number][] = versioned ? [...new Set([...stores, ...VERSIONED]), ACTS_STORE, VERSIONS_STORE] : [...stores, ACTS_STORE];
+  const transaction: Writing = db.transaction(all, "readwrite", { durability: "strict" });
   try {
-    const result = await work(new Recorder(transaction, assertFits), transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
+    const recorder = new Recorder(transaction, assertFits);
+    const result = await work(recorder, transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
+    if (versioned) await keepVersions(recorder.entries, versionsInside(transaction), Date.now());
     await transaction.done;
     return result;
   } catch (error) {
@@ -185,12 +206,10 @@ export function runCommand<T>(
   });
 }
 
-const bare = (record: Kept) => JSON.stringify({ ...record, rev: 0 });
-
 class Clash extends Error {}
 
 /** What a record becomes when what was done to it is taken back; null where it goes. */
-function takenBack({ store, before, after }: Entry, current: Kept | undefined): Kept | null {
+function takenBack({ store, before, after, print }: Entry, current: Kept | undefined): Kept | null {
   if (after === null) {
     if (current) throw new Clash();
     return before;
@@ -200,8 +219,8 @@ function takenBack({ store, before, after }: Entry, current: Kept | undefined): 
     throw new Clash();
   }
   if (before === null) {
-    // Of a new record only its count of changes is kept.
-    if (current.rev !== after.rev && bare(current) !== bare(after)) throw new Clash();
+    // What was done to it since and taken back again is no change of it.
+    if (current.rev !== after.rev && printOf(current) !== (print ?? printOf(after))) throw new Clash();
     return null;
   }
   const turned = turnedRound(current, fieldChanges(before as never, after as never, STORES[store].lists as readonly string[]));

@@ -11,6 +11,20 @@ import type { KeptOverview } from "./overviews";
 export interface NamedPiece {
   readonly id: string;
   readonly name: string;
+  /** The set it is made with. */
+  readonly set?: string;
+  /** The day it is needed: "YYYY-MM-DD". */
+  readonly due?: string;
+  /** It is put away. */
+  readonly away?: true;
+}
+
+/** What an index says of each record that is in it, without reading the records. */
+async function indexed(db: Database, name: "bySet" | "byDue" | "byPutAway"): Promise<ReadonlyMap<string, string>> {
+  const found = new Map<string, string>();
+  const index = db.transaction("pieces").store.index(name);
+  for (let cursor = await index.openKeyCursor(); cursor; cursor = await cursor.continue()) found.set(cursor.primaryKey, String(cursor.key));
+  return found;
 }
 
 /** What is said of a record that has no name any more. */
@@ -20,6 +34,14 @@ const NAMELESS = "a damaged piece";
  * Names of all pieces in their order, without reading the pieces: over the index of names. A record too damaged to have a name is told last.
  */
 export async function namedPieces(db: Database): Promise<readonly NamedPiece[]> {
+  const [names, sets, days, away] = await Promise.all([namesIn(db), indexed(db, "bySet"), indexed(db, "byDue"), indexed(db, "byPutAway")]);
+  return names.map(({ id, name }): NamedPiece => {
+    const [set, due] = [sets.get(id), days.get(id)];
+    return { id, name, ...(set === undefined ? {} : { set }), ...(due === undefined ? {} : { due }), ...(away.has(id) ? { away: true } : {}) };
+  });
+}
+
+async function namesIn(db: Database): Promise<readonly NamedPiece[]> {
   const transaction = db.transaction("pieces");
   const named: NamedPiece[] = [];
   const [ids] = await Promise.all([

@@ -1,7 +1,5 @@
-import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import { dateOf } from "#core/schedule/free-hours";
-import { ownProductsOf, shelfKey } from "#core/shelf/own-products";
 import { timeZoneHere } from "~/components/time-zone";
 import type { Database } from "./database";
 import { changeCount } from "./open.client";
@@ -15,11 +13,16 @@ export interface OwnShelf {
   readonly key: string;
 }
 
+const NONE: OwnShelf = { products: [], key: "" };
+
 let known: { readonly at: string; readonly shelf: Promise<OwnShelf> } | null = null;
 
 async function read(db: Database, today: string): Promise<OwnShelf> {
   const jars = await shelfIn(db);
   rememberShelf(jars);
+  // Who owns nothing yet need not wait for the catalogue.
+  if (jars.length === 0) return NONE;
+  const [{ CATALOGUE }, { ownProductsOf, shelfKey }] = await Promise.all([import("#core/catalogue/catalogue"), import("#core/shelf/own-products")]);
   const products = ownProductsOf(jars, await stockIn(db, jars), CATALOGUE, today);
   return { products, key: shelfKey(products) };
 }

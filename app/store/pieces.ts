@@ -1,8 +1,9 @@
 import { changePiece } from "#core/coating/model/apply-changes";
 import { mergedChanges } from "#core/coating/model/piece-changes";
 import type { Change } from "#core/coating/model/change";
-import { pieceId } from "#core/catalogue/ids";
+import { pieceId, planId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
+import { nameWith } from "#core/formats/stores/pieces";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
@@ -147,6 +148,63 @@ export function setDates(db: Database, id: PieceId, dates: Days, by: By = {}, kn
       const next = Object.fromEntries(Object.entries({ ...current.dates, ...dates }).filter(([, value]) => value !== ""));
       if (JSON.stringify(next) === JSON.stringify(current.dates ?? {})) return;
       await recorder.put("pieces", { ...current, rev: current.rev + 1, dates: next });
+    },
+    by,
+  );
+}
+
+/** What a piece is kept with: the set it is made with, and whether it is put away. */
+export interface Keeping {
+  /** "" takes it out of its set. */
+  readonly set?: string;
+  /** The day it is put away; "" brings it out again. */
+  readonly putAway?: string;
+}
+
+/** Puts pieces into a set, or away, or brings them out again; all of them or none. */
+export function setKeeping(db: Database, ids: readonly PieceId[], keeping: Keeping, by: By = {}): Promise<void> {
+  const label = keeping.putAway === undefined ? "the set" : keeping.putAway === "" ? "bringing it out again" : "putting it away";
+  return runCommand(
+    db,
+    label,
+    ids.length === 1 ? ofPiece(ids[0]!) : "pieces",
+    ["pieces"],
+    async (recorder) => {
+      for (const id of ids) {
+        const current = await recorder.get("pieces", id);
+        if (!current) continue;
+        const { set = current.set ?? "", putAway = current.putAway ?? "" } = keeping;
+        const { set: _set, putAway: _away, ...rest } = current;
+        const next: PieceRecord = { ...rest, ...(set === "" ? {} : { set }), ...(putAway === "" ? {} : { putAway }) };
+        if (next.set === current.set && next.putAway === current.putAway) continue;
+        await recorder.put("pieces", { ...next, rev: current.rev + 1 });
+      }
+    },
+    by,
+  );
+}
+
+const COPY = " (another)";
+
+/**
+ * Another piece like one that is here, with the plan that is followed and its changes; nothing is done on it yet.
+ *
+ * @param copy id of the other, so that asking twice makes one
+ */
+export function copyPiece(db: Database, id: PieceId, copy: PieceId, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "another piece like it",
+    ofPiece(copy),
+    ["pieces", "plans"],
+    async (recorder) => {
+      const current = await recorder.get("pieces", id);
+      if (!current || (await recorder.get("pieces", copy))) return;
+      const { putAway: _away, dates: _dates, ...rest } = current;
+      const plan = current.planId === null ? undefined : await recorder.get("plans", current.planId);
+      const own = plan && plan.basis === undefined ? planId(freshId()) : null;
+      await recorder.put("pieces", { ...rest, id: copy, rev: 1, planId: own, piece: { ...current.piece, name: nameWith(current.piece.name, COPY) } });
+      if (plan && own !== null) await recorder.put("plans", { ...plan, id: own, rev: 1, pieceId: copy });
     },
     by,
   );

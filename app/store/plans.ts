@@ -10,6 +10,8 @@ import { runCommand } from "./command";
 import type { By, Recorder } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import { planAgain } from "./versions";
+import type { Version } from "./versions";
 
 /** The plan the user follows as the screen shows it: enough to keep it. */
 export interface Followed {
@@ -189,6 +191,29 @@ export function settleEngine(
       const current = await recorder.get("plans", id);
       if (!current) return;
       await recorder.put("plans", { ...current, rev: current.rev + 1, engineVersion: ENGINE_VERSION, made, edits: [...edits, ...current.edits] });
+    },
+    by,
+  );
+}
+
+/**
+ * Brings a piece and its plan back as they were in a version; its name stays, and so does what was done on it.
+ *
+ * @throws GonePiece
+ */
+export function bringVersionBack(db: Database, piece: PieceId, version: Version, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "going back to an earlier plan",
+    ofPiece(piece),
+    ["plans", "pieces"],
+    async (recorder) => {
+      const current = await recorder.get("pieces", piece);
+      if (!current) throw new GonePiece();
+      const plan = current.planId === null ? null : ((await recorder.get("plans", current.planId)) ?? null);
+      const next = version.plan && planAgain(version.plan, piece, plan);
+      if (next) await recorder.put("plans", next);
+      await recorder.put("pieces", { ...current, rev: current.rev + 1, piece: { ...version.piece, name: current.piece.name }, planId: next?.id ?? null });
     },
     by,
   );

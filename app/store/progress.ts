@@ -63,6 +63,32 @@ export function markDone(db: Database, piece: PieceId, followed: Followed, coats
 }
 
 /**
+ * Notes coats that were laid on several days, all of them or none.
+ *
+ * @param days each with its instant, ISO 8601, oldest first
+ * @throws GonePiece
+ */
+export function markDays(
+  db: Database,
+  piece: PieceId,
+  followed: Followed,
+  days: readonly { readonly at: string; readonly coats: readonly CoatEvent[] }[],
+  by: By = {},
+): Promise<void> {
+  return runCommand(
+    db,
+    "what is on it already",
+    `pieces/${piece}`,
+    ["plans", "pieces", "progress"],
+    async (recorder) => {
+      const plan = await followedPlan(recorder, piece, followed);
+      for (const { at, coats } of days) await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
+    },
+    by,
+  );
+}
+
+/**
  * Notes that coats are not on the piece after all. What was noted before stays noted: the body is folded from all of it.
  *
  * @param at ISO 8601

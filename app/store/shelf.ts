@@ -7,10 +7,12 @@ import type { ProgressRecord } from "#core/logbook/progress";
 import { changedJar } from "#core/shelf/jar-change";
 import type { JarChange } from "#core/shelf/jar-change";
 import { stockOf } from "#core/shelf/stock";
+import { mergedChanges } from "#core/coating/model/piece-changes";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import type { OwnValues } from "./pieces";
 
 /** Every jar that can be read, by name. */
 export async function shelfIn(db: Database): Promise<readonly JarRecord[]> {
@@ -66,21 +68,43 @@ export class GoneJar extends Error {
   }
 }
 
+/** What a screen knew of a jar when it was changed there. */
+export interface KnownJar {
+  /** The jar as it showed it. */
+  readonly seen: object;
+  /** What its tab has set of the jar before. */
+  readonly own: OwnValues;
+}
+
+export type JarChanged =
+  | { readonly kind: "changed" }
+  /** Another tab set the same of it otherwise; nothing was written. */
+  | { readonly kind: "clash"; readonly paths: readonly string[]; readonly theirs: JarRecord };
+
 /**
  * Changes what is known of a jar: the fields that are named, and no others; what another tab has set of it stays.
  *
+ * @param known what the screen knew; null to have the change stand whatever was set meanwhile
  * @throws GoneJar
  */
-export function changeJar(db: Database, id: JarId, change: JarChange, by: By = {}): Promise<void> {
+export function changeJar(db: Database, id: JarId, change: JarChange, by: By = {}, known: KnownJar | null = null): Promise<JarChanged> {
   return runCommand(
     db,
     "the change to a jar",
     `shelf/${id}`,
     ["shelf"],
-    async (recorder) => {
+    async (recorder): Promise<JarChanged> => {
       const jar = await recorder.get("shelf", id);
       if (!jar) throw new GoneJar();
+      if (known !== null) {
+        const seen = { ...known.seen, label: { ...(known.seen as Partial<Jar>).label } };
+        // What is fulfilled already by the jar as it stands is no clash of it.
+        const { clashes, changes } = mergedChanges(seen, changedJar(seen, change), { ...jar }, known.own.isOwn);
+        if (clashes.length > 0) return { kind: "clash", paths: clashes, theirs: jar };
+        known.own.note(changes);
+      }
       await recorder.put("shelf", { ...changedJar(jar, change), rev: jar.rev + 1 });
+      return { kind: "changed" };
     },
     by,
   );

@@ -2,6 +2,11 @@ import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
+import type { SaidStep } from "#core/coating/model/read-sequence";
+import type { CheckedMine } from "#core/coating/planner/check-mine";
+import type { DoneOn } from "#core/logbook/said-done";
+import type { AppliedRecipe } from "#core/coating/planner/apply-recipe";
+import type { RecipeRecord } from "#core/formats/stores/recipes";
 import type { Candidate, PlanSet } from "#core/coating/model/plan";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Overview } from "#core/logbook/overview";
@@ -37,6 +42,18 @@ export interface WaysView {
   readonly yours: Candidate | null;
 }
 
+/** A way of working of the user's own, as it comes out on a piece. */
+export interface OwnWay {
+  readonly id: string;
+  readonly applied: AppliedRecipe;
+}
+
+/** What the user has in mind or has done, judged on a piece. */
+export interface MineView extends CheckedMine {
+  /** As coats to be noted, by the day they were laid. */
+  readonly done: readonly DoneOn[];
+}
+
 /** Dates, with the plan they are dates of: they are never drawn against another. */
 export interface PlannedDates extends DatedPlan {
   readonly shown: Candidate;
@@ -55,6 +72,10 @@ export interface PlanWorkerApi {
   /** What a list says of a piece at an instant, ms. */
   overview: (of: PlanOf, now: number) => ListedOverview;
   ways: (of: PlanOf) => WaysView;
+  /** What the user said they did or mean to do; null where nothing can be planned, or nothing was said. */
+  mine: (of: PlanOf, said: readonly SaidStep[]) => MineView | null;
+  /** The user's own ways on a piece; none where nothing can be planned for it. */
+  recipes: (of: PlanOf, recipes: readonly RecipeRecord[]) => readonly OwnWay[];
   dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;
   repair: (of: PlanOf, pinned: readonly StepId[]) => Repair | null;

@@ -6,6 +6,9 @@ import { openStep } from "#core/logbook/open-step";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
 import { explainStep } from "#core/coating/explain/explain-step";
+import { checkMine } from "#core/coating/planner/check-mine";
+import { saidDone } from "#core/logbook/said-done";
+import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { datesOf, workFor } from "#core/schedule/dates-of";
@@ -53,7 +56,7 @@ const api: PlanWorkerApi = {
   overview: (of, now) => {
     const view = firstViewOf(of);
     const { catalogue } = knownFor(of);
-    const needs = view.shown ? needsOf(standingPlan(of.piece, view.shown, view.done, catalogue), catalogue) : [];
+    const needs = view.shown ? needsOf(standingPlan(of.piece, view.shown, view.done, catalogue)) : [];
     return { ...overviewOf(view, now), needs };
   },
   ways: (of) => {
@@ -64,6 +67,18 @@ const api: PlanWorkerApi = {
     // A way that goes on just as the plan that is followed is that plan.
     const candidates = yours ? set.candidates.filter((one) => one.id === yours.id || stillToDo(one) !== stillToDo(yours)) : set.candidates;
     return { candidates, basis, yours };
+  },
+  mine: (of, said) => {
+    const { catalogue, cache } = knownFor(of);
+    const { candidates } = waysOn(of.piece, of.progress, catalogue, cache.plan).set;
+    if (candidates.length === 0 || said.length === 0) return null;
+    const checked = checkMine(said, candidates, of.piece, catalogue);
+    return { ...checked, done: saidDone(said, checked.plan) };
+  },
+  recipes: (of, recipes) => {
+    const { catalogue, cache } = knownFor(of);
+    const { candidates } = waysOn(of.piece, of.progress, catalogue, cache.plan).set;
+    return candidates.length === 0 ? [] : recipes.map((recipe) => ({ id: recipe.id, applied: applyRecipe(recipe, candidates, of.piece, catalogue) }));
   },
   dates: (of, wanted) => {
     const { shown, work, done } = viewOf(of, true);

@@ -5,7 +5,9 @@ import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Wanted } from "#core/schedule/dates-of";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
-import type { ListedOverview, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
+import type { RecipeRecord } from "#core/formats/stores/recipes";
+import type { SaidStep } from "#core/coating/model/read-sequence";
+import type { ListedOverview, MineView, OwnWay, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
 interface Running {
   readonly worker: Worker;
@@ -89,6 +91,16 @@ export function planView(id: string, of: PlanOf): Promise<PlannedView> {
 /** The ways open from where the work stands. */
 export function waysView(id: string, of: PlanOf): Promise<WaysView> {
   return asked("ways", id, (api) => api.ways(of));
+}
+
+/** What the user has in mind or has done, judged. */
+export function mineView(id: string, of: PlanOf, said: readonly SaidStep[]): Promise<MineView | null> {
+  return said.length === 0 ? Promise.resolve(null) : asked("mine", id, (api) => api.mine(of, said));
+}
+
+/** The user's own ways, as they come out on a piece. */
+export function recipesView(id: string, of: PlanOf, recipes: readonly RecipeRecord[]): Promise<readonly OwnWay[]> {
+  return recipes.length === 0 ? Promise.resolve([]) : asked("recipes", id, (api) => api.recipes(of, recipes));
 }
 
 /** Dates a plan; null when there is no plan. */

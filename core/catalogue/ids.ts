@@ -14,6 +14,7 @@ export type PlanId = Branded<"plan-record">;
 export type ProgressId = Branded<"progress-record">;
 export type RoomId = Branded<"room-record">;
 export type JarId = Branded<"jar-record">;
+export type RecipeId = Branded<"recipe-record">;
 
 export const materialId = (text: string): MaterialId => text as MaterialId;
 export const useId = (text: string): UseId => text as UseId;
@@ -25,6 +26,7 @@ export const planId = (text: string): PlanId => text as PlanId;
 export const progressId = (text: string): ProgressId => text as ProgressId;
 export const roomId = (text: string): RoomId => text as RoomId;
 export const jarId = (text: string): JarId => text as JarId;
+export const recipeId = (text: string): RecipeId => text as RecipeId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";
 

@@ -10,7 +10,8 @@ export type Wear = (typeof WEARS)[number];
  * inside touches it; `carrying`: things are set down on it; `lip`: drunk from; `food`: eaten from; `mouth`: above a flame
  * or an opening; `joint`: glued.
  */
-export type Exposure = "seen" | "underside" | "contents" | "carrying" | "lip" | "food" | "mouth" | "joint";
+export const EXPOSURES = ["seen", "underside", "contents", "carrying", "lip", "food", "mouth", "joint"] as const;
+export type Exposure = (typeof EXPOSURES)[number];
 
 export interface Use {
   readonly id: UseId;

@@ -74,6 +74,8 @@ export type Role = (typeof ROLES)[number];
 
 export const SHEENS = ["matte", "satin", "gloss"] as const;
 export type Sheen = (typeof SHEENS)[number];
+/** A sheen as a painter says it. */
+export const SHEEN_WORDS: Readonly<Record<Sheen, string>> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 export const ZONES = [
   "top",

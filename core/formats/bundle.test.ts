@@ -88,6 +88,11 @@ describe("a bundle", () => {
     const old = readBundle(readFileSync(`tests/fixtures/${fixture}`, "utf8"), CATALOGUE);
     expect(old).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: { shelf: [], settings: [{ singleKeys: true }] } } });
   });
+  test("bundle-5.json carries a way of working, a set and what is put away, as it was written", () => {
+    const file = readBundle(readFileSync("tests/fixtures/bundle-5.json", "utf8"), CATALOGUE);
+    expect(file).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: { recipes: [{ name: "Herb pots, sealed inside" }] } } });
+    expect(file.ok && file.value.bundle.pieces.map(({ set, putAway }) => [set, putAway])).toContainEqual(["For the terrace", "2026-11-26"]);
+  });
   test("an older one with a fault says where", () => {
     const old = JSON.parse(readFileSync("tests/fixtures/bundle-1.json", "utf8"));
     expect(problem({ ...old, plans: [{ ...old.plans[0], edits: "none" }] })).toMatchObject({ path: "plans.0.edits" });
@@ -111,7 +116,7 @@ describe("what is not taken, and where it says so", () => {
     ["a list", [], "not-a-bundle", ""],
     ["a newer bundle", { ...bundle, version: 9 }, "too-new", "version"],
     ["a word it does not know", { ...bundle, wishes: [] }, "unknown-key", "wishes"],
-    ["a part this Nook Coat could not keep", { ...bundle, recipes: [{ id: 1 }] }, "bad-value", "recipes"],
+    ["a way of working that is none", { ...bundle, recipes: [{ id: 1 }] }, "bad-value", "recipes.0.id"],
     ["a jar of no kind known here", { ...bundle, shelf: [{ ...jar, classId: "milk" }] }, "unknown-id", "shelf.0.classId"],
     ["a jar with a label nobody prints", { ...bundle, shelf: [{ ...jar, label: { minC: 30, maxC: 8 } }] }, "bad-value", "shelf.0.label.maxC"],
     ["a piece that is none", { ...bundle, pieces: [{ ...first, piece: { ...first!.piece, uses: ["flying"] } }] }, "unknown-id", "pieces.0.piece.uses.0"],
@@ -135,7 +140,7 @@ describe("what is not taken, and where it says so", () => {
     const found = document === null ? readBundle('{"format": "nook-coat/bu', CATALOGUE) : null;
     expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
   });
-  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 4/));
+  test("a newer file's message names both versions", () => expect(problem({ ...bundle, version: 9 })?.message).toMatch(/version 9.*version 5/));
 });
 
 describe("a damaged record costs itself", () => {

@@ -13,15 +13,11 @@ import type { RawParts } from "./step-translation";
 import { BUNDLE_FORMAT, BUNDLE_VERSION, checksumOf, DATA_VERSION_OF, writeBundle } from "./write-bundle";
 import type { Bundle } from "./write-bundle";
 
-/** Parts of the format whose work has not arrived: a file that has something in them is refused, so that none of it is lost. */
-const LATER_PARTS = ["recipes"] as const;
-
 const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
   version: Joi.number().valid(BUNDLE_VERSION).required(),
   checksum: Joi.string().max(40),
   ...Object.fromEntries([...DEFINITIONS.map(({ name }) => name), "aside"].map((part) => [part, Joi.array().default([])])),
-  ...Object.fromEntries(LATER_PARTS.map((part) => [part, Joi.array().max(0)])),
 });
 
 const RECORD_SCHEMAS = new Map(DEFINITIONS.map(({ name, schema }) => [name, schema(Joi)]));

@@ -22,7 +22,7 @@ const ownKeys = (joi: JoiRoot) => ({
 /** A list of changes no longer than this is read: nobody makes more by hand. */
 export const MOST_CHANGES = 400;
 /** Steps of one zone. */
-const MOST_STEPS = 120;
+export const MOST_STEPS = 120;
 
 /** A setting of a step: the field, and a value that fits it. */
 function settingSchema(joi: JoiRoot): Joi.Schema {
@@ -79,10 +79,15 @@ export function changeSchema(joi: JoiRoot): Joi.Schema {
   return joi.alternatives(...stepChanges(joi), ofPiece).match("one");
 }
 
-/** Stacks of chosen steps, without numbers: each says why it is there, and how it is seen to be right. */
-export function zoneStepsSchema(joi: JoiRoot): Joi.Schema {
+/** A chosen step, without numbers: it says why it is there, and how it is seen to be right. */
+export function chosenStepSchema(joi: JoiRoot): Joi.Schema {
   const own = ownKeys(joi);
-  const step = joi.object({ ...own, id: own.id.required(), origin: own.origin.required(), because: own.because.required(), checks: own.checks.required() });
+  return joi.object({ ...own, id: own.id.required(), origin: own.origin.required(), because: own.because.required(), checks: own.checks.required() });
+}
+
+/** Stacks of chosen steps. */
+export function zoneStepsSchema(joi: JoiRoot): Joi.Schema {
+  const step = chosenStepSchema(joi);
   return joi
     .array()
     .items(

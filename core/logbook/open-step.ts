@@ -8,7 +8,7 @@ import { actStates } from "./group-states";
 
 /** Whether the section of a plan has one column: then a step stands open beside it from the start. */
 export function hasOneColumn(candidate: Candidate): boolean {
-  return alikeZones(candidate.zones, actNumbers(candidate)).length + (candidate.bare.length > 0 ? 1 : 0) === 1;
+  return alikeZones(candidate.zones, actNumbers(candidate)).length === 1;
 }
 
 /**

@@ -1,9 +1,13 @@
-import type { Jar } from "../catalogue/jar";
+import type { Catalogue } from "../catalogue/catalogue";
+import type { Jar, Left } from "../catalogue/jar";
+import { usualJarMl } from "../catalogue/jar-sizes";
 import { memory } from "../catalogue/provenance";
 import type { ProductClass } from "../catalogue/product-class";
 
 /** Density where the class gives none, kg/L: of an ordinary waterborne film. */
 const USUAL_DENSITY_KG_L = memory(1.1);
+/** Of a kind that is not known any more, mL. */
+const USUAL_ML = 59;
 /** Two jars are of one size within this share. */
 const SAME_SIZE = 0.05;
 
@@ -19,6 +23,50 @@ export function mlByEye(quarters: number, sizeMl: number): number {
   return (Math.min(4, Math.max(0, quarters)) / 4) * sizeMl;
 }
 
+/** Amounts are kept to a tenth of a millilitre: finer nobody sees or weighs. */
+const GRAIN = 10;
+const rounded = (ml: number) => Math.round(ml * GRAIN) / GRAIN;
+
+/**
+ * How much is left by eye, as it is kept.
+ *
+ * @param quarters 0 to 4
+ * @param sizeMl what it holds when full, mL
+ * @param at instant, ISO 8601
+ */
+export function seenByEye(quarters: number, sizeMl: number, at: string): Left {
+  return { ml: rounded(mlByEye(quarters, sizeMl)), by: "eye", at };
+}
+
+/**
+ * What is in a full jar: its own size, or the usual one of its kind.
+ *
+ * @returns mL, and whether it is its own
+ */
+export function jarSize({ classId, sizeMl }: Pick<Jar, "classId" | "sizeMl">, catalogue: Catalogue): { readonly ml: number; readonly known: boolean } {
+  const product = catalogue.products.get(classId);
+  if (sizeMl !== undefined) return { ml: sizeMl, known: true };
+  return { ml: product ? usualJarMl(product) : USUAL_ML, known: false };
+}
+
+/** How full a jar is, in words from the bottom up. */
+const FRACTIONS = ["a last bit", "about a quarter", "about half", "about three quarters", "full"] as const;
+/** Below this share of a full jar it is a last bit. */
+const LAST_BIT = 0.19;
+
+/**
+ * How full a jar is, as a painter says it.
+ *
+ * @param ml what is left, from 0
+ * @param sizeMl what it holds when full
+ * @example sayFullness(30, 59) // "about half"
+ */
+export function sayFullness(ml: number, sizeMl: number): string {
+  if (ml === 0) return "empty";
+  const quarters = ml < LAST_BIT * sizeMl ? 0 : Math.max(1, Math.round((ml / sizeMl) * 4));
+  return FRACTIONS[Math.min(4, quarters)]!;
+}
+
 /**
  * What a jar holds by its weight.
  *
@@ -30,6 +78,11 @@ export function mlByEye(quarters: number, sizeMl: number): number {
  */
 export function mlByWeight(grossG: number, tareG: number, densityKgL: number | null): number {
   return Math.max(0, (grossG - tareG) / (densityKgL ?? USUAL_DENSITY_KG_L.value));
+}
+
+/** How much is left by weight, as it is kept; see `mlByWeight`. */
+export function weighed(grossG: number, tareG: number, densityKgL: number | null, at: string): Left {
+  return { ml: rounded(mlByWeight(grossG, tareG, densityKgL)), by: "weight", at };
 }
 
 /** What the empty jar weighs when it is weighed full: what is not paint is jar. Null where it weighs less than what it should hold. */

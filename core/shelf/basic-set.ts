@@ -1,5 +1,6 @@
 import { productId } from "../catalogue/ids";
 import type { Jar } from "../catalogue/jar";
+import { SHEEN_WORDS } from "../catalogue/vocabulary";
 import type { Sheen } from "../catalogue/vocabulary";
 import { COLOUR_NAMES } from "../film/colour-names";
 
@@ -15,6 +16,6 @@ export function basicSet(paint: BasicPaint, varnish: Sheen): readonly Omit<Jar, 
   return [
     ...COLOURS.map((name) => ({ classId: productId(paint), name: capital(name), colour: COLOUR_NAMES[name]!, label: {} })),
     { classId: productId("gesso"), name: "Gesso", label: {} },
-    { classId: productId("acrylic-varnish"), name: `${capital(varnish === "matte" ? "matt" : varnish)} varnish`, label: { sheen: varnish } },
+    { classId: productId("acrylic-varnish"), name: `${capital(SHEEN_WORDS[varnish])} varnish`, label: { sheen: varnish } },
   ];
 }

@@ -1,4 +1,3 @@
-import type { Catalogue } from "../catalogue/catalogue";
 import type { ProductId } from "../catalogue/ids";
 import type { Sheen } from "../catalogue/vocabulary";
 import type { Candidate } from "../coating/model/plan";
@@ -26,10 +25,10 @@ export function needKey({ product, colour, sheen, jar }: Omit<Need, "ml">): stri
  *
  * @param candidate a plan; what is done in it wants nothing (see `standingPlan`)
  */
-export function needsOf({ zones }: Pick<Candidate, "zones">, catalogue: Catalogue): readonly Need[] {
+export function needsOf({ zones }: Pick<Candidate, "zones">): readonly Need[] {
   const needs = new Map<string, Need>();
   for (const step of zones.flatMap((zone) => zone.steps)) {
-    if (step.done || step.jarMl === null || step.jarMl <= 0 || !catalogue.products.has(step.product)) continue;
+    if (step.done || step.jarMl === null || step.jarMl <= 0) continue;
     const { product, colour, sheen, ownProduct } = step;
     const need = { product, ...(colour ? { colour } : {}), ...(sheen && !colour ? { sheen } : {}), ...(ownProduct ? { jar: ownProduct } : {}) };
     const key = needKey(need);

@@ -7,6 +7,30 @@ export interface Wanting {
   readonly needs: readonly Need[];
 }
 
+/** What decides who is served first. */
+export interface Urgency {
+  readonly name: string;
+  readonly begun: boolean;
+  /** "YYYY-MM-DD"; null where it is not said. */
+  readonly due: string | null;
+}
+
+/** Comes after every day. */
+const NO_DAY = "9";
+
+/**
+ * The order pieces are served in: those needed first, then those begun, then by name.
+ *
+ * @returns below 0 where the first comes before the other
+ */
+export function servedBefore(one: Urgency, other: Urgency): number {
+  return (
+    (one.due ?? NO_DAY).localeCompare(other.due ?? NO_DAY) ||
+    Number(other.begun) - Number(one.begun) ||
+    one.name.localeCompare(other.name, undefined, { numeric: true })
+  );
+}
+
 /** What one piece wants of a jar, and what there is for it. */
 export interface Claim {
   readonly piece: string;

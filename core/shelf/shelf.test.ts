@@ -11,8 +11,13 @@ import { mlByEye, mlByWeight, tareFor, tareOfFull } from "./amount-left";
 import { basicSet, BASIC_PAINTS } from "./basic-set";
 import { jarStates } from "./jar-state";
 import { ownProductsOf } from "./own-products";
-import { makeable, promisesOf } from "./promises";
+import { draftedJar } from "./draft-jar";
+import type { JarDraft } from "./draft-jar";
+import { makeable, promisesOf, servedBefore } from "./promises";
 import type { Wanting } from "./promises";
+import { reachOf } from "./reach";
+import { ANY_JAR, shelfRows, soughtIn } from "./shelf-rows";
+import type { Sought } from "./shelf-rows";
 import { shoppingFor } from "./shopping";
 import { stockOf } from "./stock";
 import { palmCoats, standInsFor } from "./use-up";
@@ -194,5 +199,61 @@ describe("the shelf as plans know it", () => {
     const wanting = [wants("near", 4), wants("taken", 4, "navy")];
     expect(standInsFor({ classId: craft, colour: "#22405a" }, wanting).map((one) => one.piece)).toEqual(["near"]);
     expect(standInsFor({ classId: craft, colour: "#c8402f" }, wanting)).toEqual([]);
+  });
+
+  test("a jar is drafted from words and hands: hands win, words come next, and what neither says is of the jar before it", () => {
+    const drafted = (words: string, hand: Partial<JarDraft["hand"]> = {}) =>
+      draftedJar({ words, hand: { name: "", label: {}, ...hand } }, productId("gesso"), CATALOGUE, AT);
+    const read = drafted("craft acrylic, navy, matt, 60 ml, half full");
+    expect(read).toMatchObject({
+      usualName: "Navy",
+      jar: { classId: craft, colour: "#1f2f4d", sizeMl: 60, label: { sheen: "matte" }, left: { ml: 30, by: "eye", at: AT } },
+    });
+    expect(drafted("craft acrylic, navy, matt", { label: { sheen: "gloss" }, colour: "#ffffff", sizeMl: 10 }).jar).toMatchObject({
+      label: { sheen: "gloss" },
+      colour: "#ffffff",
+      sizeMl: 10,
+    });
+    expect(drafted("navy, 60 ml")).toMatchObject({ usualName: "Gesso", kinds: [], jar: { classId: "gesso", sizeMl: 60 } });
+    expect(drafted("navy").jar).not.toHaveProperty("colour");
+  });
+
+  test("rows are found by words of name and kind, by kind, by how the jar stands and by whether it is promised", () => {
+    const jars = [
+      seen("Harbour navy", 50, { sizeMl: 59 }),
+      seen("Cream", 3, { sizeMl: 59, openedOn: "2020-01-01" }),
+      jar("Gesso", { classId: productId("gesso") }),
+    ];
+    const stock = stockOf(jars, []);
+    const promised = promisesOf(
+      jars.map((one) => one.id),
+      stock,
+      [wants("pot", 5, "Cream")],
+    );
+    const found = (sought: Partial<Sought>, of: typeof promised | null = promised) =>
+      soughtIn(shelfRows(jars, stock, of, CATALOGUE, "2026-11-26"), { ...ANY_JAR, ...sought }).map((row) => row.jar.name);
+    expect(found({ text: "ACRYLIC nav" })).toEqual(["Harbour navy"]);
+    expect([found({ kind: "gesso" }), found({ only: "low" }), found({ only: "old" })]).toEqual([["Gesso"], ["Cream"], ["Cream"]]);
+    expect([found({ only: "promised" }), found({ only: "unpromised" })]).toEqual([["Cream"], ["Harbour navy", "Gesso"]]);
+    expect([found({ only: "promised" }, null), found({ only: "unpromised" }, null)]).toEqual([[], []]);
+  });
+
+  test("pieces are served by the day they are needed, then those begun, then by name", () => {
+    const piece = (name: string, begun: boolean, due: string | null) => ({ name, begun, due });
+    const all = [
+      piece("pot 10", false, null),
+      piece("pot 9", false, null),
+      piece("begun", true, null),
+      piece("late", true, "2026-12-24"),
+      piece("soon", false, "2026-12-01"),
+    ];
+    expect([...all].sort(servedBefore).map((one) => one.name)).toEqual(["soon", "late", "begun", "pot 9", "pot 10"]);
+  });
+
+  test("a jar reaches for what is still to be laid of an act, and for nothing once it is done", () => {
+    const [both, left] = [["one", "two"], 4];
+    expect(reachOf(10, both, new Set(), left)).toEqual({ pourMl: 10, missingMl: 6 });
+    expect(reachOf(10, both, new Set(both), left)).toEqual({ pourMl: 10, missingMl: 0 });
+    expect(reachOf(10, [], new Set(), undefined)).toEqual({ pourMl: 10, missingMl: 0 });
   });
 });

@@ -23,6 +23,19 @@ export function sayVolume(ml: number): string {
 }
 
 /**
+ * Says how much is in a jar, in millilitres as they can be seen in one.
+ *
+ * @param ml millilitres, 0 or more
+ * @example sayMl(112.9) // "110 ml"
+ */
+export function sayMl(ml: number): string {
+  if (ml < 0.05) return "nothing";
+  if (ml < 1) return "a few drops";
+  const grain = ml < 10 ? 1 : ml < 100 ? 5 : 10;
+  return `${Math.round(ml / grain) * grain} ml`;
+}
+
+/**
  * Says an area in the unit a painter pictures.
  *
  * @param mm2 square millimetres

@@ -6,7 +6,10 @@ import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { Piece } from "#core/piece/piece";
 import { firstPlan, jar, mug, pebble, plate, pot, rough, tray } from "../../../tests/reference/bench";
 import { bandHeight, CLEAR, columnOf, fillOf, kindOf } from "./bands";
-import { labelOf, LONG_NAME, stateText } from "./labels";
+import { laidPlace } from "./laid-place";
+import { widthOf } from "./label-layout";
+import { labelOf, stateText } from "./labels";
+import { HEAD_SIZE, rowsOf, TAIL_SIZE, WORDS } from "./layout";
 
 const menu = menuOf(CATALOGUE);
 const columns = (piece: Piece) => alikeZones(firstPlan(piece).zones).map((group) => columnOf(group, menu));
@@ -32,14 +35,40 @@ describe.each(PIECES)("%s", (_name, piece) => {
       }
     }
   });
-  test("every band has a name that fits, with its number", () => {
-    for (const band of columns(piece).flatMap((column) => column.bands)) {
-      const label = labelOf(band, menu, 7, LONG_NAME);
-      expect(label).not.toMatch(/undefined|null/);
-      expect(label.length).toBeLessThanOrEqual(LONG_NAME + 8);
-      if (band.kind !== "cap") expect(label).toMatch(/^7 · \S/);
+  test("every band has its number, its name uncut, and its place beside the bands, over no other's", () => {
+    for (const column of columns(piece)) {
+      const numbers = new Map(column.group.steps.map((step, index) => [step.id as string, index + 1]));
+      for (const width of [214, 260, 330]) {
+        const { beside, above, below } = laidPlace(column, { menu, numbers, states: null }, width, new Set());
+        expect(beside.filter(({ kind }) => kind !== "night").map(({ step }) => step.id)).toEqual([
+          ...column.bands.map(({ step }) => step.id).reverse(),
+          ...column.acts.map((step) => step.id),
+        ]);
+        for (const [index, { label, y }] of beside.entries()) {
+          const next = beside[index + 1];
+          if (next) expect(next.y - next.label.height / 2).toBeGreaterThanOrEqual(y + label.height / 2 - 1e-6);
+          expect([y - label.height / 2 >= -above, y + label.height / 2 <= below]).toEqual([true, true]);
+          for (const line of label.head) expect(widthOf(line, HEAD_SIZE)).toBeLessThanOrEqual(width - WORDS);
+          for (const line of label.tail) expect(widthOf(line, TAIL_SIZE)).toBeLessThanOrEqual(width - WORDS);
+        }
+        for (const band of column.bands.filter(({ kind }) => kind !== "cap")) {
+          const own = beside.find(({ step, kind }) => kind === "band" && step.id === band.step.id)!;
+          const { head, tail } = labelOf(band, menu, numbers.get(band.step.id));
+          expect(head).toMatch(/^\d+ · \S/);
+          expect([own.label.head.join(""), own.label.tail.join("")].map(unspaced)).toEqual([head, tail].map(unspaced));
+        }
+      }
     }
   });
+});
+
+const unspaced = (text: string) => text.replaceAll(" ", "");
+
+test("places stand side by side where there is room, in rows filled evenly", () => {
+  expect(rowsOf(1, 720)).toEqual({ perRow: 1, each: 330 });
+  expect(rowsOf(3, 720).perRow).toBe(3);
+  expect(rowsOf(4, 720).perRow).toBe(2);
+  expect(rowsOf(3, 320)).toEqual({ perRow: 1, each: 320 });
 });
 
 describe("heights", () => {

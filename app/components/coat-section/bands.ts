@@ -4,9 +4,9 @@ import type { Step } from "#core/coating/model/step";
 
 /** A wait of this many minutes or more is a night: drawn as a gap. */
 const NIGHT_MIN = 8 * 60;
-export const NIGHT_GAP = 15;
+export const NIGHT_GAP = 14;
 const SEAM = 2;
-export const MIN_BAND = 19;
+export const MIN_BAND = 20;
 const MAX_BAND = 46;
 const GUIDE_ROW = 17;
 const CAP_ROW = 21;

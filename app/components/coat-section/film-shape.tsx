@@ -1,9 +1,10 @@
 import { steady } from "../colours";
 import type { Band } from "./bands";
 
-const EDGE = { stroke: "#1d2225", strokeOpacity: 0.5, strokeWidth: 1 } as const;
-const STROKE_SPACING = 15;
-const DOT_COUNT = 9;
+/** In the ink of the page: a dark coat keeps its edge in the evening too. */
+const EDGE = { stroke: "var(--ink)", strokeOpacity: 0.5, strokeWidth: 1 } as const;
+const STROKE_SPACING = 13;
+const DOT_COUNT = 5;
 /** A mark this wide is drawn as a block of the field it covers, not as a line. */
 const PATCHES = [0.03, 0.37, 0.71];
 
@@ -53,8 +54,8 @@ function Flakes({ band, place }: { band: Band; place: Place }) {
   const size = band.step.technique === "crystals" ? 5 : 2.6;
   return (
     <g fill={band.fill} {...EDGE} strokeWidth={0.7}>
-      {Array.from({ length: 26 }, (_unused, index) => {
-        const cx = x + 6 + (width - 12) * ((index + steady(band.step.id, index)) / 26);
+      {Array.from({ length: 13 }, (_unused, index) => {
+        const cx = x + 6 + (width - 12) * ((index + steady(band.step.id, index)) / 13);
         const cy = y + height - size - steady(band.step.id, index + 40) * (height - 2 * size);
         return <path key={index} d={`M${cx} ${cy - size}l${size} ${size}l${-size} ${size}l${-size} ${-size}z`} />;
       })}
@@ -67,8 +68,8 @@ function Lines({ band, place }: { band: Band; place: Place }) {
   const { x, y, width, height } = place;
   return (
     <g fill={band.fill} {...EDGE}>
-      {Array.from({ length: 12 }, (_unused, index) => (
-        <rect key={index} x={x + (width / 12) * (index + 0.3)} y={y + height * 0.3} width={width / 34} height={height * 0.7} rx={2} />
+      {Array.from({ length: 7 }, (_unused, index) => (
+        <rect key={index} x={x + (width / 7) * (index + 0.3)} y={y + height * 0.3} width={width / 20} height={height * 0.7} rx={2} />
       ))}
     </g>
   );
@@ -88,8 +89,8 @@ function Field({ band, place, at }: { band: Band; place: Place; at: string }) {
         return <path key={index} d={`M${x + width * from} ${line}q${width * 0.25} 1.6 ${width * 0.55} 0`} fill="none" stroke="#1d2225" strokeOpacity="0.16" />;
       })}
       {step.method === "spray" &&
-        Array.from({ length: 44 }, (_unused, index) => (
-          <circle key={index} cx={x + (width * index) / 44 + 2} cy={y - 1 + steady(step.id, index) * height} r={0.9} fill="#1d2225" fillOpacity="0.3" />
+        Array.from({ length: 20 }, (_unused, index) => (
+          <circle key={index} cx={x + (width * index) / 20 + 2} cy={y - 1 + steady(step.id, index) * height} r={0.9} fill="#1d2225" fillOpacity="0.3" />
         ))}
       {step.sheen === "matte" && <path d={path} fill={`url(#${at}-matte)`} />}
       {step.sheen === "satin" && <path d={path} fill={`url(#${at}-satin)`} />}
@@ -121,7 +122,7 @@ export function FilmShape({ band, x, width, at }: { band: Band; x: number; width
   return <Field band={band} place={place} at={at} />;
 }
 
-/** Whether a label can stand on the band itself, or needs a halo because there are gaps. */
+/** Whether a sign set on the band stands on its colour, or over gaps. */
 export function isSolid(band: Band): boolean {
   return band.kind === "film" && !band.step.marks && (band.step.role !== "decorate" || (band.step.coverage ?? 1) >= 0.9);
 }

@@ -63,3 +63,15 @@ export function Grammar({ at, menu, material }: { at: string; menu: Menu; materi
     </defs>
   );
 }
+
+/** The hatching of what is left alone, as a patch beside its words. */
+export function Alone({ at }: { at: string }) {
+  return (
+    <svg width="34" height="18" aria-hidden className="mt-1 shrink-0">
+      <pattern id={`${at}-patch`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0v8" stroke="var(--soft)" strokeWidth="1.8" />
+      </pattern>
+      <rect width="34" height="18" fill={`url(#${at}-patch)`} stroke="var(--line)" />
+    </svg>
+  );
+}

@@ -23,9 +23,10 @@ describe.each(KINDS)("%s", (kind) => {
     const odd = [1, 6].map(
       (factor) => ({ ...form, ...Object.fromEntries(measures.map((name, index) => [name, index % 2 ? 40 * factor : 240 / factor])) }) as Form,
     );
-    for (const one of [form, ...odd])
-      for (const { name, from, to, at } of drawingOf(one, 0, []).dimensions)
-        for (const [x, y] of [from, to, at]) expect([name, x >= 0 && x <= VIEW.width, y >= 0 && y <= VIEW.height]).toEqual([name, true, true]);
+    for (const drawn of [form, ...odd].map((one) => drawingOf(one, 0, [])))
+      for (const { name, from, to, at } of drawn.dimensions)
+        for (const [x, y] of [from, to, at])
+          expect([name, x >= 0 && x <= VIEW.width, y >= drawn.spare && y <= VIEW.height - drawn.spare]).toEqual([name, true, true]);
   });
 
   test("draws nothing that is not a number", () => {

@@ -20,6 +20,8 @@ export interface Dimension {
 export interface Drawing {
   readonly patches: readonly Patch[];
   readonly dimensions: readonly Dimension[];
+  /** What nothing stands in, at the head of the view and at its foot alike. */
+  readonly spare: number;
 }
 
 export const VIEW = { width: 340, height: 270 } as const;
@@ -32,7 +34,7 @@ function fitted(widthMm: number, heightMm: number) {
   const [w, h] = [widthMm * scale, heightMm * scale];
   const x = BOX.x + (BOX.width - w) / 2;
   const y = BOX.y + (BOX.height - h) / 2;
-  return { scale, x, y, w, h, right: x + w, bottom: y + h, middle: x + w / 2 };
+  return { scale, x, y, w, h, right: x + w, bottom: y + h, middle: x + w / 2, spare: y - BOX.y };
 }
 
 function above(name: string, x1: number, x2: number, y: number): Dimension {
@@ -72,6 +74,7 @@ function vessel({ top, bottom, height, names }: Vessel, lipMm: number, parts: re
     `M${cx - half(from)} ${from}L${cx - half(to)} ${to}a${half(to)} ${half(to) * TILT} 0 0 0 ${2 * half(to)} 0L${cx + half(from)} ${from}a${half(from)} ${half(from) * TILT} 0 0 1 ${-2 * half(from)} 0z`;
   const strip = y0 + (y1 - y0) * 0.2;
   return {
+    spare: box.spare,
     patches: [
       ...(parts.includes("saucer") ? [{ surface: "saucer" as const, path: `M${cx - rt * 0.98} ${y1 - 2}h${rt * 1.96}l-8 16h${-(rt * 1.96 - 16)}z` }] : []),
       ...(parts.includes("handle")
@@ -122,6 +125,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
       const middle = (side.y + side.bottom) / 2;
       const [rx, ry] = [top.w / 2, (side.bottom - side.y) / 2];
       return {
+        spare: top.spare,
         patches: [
           { surface: "front", path: ellipse(top.middle, top.y + top.h / 2, top.w / 2, top.h / 2) },
           { surface: "front", path: `M${top.x} ${middle}a${rx} ${ry} 0 0 1 ${2 * rx} 0z` },
@@ -137,6 +141,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
     case "dome": {
       const box = fitted(form.diameterMm, form.heightMm);
       return {
+        spare: box.spare,
         patches: [
           { surface: "front", path: `M${box.x} ${box.bottom}a${box.w / 2} ${box.h} 0 0 1 ${box.w} 0z` },
           { surface: "back", path: `M${box.x} ${box.bottom}h${box.w}v5h${-box.w}z` },
@@ -150,6 +155,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
       const t = form.thicknessMm * box.scale;
       const y = box.y + ry;
       return {
+        spare: box.spare,
         patches: [
           { surface: "back", path: `M${box.x} ${y + t}a${r} ${ry} 0 0 0 ${box.w} 0v4a${r} ${ry} 0 0 1 ${-box.w} 0z` },
           { surface: "edge", path: `M${box.x} ${y}a${r} ${ry} 0 0 0 ${box.w} 0v${t}a${r} ${ry} 0 0 1 ${-box.w} 0z` },
@@ -174,6 +180,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
       const rect = (x: number, y: number, w: number, h: number) => `M${x} ${y}h${w}v${h}h${-w}z`;
       const inset = Math.min(10, top.h / 6);
       return {
+        spare: top.spare,
         patches: [
           { surface: "front", path: rect(top.x, top.y, top.w, top.h) },
           { surface: "lid", path: rect(top.x, top.y, top.w, top.h) },
@@ -194,6 +201,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
       const [cx, cy, r] = [box.middle, box.y + box.h / 2, box.w / 2];
       const well = Math.max(0, form.diameterMm / 2 - form.rimWidthMm) * box.scale;
       return {
+        spare: box.spare,
         patches: [
           { surface: "back", path: ellipse(cx, cy + 5, r, r) },
           { surface: "plate-rim", path: ellipse(cx, cy, r, r) },
@@ -211,6 +219,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
       const yf = yb + form.stemHeightMm * box.scale;
       const lip = Math.min(0.5, lipMm / form.bowlHeightMm) * (yb - y0);
       return {
+        spare: box.spare,
         patches: [
           {
             surface: "wall",
@@ -231,6 +240,7 @@ export function drawingOf(form: Form, lipMm: number, parts: readonly string[]): 
     }
     case "custom":
       return {
+        spare: 0,
         patches: [{ surface: "", path: "M96 132c-6-52 42-78 86-70s88 24 78 74-58 62-96 60-62-14-68-64z" }],
         dimensions: [{ name: "areaMm2", from: [110, 132], to: [250, 132], at: [178, 132] }],
       };

@@ -57,16 +57,21 @@ interface MeasureProps {
   readonly form: Form;
   readonly value: number;
   readonly unit: LengthUnit;
+  /** What is cut off the view above and below. */
+  readonly spare: number;
   readonly save: (value: number, before: number) => void;
 }
 
 /** One measure, typed where it is drawn; saved while it is typed, refused with a reason when it cannot be. */
-function Measure({ dimension: { name, at }, form, value, unit, save }: MeasureProps) {
+function Measure({ dimension: { name, at }, form, value, unit, spare, save }: MeasureProps) {
   const id = useId();
   const field = useTyped({ value, text: (mm) => shown(name, mm, unit), read: (text) => measured(text, name, unit, form), save });
   const { wrong } = field;
   return (
-    <div className="absolute -translate-x-1/2 -translate-y-1/2" style={{ left: `${(at[0] / VIEW.width) * 100}%`, top: `${(at[1] / VIEW.height) * 100}%` }}>
+    <div
+      className="absolute -translate-x-1/2 -translate-y-1/2"
+      style={{ left: `${(at[0] / VIEW.width) * 100}%`, top: `${((at[1] - spare) / (VIEW.height - 2 * spare)) * 100}%` }}
+    >
       <label htmlFor={id} className="sr-only">
         {MEASURE_NAMES[name]}
       </label>
@@ -110,17 +115,19 @@ interface DrawingProps {
   readonly base: string | null;
   readonly lit: ZoneId | null;
   readonly light: (zone: ZoneId | null) => void;
+  /** The user points at a place, to say what goes there. */
+  readonly point: (zone: ZoneId) => void;
 }
 
 /** The piece in side view with its measures: sizes are typed on the drawing, which follows them; zones light up under the pointer. */
-export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, base, lit, light }: DrawingProps) {
+export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, base, lit, light, point }: DrawingProps) {
   const at = useId().replace(/[^a-z0-9]/gi, "");
   const { form, parts = [] } = record.piece;
   const drawn = drawingOf(form, lipMm, parts);
   const known = drawn.patches.filter((patch) => patch.surface === "" || zoneOf.has(patch.surface));
   return (
-    <div className="relative mx-auto w-full max-w-[25rem]">
-      <svg viewBox={`0 0 ${VIEW.width} ${VIEW.height}`} className="block w-full" aria-hidden onPointerLeave={() => light(null)}>
+    <div className="relative mx-auto w-full max-w-[21rem]">
+      <svg viewBox={`0 ${drawn.spare} ${VIEW.width} ${VIEW.height - 2 * drawn.spare}`} className="block w-full" aria-hidden onPointerLeave={() => light(null)}>
         <defs>
           <Texture id={`${at}-body`} texture={body.texture} colour={body.colour} />
           <marker id={`${at}-end`} viewBox="0 0 6 10" refX="3" refY="5" markerWidth="5" markerHeight="8" orient="auto-start-reverse">
@@ -139,6 +146,8 @@ export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, bas
               strokeWidth={zone !== null && zone === lit ? 4 : 1.6}
               strokeDasharray={patch.line ? "4 4" : undefined}
               onPointerEnter={() => light(zone)}
+              className={zone === null ? "" : "cursor-pointer"}
+              onClick={() => zone !== null && point(zone)}
             />
           );
         })}
@@ -160,6 +169,7 @@ export function MeasuredDrawing({ record, unit, change, body, lipMm, zoneOf, bas
           form={form}
           value={(form as unknown as Record<string, number>)[dimension.name] ?? 0}
           unit={unit}
+          spare={drawn.spare}
           save={(value, before) => {
             const path = `form.${dimension.name}`;
             const seen = changePiece(record.piece, [{ op: "setPiece", path, value: before }]);

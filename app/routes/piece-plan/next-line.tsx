@@ -23,12 +23,12 @@ export function NextLine({
   const waiting = worked.filter((step) => states.get(step.id)?.state === "waiting").sort((a, b) => states.get(a.id)!.until! - states.get(b.id)!.until!)[0];
   if (ready)
     return (
-      <p className="next-line border-act">
-        <strong className="text-act">Now:</strong>{" "}
-        <button type="button" className="text-left underline decoration-2 underline-offset-4" onClick={() => select(ready.id)}>
-          {stepTitle(ready, menu)}
+      <p className="next-line flex items-baseline gap-2 border-act">
+        <strong className="text-act">Now:</strong>
+        <button type="button" className="text-left" onClick={() => select(ready.id)}>
+          <span className="underline decoration-2 underline-offset-4">{stepTitle(ready, menu)}</span>
+          <span className="text-soft"> · about {sayDuration(Math.max(1, ready.handsOnMin))}</span>
         </button>
-        <span className="text-soft"> · about {sayDuration(Math.max(1, ready.handsOnMin))}</span>
       </p>
     );
   if (waiting)

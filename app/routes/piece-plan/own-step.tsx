@@ -8,37 +8,13 @@ import type { NewStep } from "#core/coating/model/change";
 import { putAfter } from "#core/coating/model/own-steps";
 import type { Candidate } from "#core/coating/model/plan";
 import { Choice, Colour } from "~/components/fields";
+import { LAYER_KINDS, optionsFor } from "./layer-kinds";
 import type { Apply } from "./plan-actions";
 
-/** What may be put in by hand, in the order it is usually laid, with the jobs that products of it do. Decoration is said with the piece. */
-const KINDS: readonly { readonly role: Role; readonly name: string; readonly jobs: readonly string[] }[] = [
-  { role: "fill", name: "Filler", jobs: ["fill"] },
-  { role: "size", name: "A size", jobs: ["size", "bind"] },
-  { role: "prime", name: "A primer", jobs: ["ground", "white-ground", "block-stain", "grip"] },
-  { role: "base", name: "A coat of colour", jobs: ["colour", "stain"] },
-  { role: "isolate", name: "An isolating coat", jobs: ["isolate"] },
-  { role: "lock", name: "A coat to lock it", jobs: ["lock"] },
-  { role: "seal", name: "A sealer", jobs: ["seal", "inside-seal"] },
-];
+/** What may be put in by hand; decoration is said with the piece. */
+const KINDS = LAYER_KINDS.filter(({ role }) => role !== "decorate");
 const COATS = ["1", "2", "3", "4"].map((id) => ({ id, name: id === "1" ? "one coat" : `${id} coats` }));
 const FIRST_COLOUR = "#f4efe2";
-
-interface Option {
-  readonly id: string;
-  readonly name: string;
-  readonly product: string;
-  readonly jar?: Menu["jars"][number];
-}
-
-/** What it can be laid with: the user's jars first, then every kind that does the job. */
-function optionsFor(jobs: readonly string[], menu: Menu): readonly Option[] {
-  const kinds = menu.products.filter((one) => one.jobs.some((job) => jobs.includes(job)));
-  const jars = menu.jars.filter((jar) => kinds.some((kind) => kind.id === jar.classId));
-  return [
-    ...jars.map((jar): Option => ({ id: `jar/${jar.id}`, name: `${jar.name} (yours)`, product: jar.classId, jar })),
-    ...kinds.map(({ id, name }): Option => ({ id, name, product: id })),
-  ];
-}
 
 /** A step of the user's own after an act: what it does to the plan is judged at once. */
 export function OwnStep({ act, zones, menu, apply }: { act: ToldAct; zones: Candidate["zones"]; menu: Menu; apply: Apply }) {

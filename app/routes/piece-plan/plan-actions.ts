@@ -10,7 +10,8 @@ import type { SaveChanges } from "~/piece/use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanAsk } from "./plan-ask";
 
-export type Apply = (changes: readonly Change[]) => void;
+/** @param running what is still being picked or typed: it is saved when that rests, as one change */
+export type Apply = (changes: readonly Change[], running?: string) => void;
 
 /** What the parts of the plan screen may do to the plan. */
 export interface PlanActions {
@@ -43,11 +44,15 @@ export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRec
   const known = plan && plan.candidateId === shown?.id && (plan.basis ?? null) === view.basis ? plan.edits : null;
   const now = () => new Date().toISOString();
   return {
-    apply: (changes) => {
+    apply: (changes, running) => {
       const onPiece = changes.filter((change) => change.op === "setPiece");
       const edits = changes.filter((change) => change.op !== "setPiece");
       if (onPiece.length > 0) save(onPiece);
-      if (edits.length > 0 && followed) ask({ intent: "edit", followed, edits, known });
+      if (edits.length === 0 || !followed) return;
+      const all: PlanAsk = { intent: "edit", followed, edits, known };
+      if (running === undefined) ask(all);
+      // What was known when it was begun is known still: what lay in between was never saved.
+      else ask(all, { about: `${pieceId}/${running}`, over: (earlier) => (earlier.intent === "edit" ? { ...all, known: earlier.known } : all) });
     },
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
     markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),

@@ -4,6 +4,7 @@ import type { CoatEvent } from "#core/logbook/progress";
 import type { Intents } from "~/actions/perform";
 import { instantSchema } from "#core/formats/hours-schema";
 import { changesField, coatsField, followedField } from "~/piece/change-asks";
+import { recordIdSchema } from "#core/formats/stores/definition";
 import type { Followed } from "~/store/plans";
 
 /** What the plan's screen may ask of its action. */
@@ -16,7 +17,8 @@ export type PlanAsk =
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "clock-right"; readonly at: string }
   | { readonly intent: "repair"; readonly followed: Followed; readonly pinned: readonly StepId[] }
-  | { readonly intent: "engine"; readonly take: "newer" | "kept" };
+  | { readonly intent: "engine"; readonly take: "newer" | "kept" }
+  | { readonly intent: "version"; readonly id: string };
 
 export const PLAN_INTENTS: Intents<PlanAsk> = {
   edit: (joi) => ({ followed: followedField(joi), edits: changesField(joi), known: changesField(joi).allow(null).optional() }),
@@ -27,5 +29,6 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   undone: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   "clock-right": (joi) => ({ at: instantSchema(joi).required() }),
   repair: (joi) => ({ followed: followedField(joi), pinned: joi.array().items(joi.string().max(120)).max(200).required() }),
+  version: (joi) => ({ id: recordIdSchema(joi).required() }),
   engine: (joi) => ({ take: joi.string().valid("newer", "kept").required() }),
 };

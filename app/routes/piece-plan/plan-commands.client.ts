@@ -9,7 +9,7 @@ import { clashKey, isOwnEdit, noteClash, noteOwnEdits, settleClash } from "~/sto
 import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
-import { clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
+import { bringVersionBack, clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { markDone, markUndone, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "./plan-ask";
@@ -55,6 +55,11 @@ export function planCommands(of: string) {
       if (!made) return;
       noteRepair(of, made.done ? { done: true, changes: made.changes.length } : made);
       if (made.done && made.changes.length > 0) await editPlan(await database(), id, followed, made.changes, by);
+    },
+    version: async ({ id: of }: Of<"version">, by: By) => {
+      const db = await database();
+      const version = await db.get("versions", of);
+      if (version?.pieceId === id) await bringVersionBack(db, id, version, by);
     },
     engine: async ({ take }: Of<"engine">, by: By) => {
       const { kept, view } = await current();

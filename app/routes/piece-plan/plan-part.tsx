@@ -24,7 +24,7 @@ import type { DatesView } from "~/piece/dates.client";
 import { readyText } from "~/piece/ready-text";
 import { useStates } from "~/piece/use-states";
 import type { PlannedView } from "~/workers/plan-worker-api";
-import { Findings } from "./findings";
+import { Findings } from "~/components/findings";
 import { ChangedPlan, NewerEngine } from "./newer-engine";
 import { NextLine } from "./next-line";
 import { WrongClock } from "./wrong-clock";
@@ -143,6 +143,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const panel = open && (
     <StepPanel
       act={open}
+      acts={acts}
       zones={shown.zones}
       places={places}
       tasks={view.work ? tasksOf(open, view.work) : []}
@@ -162,20 +163,16 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-2xl">{shown.title}</h2>
-        <Awaited of={dates} waiting={<p className="text-soft max-sm:min-h-[4.5em]">dating it…</p>}>
+        <Awaited of={dates} waiting={<p className="leading-snug text-soft max-sm:min-h-[3em]">dating it…</p>}>
           {({ dates: dated, now: from }) =>
             dated?.usual && (
-              <p className="text-soft max-sm:min-h-[4.5em]">
+              <p className="leading-snug text-soft max-sm:min-h-[3em]">
                 ready {readyText(dated, "handle", from)} · hard {readyText(dated, "cured", from)}
               </p>
             )
           }
         </Awaited>
       </div>
-      <p className="mb-2">
-        About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle it gently after that
-        {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
-      </p>
       {view.changed && !view.newer && <ChangedPlan view={view} menu={menu} settle={actions.keepChanged} undo={actions.takeBack} />}
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
       <WrongClock last={laterThanNow(done.values(), now)} now={now} setRight={actions.clockIsRight} />
@@ -204,6 +201,10 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
           </p>
         </details>
       </div>
+      <p className="mt-2">
+        About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle it gently after that
+        {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
+      </p>
       <Questions piece={record.piece} menu={menu} answer={actions.apply} />
       {!narrow && panel}
       {(edits > 0 || lost > 0) && (

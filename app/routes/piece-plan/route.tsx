@@ -4,6 +4,7 @@ import type { ZoneId } from "#core/catalogue/vocabulary";
 import { stepId } from "#core/catalogue/ids";
 import type { Assumption } from "#core/piece/piece";
 import { perform } from "~/actions/perform";
+import { useAsk } from "~/actions/use-ask";
 import { Awaited, useLast } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { skipTo } from "~/components/skip-links";
@@ -13,20 +14,22 @@ import { keptPiece, planOf } from "~/piece/kept-piece";
 import { useRecord } from "~/piece/use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
-import { FactsPanel } from "./facts-panel";
+import { FactsPanel } from "./facts/panel";
 import { OnItAlready } from "./on-it-already";
 import { PLAN_INTENTS } from "./plan-ask";
 import type { PlanAsk } from "./plan-ask";
 import { PlanPart } from "./plan-part";
 import { usePlanActions } from "./plan-actions";
 import type { Apply } from "./plan-actions";
+import { Versions } from "./versions";
 
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
-  const [kept, planner, { datesOfPiece }, { repairOf }] = await Promise.all([
+  const [kept, planner, { datesOfPiece }, { repairOf }, { versionsOf }] = await Promise.all([
     keptPiece(params.id),
     import("~/workers/planner.client"),
     import("~/piece/dates.client"),
     import("~/store/repairs.client"),
+    import("~/piece/versions.client"),
   ]);
   const of = planOf(kept);
   const step = new URL(request.url).searchParams.get("step");
@@ -36,6 +39,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
     repair: repairOf(params.id),
     view: planner.firstView(params.id, of),
     dates: datesOfPiece(kept),
+    versions: versionsOf(params.id).catch(() => []),
     explanation: planner.explanationOf(params.id, of, step === null ? null : stepId(step), Date.now()),
   };
 }
@@ -56,10 +60,16 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const wide = useWide();
   const { record, save } = useRecord();
+  const ask = useAsk<PlanAsk>(`/pieces/${record.id}?index`);
   const [lit, light] = useState<ZoneId | null>(null);
   const assumed = useLast(loaderData.view)?.set.assumed ?? NONE_ASSUMED;
   const facts = (
-    <aside key="facts" {...skipTo("facts", "Skip to what you know of it")} aria-label="What you know of it" className="min-w-0">
+    <aside
+      key="facts"
+      {...skipTo("facts", "Skip to what you know of it")}
+      aria-label="What you know of it"
+      className="min-w-0 lg:sticky lg:top-2 lg:max-h-[calc(100dvh-1rem)] lg:overflow-y-auto lg:pr-1 lg:pt-3"
+    >
       <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
     </aside>
   );
@@ -80,6 +90,7 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
               {busy ? "Working out the plan" : view.shown ? `Plan ready: ${view.shown.title}` : "No plan for this yet"}
             </p>
             <Planned view={view} loaded={loaderData} light={light} />
+            <Versions versions={loaderData.versions} bringBack={(id) => void ask({ intent: "version", id })} />
           </div>
         )}
       </Awaited>

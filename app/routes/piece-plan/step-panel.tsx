@@ -1,33 +1,32 @@
 import type { MouseEvent, RefObject } from "react";
-import { ArrowLeft, ArrowRight, Check, Droplet, Pin, RotateCcw } from "lucide-react";
+import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { Change } from "#core/coating/model/change";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
 import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
-import { productId } from "#core/catalogue/ids";
-import type { StepId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
-import { thinnedWith } from "#core/film/thinning";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
-import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
-import { isWaterborne, nameIn } from "~/components/use-menu";
+import { nameIn } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
-import { coatWords, placesText, stepTitle, thinningText, THINNER_CHOICES, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { coatWords, placesText, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
 import type { PlanActions } from "./plan-actions";
 import { OwnStep } from "./own-step";
+import { OwnWay } from "./own-way";
+import { OwnJar, OwnThinner, Pour } from "./pouring";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
   readonly act: ToldAct;
+  /** All acts, in their order. */
+  readonly acts: readonly ToldAct[];
   readonly zones: Candidate["zones"];
   /** How many places of the piece are worked on. */
   readonly places: number;
@@ -186,79 +185,10 @@ function Doing({
   );
 }
 
-/** The thinner the user is used to, for this act: what it does to body, hiding and film is judged at once. */
-function OwnThinner({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: PlanActions }) {
-  const { step, stepIds } = act;
-  const { thinning } = step;
-  if (!thinning || !isWaterborne(menu, step.product) || step.done || (step.role !== "base" && step.role !== "decorate")) return null;
-  const change = (thinner: string) => {
-    const value = thinnedWith(thinning, productId(thinner));
-    actions.apply(stepIds.map((stepId): Change => ({ op: "set", stepId, field: "thinning", value })));
-  };
-  return (
-    <div className="max-w-72 print:hidden">
-      <Choice label="Thin it with" value={thinning.with} choices={THINNER_CHOICES} onChange={change} />
-    </div>
-  );
-}
-
-/** Which jar it is taken from, where there are several of its kind; a jar that is chosen brings its colour. */
-function OwnJar({ act, menu, actions }: { act: ToldAct; menu: Menu; actions: PlanActions }) {
-  const { step, stepIds } = act;
-  const jars = menu.jars.filter((jar) => jar.classId === step.product);
-  if (jars.length === 0 || step.done || act.colours.length > 1 || (jars.length === 1 && step.ownProduct !== undefined && step.jar === undefined)) return null;
-  const choose = (id: string) => {
-    const colour = jars.find((jar) => jar.id === id)?.colour;
-    const one = (stepId: StepId): readonly Change[] => [
-      { op: "set", stepId, field: "jar", value: id === "" ? undefined : id },
-      ...(colour === undefined || step.colour === undefined ? [] : [{ op: "set", stepId, field: "colour", value: colour } as const]),
-    ];
-    actions.apply(stepIds.flatMap(one));
-  };
-  const own = jars.find((jar) => jar.id === step.ownProduct);
-  return (
-    <div className="max-w-72 print:hidden">
-      <Choice
-        label="Take it from"
-        value={step.jar ?? ""}
-        choices={[
-          { id: "", name: own ? `${own.name}, as it is its colour` : "no jar of yours: none is its colour" },
-          ...jars.map(({ id, name }) => ({ id, name })),
-        ]}
-        onChange={choose}
-      />
-    </div>
-  );
-}
-
-/**
- * What is poured, and from which jars: whether they reach is told.
- *
- * @param share of the act that is still to be done, 0–1
- */
-function Pour({ act, menu, thinning, share }: { act: ToldAct; menu: Menu; thinning: string | null; share: number }) {
-  // What is laid already is out of the jar.
-  const ml = (act.step.jarMl ?? 0) * (share || 1);
-  const jars = act.jars.flatMap((id) => menu.jars.find((jar) => jar.id === id) ?? []);
-  const [only] = jars.length === 1 ? jars : [];
-  const missing = only?.leftMl === undefined || share === 0 ? 0 : ml - only.leftMl;
-  return (
-    <p>
-      <Droplet aria-hidden size={18} className="inline text-ready" /> {jars.length === 0 ? "Pour out" : "Pour"} {sayVolume(ml)}
-      {jars.length > 0 && ` out of ${jars.map((jar) => jar.name).join(" and ")}`}
-      {only?.leftMl !== undefined && `, which has ${only.leftMl < 1 ? "nothing" : `about ${sayVolume(only.leftMl)}`} left`}.
-      {missing > SOME_PAINT_ML && <strong className="text-act"> It does not reach: {sayVolume(missing)} are missing.</strong>}
-      {thinning && ` ${thinning}`}
-    </p>
-  );
-}
-
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
-export function StepPanel({ act, zones, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
+export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
   const title = stepTitle(step, menu);
-  const thinning = thinningText(step);
-  const share = tasks.length === 0 ? 1 : tasks.filter((task) => !done.has(task.id)).length / tasks.length;
   return (
     <section ref={ref} aria-label={`Step ${number}: ${title}`} className={`note scroll-mt-3 p-4 ${narrow ? "" : "mt-3"}`} data-panel>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -303,9 +233,9 @@ export function StepPanel({ act, zones, places, tasks, done, state, menu, action
           {step.because.map(({ requirement, text }) => (
             <p key={`${requirement}-${text}`}>Because {text}.</p>
           ))}
-          {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} thinning={thinning} share={share} />}
-          <OwnJar act={act} menu={menu} actions={actions} />
-          <OwnThinner act={act} menu={menu} actions={actions} />
+          {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} tasks={tasks} done={done} />}
+          <OwnJar act={act} menu={menu} apply={actions.apply} />
+          <OwnThinner act={act} menu={menu} apply={actions.apply} />
           {step.checks.map((check) => (
             <p key={check}>
               <Check aria-hidden size={18} className="inline text-ready" /> {check}
@@ -313,6 +243,7 @@ export function StepPanel({ act, zones, places, tasks, done, state, menu, action
           ))}
           <Figures step={step} />
           {state?.state !== "done" && <OwnChanges key={step.id} act={act} title={title} menu={menu} zones={zones} apply={actions.apply} />}
+          {!step.done && step.role !== "cure" && <OwnWay key={`way-${step.id}`} act={act} acts={acts} zones={zones} menu={menu} apply={actions.apply} />}
           {step.role !== "cure" && <OwnStep key={`own-${step.id}`} act={act} zones={zones} menu={menu} apply={actions.apply} />}
         </div>
         <Awaited of={explanation} waiting={<Alternatives explanation={null} step={step} menu={menu} actions={actions} />}>

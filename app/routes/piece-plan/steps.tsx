@@ -14,6 +14,7 @@ import { ColourChip } from "~/components/colour-chip";
 import { skipTo } from "~/components/skip-links";
 import { isWaterborne } from "~/components/use-menu";
 import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
+import { MovableStep, StepOrder } from "./step-order";
 import { useRunningValue } from "./use-running-value";
 
 const MAX_COATS = 12;
@@ -159,58 +160,61 @@ export function Steps({ acts, zones, places, menu, states, begun, selected, sele
   return (
     <section {...skipTo("steps", "Skip to the work, in its order")} className="mt-5" aria-label="The work in its order">
       <h3 className="text-xl">The work, in its order</h3>
-      <ol className="mt-2 grid gap-2">
-        {acts.map((act) => {
-          const { step } = act;
-          const title = stepTitle(step, menu);
-          const thinning = thinningText(step);
-          return (
-            <li
-              key={step.id}
-              id={`step-${step.id}`}
-              className={`rounded-lg border bg-sheet p-3 ${step.id === selected ? "border-ready shadow-[inset_0_0_0_2px_var(--ready)]" : "border-line"}`}
-            >
-              {step.waitBefore && (
-                <p className="mb-1 flex items-center gap-2 font-semibold text-ready">
-                  <Clock aria-hidden size={18} /> {waitText(step.waitBefore)}
-                </p>
-              )}
-              <div className="flex flex-wrap items-start justify-between gap-2">
-                <h4 className="font-text text-lg font-semibold">
-                  <button type="button" className="text-left" onClick={() => select(step.id)}>
-                    <span className="mr-2 inline-block min-w-6 text-soft">{act.number}</span>
-                    {title}
-                  </button>
-                  {act.colours.map((colour) => (
-                    <span key={colour} className="ml-2">
-                      <ColourChip colour={colour} sheen={step.sheen} size={20} />
-                    </span>
-                  ))}
-                </h4>
-                {begun && <StateMark state={states.get(step.id)} />}
-                {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} menu={menu} zones={zones} apply={apply} />}
-              </div>
-              {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
-              {step.because.map(({ requirement, text }) => (
-                <p key={`${requirement}-${text}`}>Because {text}.</p>
-              ))}
-              {step.jarMl !== null && step.jarMl > 0 && (
-                <p className="text-soft">
-                  Pour out {sayVolume(step.jarMl)}
-                  {thinning ? `. ${thinning}` : "."}
-                </p>
-              )}
-              {step.checks.map((check) => (
-                <p key={check} className="text-soft">
-                  <span aria-hidden>✓ </span>
-                  {check}
-                </p>
-              ))}
-              <Figures step={step} />
-            </li>
-          );
-        })}
-      </ol>
+      <StepOrder acts={acts} zones={zones} titleOf={(act) => stepTitle(act.step, menu)} apply={apply}>
+        <ol className="mt-2 grid gap-2">
+          {acts.map((act) => {
+            const { step } = act;
+            const title = stepTitle(step, menu);
+            const thinning = thinningText(step);
+            return (
+              <MovableStep
+                key={step.id}
+                act={act}
+                title={title}
+                className={`rounded-lg border bg-sheet p-3 ${step.id === selected ? "border-ready shadow-[inset_0_0_0_2px_var(--ready)]" : "border-line"}`}
+              >
+                {step.waitBefore && (
+                  <p className="mb-1 flex items-center gap-2 font-semibold text-ready">
+                    <Clock aria-hidden size={18} /> {waitText(step.waitBefore)}
+                  </p>
+                )}
+                <div className="flex flex-wrap items-start justify-between gap-2">
+                  <h4 className="font-text text-lg font-semibold">
+                    <button type="button" className="text-left" onClick={() => select(step.id)}>
+                      <span className="mr-2 inline-block min-w-6 text-soft">{act.number}</span>
+                      {title}
+                    </button>
+                    {act.colours.map((colour) => (
+                      <span key={colour} className="ml-2">
+                        <ColourChip colour={colour} sheen={step.sheen} size={20} />
+                      </span>
+                    ))}
+                  </h4>
+                  {begun && <StateMark state={states.get(step.id)} />}
+                  {states.get(step.id)?.state !== "done" && <OwnChanges act={act} title={title} menu={menu} zones={zones} apply={apply} />}
+                </div>
+                {places > 1 && <p className="font-semibold">{placesText(act, places)}</p>}
+                {step.because.map(({ requirement, text }) => (
+                  <p key={`${requirement}-${text}`}>Because {text}.</p>
+                ))}
+                {step.jarMl !== null && step.jarMl > 0 && (
+                  <p className="text-soft">
+                    Pour out {sayVolume(step.jarMl)}
+                    {thinning ? `. ${thinning}` : "."}
+                  </p>
+                )}
+                {step.checks.map((check) => (
+                  <p key={check} className="text-soft">
+                    <span aria-hidden>✓ </span>
+                    {check}
+                  </p>
+                ))}
+                <Figures step={step} />
+              </MovableStep>
+            );
+          })}
+        </ol>
+      </StepOrder>
     </section>
   );
 }

@@ -5,6 +5,8 @@ import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Menu } from "#core/catalogue/menu";
 import { nameOfColour } from "#core/film/colour-names";
+import { needsOf } from "#core/shelf/needs";
+import type { Need } from "#core/shelf/needs";
 import { serves } from "#core/catalogue/tool";
 import { sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
@@ -71,20 +73,12 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
   );
 }
 
-/** The colours and jars of a product, with how much of each; none where there is nothing to tell apart. */
-function coloursOf(steps: readonly Step[], product: string) {
-  const kinds = new Map<string, { readonly key: string; readonly colour: string | undefined; readonly jar: string | undefined; readonly ml: number }>();
-  for (const { product: id, colour, ownProduct: jar, jarMl, done } of steps) {
-    if (id !== product || done || jarMl === null || jarMl <= 0 || (colour === undefined && jar === undefined)) continue;
-    const key = jar ?? colour!;
-    kinds.set(key, { key, colour, jar, ml: (kinds.get(key)?.ml ?? 0) + jarMl });
-  }
-  return [...kinds.values()];
-}
-
 /** What to have on the table before beginning: products with how much of each, then the rest. */
 function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
   const steps = shown.zones.flatMap((zone) => zone.steps);
+  const needs = needsOf(shown);
+  /** What has neither a colour nor a jar is told by its kind alone. */
+  const isTold = (id: string) => (need: Need) => need.product === id && (need.colour ?? need.jar) !== undefined;
   const named = (of: readonly Step[]) => [...new Set(of.map((step) => nameIn(menu.products, step.product).toLowerCase()))];
   const aids = steps.filter((step) => !shown.totals.products.includes(step.product) && step.role !== "cure" && step.role !== "unmask");
   const isThing = (step: Step) => step.role === "mark" || step.role === "mask";
@@ -99,8 +93,8 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
           <li key={id} className="break-inside-avoid">
             {nameIn(menu.products, id)}
             {shown.totals.jarMlByProduct[id] !== undefined && <span className="text-soft">, {sayVolume(shown.totals.jarMlByProduct[id])}</span>}
-            {coloursOf(steps, id).map(({ key, colour, jar, ml }) => (
-              <span key={key} className="block pl-4">
+            {needs.filter(isTold(id)).map(({ colour, jar, ml }) => (
+              <span key={jar ?? colour} className="block pl-4">
                 {colour && <ColourChip colour={colour} size={18} />} {menu.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour!)}
                 <span className="text-soft">, {sayVolume(ml)}</span>
               </span>

@@ -1,23 +1,18 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { Award } from "lucide-react";
-import { comparePlans } from "#core/coating/explain/compare-plans";
-import type { ComparedRow } from "#core/coating/explain/compare-plans";
+import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { Candidate } from "#core/coating/model/plan";
-import type { Step } from "#core/coating/model/step";
-import { scoreDifference, tradesOf, winsOf } from "#core/coating/facts/trade-offs";
+import { winsOf } from "#core/coating/facts/trade-offs";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
+import { MiniSection } from "~/components/coat-section/mini-section";
 import { Choice } from "~/components/fields";
-import { stepTitle, TRADE_WORDS, waitText, WIN_WORDS, zoneNames } from "~/components/words";
+import { WIN_WORDS } from "~/components/words";
+import { Beside } from "./beside";
+import { sayTrades } from "./say-trades";
 
 const DAY_MIN = 24 * 60;
-/** What a plan trades against the one the user follows, in the words of what the user would notice. */
-function trades(one: Candidate, against: Candidate): string {
-  const said = tradesOf(scoreDifference(one.scores, against.scores)).map((trade) => TRADE_WORDS[trade]);
-  return said.length > 0 ? said.join(", ") : "much the same, another way of working";
-}
-
 /** What a plan wins among those shown, but for what its title says already. */
 function winsBesideTitle(one: Candidate, candidates: readonly Candidate[]): readonly string[] {
   const title = one.title.toLowerCase();
@@ -35,91 +30,16 @@ function Wins({ words }: { words: readonly string[] }) {
   );
 }
 
-function Cell({ step, menu, note }: { step: Step | null; menu: Menu; note: string }) {
-  return (
-    <td className={`border-t border-line p-2 align-top ${note ? "bg-note-tint font-semibold" : ""}`}>
-      {step ? (
-        <>
-          {stepTitle(step, menu)}
-          {note && <span className="block text-sm font-normal text-soft">{note}</span>}
-        </>
-      ) : (
-        <span className="text-soft">–</span>
-      )}
-    </td>
-  );
-}
-
-const DIFFERENCE_WORDS: Record<ComparedRow["differs"][number], string> = {
-  coats: "other number of coats",
-  sheen: "other sheen",
-  product: "another product",
-  heat: "other heat",
-  wait: "another wait before it",
-};
-
-function noteOf(row: ComparedRow, side: "left" | "right"): string {
-  const step = row[side];
-  if (!step) return "";
-  if (!row.left || !row.right) return "only here";
-  return row.differs.map((one) => (one === "wait" && step.waitBefore ? waitText(step.waitBefore).toLowerCase() : DIFFERENCE_WORDS[one])).join(", ");
-}
-
-/** Two plans side by side; what differs is marked and said. */
-function Comparison({ left, right, menu }: { left: Candidate; right: Candidate; menu: Menu }) {
-  return (
-    <div className="overflow-x-auto">
-      <table className="w-full border-collapse">
-        <caption className="sr-only">
-          {left.title} beside {right.title}
-        </caption>
-        <thead>
-          <tr className="text-left">
-            <th scope="col" className="w-1/2 p-2">
-              {left.title}
-            </th>
-            <th scope="col" className="p-2">
-              {right.title}
-            </th>
-          </tr>
-        </thead>
-        {comparePlans(left, right).map(({ zones, rows }) => (
-          <tbody key={zones.join("+")}>
-            <tr>
-              <th scope="rowgroup" colSpan={2} className="border-t-2 border-ink p-2 text-left font-display font-normal">
-                {zoneNames(zones)}
-              </th>
-            </tr>
-            {rows.every((row) => row.left && row.right && row.differs.length === 0) && (
-              <tr>
-                <td colSpan={2} className="border-t border-line p-2 text-soft">
-                  the same in both
-                </td>
-              </tr>
-            )}
-            {rows.some((row) => !row.left || !row.right || row.differs.length > 0) &&
-              rows.map((row, index) => (
-                <tr key={index}>
-                  <Cell step={row.left} menu={menu} note={noteOf(row, "left")} />
-                  <Cell step={row.right} menu={menu} note={noteOf(row, "right")} />
-                </tr>
-              ))}
-          </tbody>
-        ))}
-      </table>
-    </div>
-  );
-}
-
 interface Props {
   readonly candidates: readonly Candidate[];
   readonly shown: Candidate;
   readonly menu: Menu;
+  readonly material: string;
   readonly choose: (candidate: Candidate) => void;
 }
 
 /** The ways to do it: what each is, what it trades, and any two side by side. */
-export function Candidates({ candidates, shown, menu, choose }: Props) {
+export function Candidates({ candidates, shown, menu, material, choose }: Props) {
   const [otherId, setOtherId] = useState<string>("");
   const others = candidates.filter((one) => one.id !== shown.id);
   const other = others.find((one) => one.id === otherId) ?? null;
@@ -138,12 +58,17 @@ export function Candidates({ candidates, shown, menu, choose }: Props) {
               {one.title}
             </span>
             <span className="font-normal text-soft">{one.school}</span>
+            <span className="my-1 block">
+              <MiniSection groups={alikeZones(one.zones)} menu={menu} material={material} states={null} label={`Coats: ${one.title}`} />
+            </span>
             <span className="font-normal">
               {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
               {sayDuration(one.scores.readyDays * DAY_MIN)}
             </span>
             <Wins words={winsBesideTitle(one, candidates)} />
-            {one.id !== shown.id && <span className="font-normal text-ready">Against yours: {trades(one, shown)}.</span>}
+            {one.id !== shown.id && (
+              <span className="font-normal text-ready">Against yours: {sayTrades(one, shown) || "much the same, another way of working"}.</span>
+            )}
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
@@ -157,7 +82,7 @@ export function Candidates({ candidates, shown, menu, choose }: Props) {
           />
         </div>
       )}
-      {other && <Comparison left={shown} right={other} menu={menu} />}
+      {other && <Beside left={shown} right={other} menu={menu} material={material} />}
     </div>
   );
 }

@@ -1,10 +1,15 @@
 import { NavLink, Outlet, redirect } from "react-router";
-import { Trash2 } from "lucide-react";
 import { pieceId } from "#core/catalogue/ids";
+import { daySchema } from "#core/formats/hours-schema";
+import { recordIdSchema } from "#core/formats/stores/definition";
+import { setNameSchema } from "#core/formats/stores/pieces";
 import type { PieceRecord } from "#core/formats/stores/pieces";
+import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
+import { ClashNotes } from "~/components/clash-notes";
 import { RoomError } from "~/components/room-error";
 import { Silhouette } from "~/components/shape/silhouette";
+import { timeZoneHere } from "~/components/time-zone";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { sayFact } from "~/components/words";
 import { useTyped } from "~/components/use-typed";
@@ -13,6 +18,7 @@ import { keptPiece } from "~/piece/kept-piece";
 import { useRecord } from "~/piece/use-record";
 import type { PieceAsk, SaveChanges } from "~/piece/use-record";
 import type { Route } from "./+types/route";
+import { More } from "./more";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const [kept, { clashesOf }] = await Promise.all([keptPiece(params.id), import("~/store/clashes.client")]);
@@ -21,7 +27,7 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 clientLoader.hydrate = true as const;
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
-  const [{ database }, { pieceById, removePiece, savePiece }, { GonePiece }, clashes] = await Promise.all([
+  const [{ database }, { copyPiece, pieceById, removePiece, savePiece, setKeeping }, { GonePiece }, clashes] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
@@ -33,6 +39,8 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
     {
       change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }),
       "take-theirs": (joi) => ({ key: joi.string().max(40).required() }),
+      "keep-with": (joi) => ({ set: setNameSchema(joi).allow(""), putAway: daySchema(joi).allow("") }),
+      copy: (joi) => ({ copy: recordIdSchema(joi).required() }),
       remove: () => ({}),
     },
     {
@@ -56,6 +64,14 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
         clashes.settleClash(id, key);
         return null;
       },
+      "keep-with": async ({ intent: _intent, ...keeping }, by) => {
+        await setKeeping(await database(), [id], keeping, by);
+        return null;
+      },
+      copy: async ({ copy }, by) => {
+        await copyPiece(await database(), id, pieceId(copy), by);
+        return redirect(`/pieces/${copy}`);
+      },
       remove: async (_ask, by) => {
         const db = await database();
         await removePiece(db, id, (await pieceById(db, id))?.piece.name, by);
@@ -76,50 +92,36 @@ const ROOMS = [
 /** A piece: its name, its rooms, and whichever of them is open. */
 export default function PiecePage() {
   const menu = useMenu();
-  const { record, clashes, save, remove, takeTheirs, keepMine } = useRecord();
+  const { record, clashes, save, remove, takeTheirs, keepMine, copy, putAway, putInSet } = useRecord();
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
   return (
     <>
       <title>{`${piece.name} – Nook Coat`}</title>
-      <div className="flex items-center justify-between gap-3 print:hidden">
-        <div className="flex min-w-0 grow items-center gap-3">
+      <div className="mb-4 grid items-end gap-x-4 border-b-2 border-ink print:hidden lg:grid-cols-[minmax(0,1fr)_auto]">
+        <div className="flex min-w-0 items-center gap-3 pb-1">
           <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
           <div className="min-w-0 grow">
             <Name record={record} save={save} />
-            <p className="text-soft">
+            <p className="leading-snug text-soft">
               {body?.name}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
               {(piece.count ?? 1) > 1 && `; ${piece.count} of them`}
             </p>
           </div>
         </div>
-        <button type="button" className="button shrink-0 max-sm:self-start max-sm:px-2.5" onClick={remove}>
-          <Trash2 aria-hidden size={18} /> <span className="max-sm:sr-only">Remove</span>
-        </button>
-      </div>
-      {clashes.map((clash) => (
-        <div key={clash.key} role="alert" className="mt-3 rounded-lg border-l-8 border-act bg-warn-tint p-3">
-          <p>
-            <strong>Another tab changed the same thing</strong> ({clash.what.join(", ")}). Yours was not saved.
-          </p>
-          <p className="mt-2 flex flex-wrap gap-2">
-            <button type="button" className="button" onClick={() => keepMine(clash)}>
-              Save mine
-            </button>
-            <button type="button" className="button" onClick={() => takeTheirs(clash)}>
-              Leave theirs
-            </button>
-          </p>
+        <div className="flex items-end justify-between gap-2">
+          <nav aria-label="This piece" className="flex flex-wrap gap-x-1">
+            {ROOMS.map(({ to, end, label, short }) => (
+              <NavLink key={to} to={to} end={end} className="tab" aria-label={label}>
+                <span className="max-sm:hidden">{label}</span>
+                <span className="sm:hidden">{short}</span>
+              </NavLink>
+            ))}
+          </nav>
+          <More record={record} copy={copy} putAway={(away) => putAway(away ? dateOf(Date.now(), timeZoneHere()) : "")} putInSet={putInSet} remove={remove} />
         </div>
-      ))}
-      <nav aria-label="This piece" className="mb-4 mt-2 flex flex-wrap gap-x-1 border-b-2 border-ink print:hidden">
-        {ROOMS.map(({ to, end, label, short }) => (
-          <NavLink key={to} to={to} end={end} className="tab" aria-label={label}>
-            <span className="max-sm:hidden">{label}</span>
-            <span className="sm:hidden">{short}</span>
-          </NavLink>
-        ))}
-      </nav>
+      </div>
+      <ClashNotes clashes={clashes} keepMine={keepMine} takeTheirs={takeTheirs} />
       <Outlet />
     </>
   );
@@ -137,7 +139,7 @@ function Name({ record, save }: { record: PieceRecord; save: SaveChanges }) {
     save: (name, before) => save([{ op: "setPiece", path: "name", value: name }], { seen: { ...record.piece, name: before }, typed: true }),
   });
   return (
-    <h1 className="text-3xl">
+    <h1 className="text-2xl sm:text-3xl">
       <textarea
         aria-label="Name of the piece"
         maxLength={120}

@@ -36,6 +36,8 @@ function Standing({ overview, now, menu }: { overview: Overview; now: number; me
 
 interface OfList {
   readonly listing: Listing;
+  /** Those of the list that are looked for, in their order. */
+  readonly pieces: readonly NamedPiece[];
   readonly now: number;
   readonly menu: Menu;
 }
@@ -106,7 +108,7 @@ function Card({ of: { id, name }, listing, now, menu }: OfList & { of: NamedPiec
 const MOST_AT_ONCE = 60;
 
 export function Cards(of: OfList) {
-  const { pieces } = of.listing;
+  const { pieces } = of;
   if (pieces.length > MOST_AT_ONCE) return <WindowedCards {...of} />;
   return (
     <ul className="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
@@ -124,7 +126,7 @@ const ROW_PX = 176;
 
 /** Of a long list only what is near the window is in the page. */
 function WindowedCards(of: OfList) {
-  const { pieces } = of.listing;
+  const { pieces } = of;
   const columns = useColumns();
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);

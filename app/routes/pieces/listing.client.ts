@@ -1,11 +1,12 @@
 import type { Overview } from "#core/logbook/overview";
-import { keptPiece, planOf } from "~/piece/kept-piece";
+import { keptPiece } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
+import { keyOf, workedOut } from "~/piece/worked-out.client";
 import type { Database } from "~/store/database";
-import { begunPieces, keepOverview, keptOverview, overviewKey } from "~/store/listing";
+import { begunPieces, keptOverview } from "~/store/listing";
 import { names } from "~/store/names.client";
 import type { NamedPiece } from "~/store/listing";
-import { isNotWanted, leaveList, overviewFor } from "~/workers/planner.client";
+import { isNotWanted, leaveList } from "~/workers/planner.client";
 
 /** A piece of the list, as it is read when its place comes into sight. */
 export interface Listed {
@@ -59,13 +60,8 @@ export class Listing {
   }
 
   private async overviewOf(kept: KeptPiece): Promise<Overview> {
-    const { id } = kept.record;
-    const key = overviewKey(kept.record, kept.plan, kept.progress, kept.shelf.key);
-    const remembered = await keptOverview(this.db, id, key, this.now);
-    if (remembered) return remembered;
-    const { needs, ...overview } = await overviewFor(id, planOf(kept), this.now);
-    void keepOverview(this.db, { id, key, overview, needs });
-    return overview;
+    const remembered = await keptOverview(this.db, kept.record.id, keyOf(kept), this.now);
+    return remembered ?? workedOut(this.db, kept, this.now);
   }
 }
 
@@ -109,7 +105,7 @@ export async function listingOf(db: Database): Promise<Listing> {
   // What was asked for the list before is asked again where it is still in sight.
   leaveList();
   const [pieces, begun] = await Promise.all([names(), begunPieces(db)]);
-  const here = new Set(pieces.map((one) => one.id));
+  const here = new Set(pieces.filter((one) => !one.away).map((one) => one.id));
   const begunHere = begun.filter((id) => here.has(id));
   told = new Set(begunHere.slice(0, MOST_BEGUN));
   return new Listing(db, pieces, begunHere, Date.now());

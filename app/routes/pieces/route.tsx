@@ -1,11 +1,12 @@
 import { useEffect } from "react";
 import { Link } from "react-router";
-import { Plus, Undo2 } from "lucide-react";
+import { Layers, Plus, Undo2 } from "lucide-react";
+import { tableOrder } from "#core/logbook/overview";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
 import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
 import { useAppContext } from "~/components/app-context";
-import { Awaited } from "~/components/awaited";
+import { Awaited, useLast } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
@@ -19,6 +20,8 @@ import type { Route } from "./+types/route";
 import { Cards } from "./cards";
 import { listingOf, listSeen } from "./listing.client";
 import { OnTheTable } from "./on-the-table";
+import { Seek, useSought } from "./seek";
+import { setsOf, soughtIn } from "./sought";
 
 interface PiecesAsk {
   readonly intent: "open-demo";
@@ -83,6 +86,11 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
   const now = useNow();
   const { listing, removed, standing, backup } = loaderData;
   useEffect(() => listSeen(), []);
+  const [sought, seek] = useSought();
+  const sets = setsOf(listing.pieces);
+  const known = useLast(standing);
+  const table = known ? [...known].sort((a, b) => tableOrder(a.overview, b.overview)).map(({ kept }) => kept.record.id as string) : [];
+  const pieces = soughtIn(listing.pieces, sought, { ids: listing.begun, table });
   return (
     <>
       <title>Pieces – Nook Coat</title>
@@ -100,10 +108,21 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
         <>
           {listing.begun.length > 0 && (
             <Awaited of={standing} waiting={<OnTheTable begun={listing.begun.length} standing={null} now={now} menu={menu} />}>
-              {(known) => <OnTheTable begun={listing.begun.length} standing={known} now={now} menu={menu} />}
+              {(told) => <OnTheTable begun={listing.begun.length} standing={told} now={now} menu={menu} />}
             </Awaited>
           )}
-          <Cards listing={listing} now={now} menu={menu} />
+          {listing.pieces.length > 1 && <Seek sought={sought} seek={seek} sets={sets} />}
+          {sought.set !== "" && (
+            <p className="mt-3">
+              <Link to={`/sets/${encodeURIComponent(sought.set)}`} className="button">
+                <Layers aria-hidden size={20} /> Make “{sought.set}” together
+              </Link>
+            </p>
+          )}
+          <p role="status" className={pieces.length === listing.pieces.length ? "sr-only" : "mt-2 text-soft"}>
+            {pieces.length === 0 ? "None is like that." : `${pieces.length} of ${listing.pieces.length} pieces`}
+          </p>
+          <Cards listing={listing} pieces={pieces} now={now} menu={menu} />
         </>
       )}
       {listing.pieces.length > 0 && backup.changes >= CHANGES_BEFORE_ADVICE && (

@@ -1,10 +1,11 @@
 import { AlertDialog } from "radix-ui";
-import { useEffect, useRef, useSyncExternalStore } from "react";
+import { useEffect, useSyncExternalStore } from "react";
 import { useFetcher } from "react-router";
 import { format } from "date-fns";
 import { Download, Trash2, Upload } from "lucide-react";
 import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
 import { download } from "~/components/download";
+import { FileButton } from "~/components/file-button";
 import { importState, onImportState } from "./import-progress.client";
 import type { BackupState, RoomLeft } from "~/store/backup.client";
 import type { FilesAsk, Outcome } from "./files-commands.client";
@@ -119,7 +120,6 @@ const MOST_NAMED = 12;
 
 /** Saving, bringing in, emptying. */
 export function Files({ pieces, backup, room }: { pieces: number; backup: BackupState; room: RoomLeft | null }) {
-  const picker = useRef<HTMLInputElement>(null);
   const fetcher = useFetcher<Outcome>({ key: "files" });
   const ask = (asked: FilesAsk) => void fetcher.submit(asked as never, { method: "post", action: "/settings", encType: "application/json" });
   const outcome = fetcher.data ?? null;
@@ -141,22 +141,14 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
         <button type="button" className="button button-act" onClick={() => ask({ intent: "export" })}>
           <Download aria-hidden size={20} /> Save the notebook
         </button>
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
+          icon={Upload}
+          label="Notebook file"
           accept=".json,application/json"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Notebook file"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = "";
-            if (file) void import("./files-commands.client").then(({ handOver }) => ask({ intent: "import", file: handOver(file) }));
-          }}
-        />
-        <button type="button" className="button" onClick={() => picker.current?.click()}>
-          <Upload aria-hidden size={20} /> Bring a file in
-        </button>
+          take={(file) => void import("./files-commands.client").then(({ handOver }) => ask({ intent: "import", file: handOver(file) }))}
+        >
+          Bring a file in
+        </FileButton>
         <AlertDialog.Root>
           <AlertDialog.Trigger className="button">
             <Trash2 aria-hidden size={20} /> Empty the notebook

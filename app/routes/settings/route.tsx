@@ -19,6 +19,7 @@ import { timeZoneHere } from "~/components/time-zone";
 import { RoomError } from "~/components/room-error";
 import { skipTo } from "~/components/skip-links";
 import { useTyped } from "~/components/use-typed";
+import { UNIT_CHOICES } from "~/components/words";
 import { freshId } from "~/store/fresh-id";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
@@ -171,10 +172,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               <Radios
                 legend="Lengths in"
                 value={settings.units}
-                choices={[
-                  { id: "mm", name: "millimetres" },
-                  { id: "in", name: "inches" },
-                ]}
+                choices={UNIT_CHOICES}
                 onChange={(units) => set({ units: units as SettingsRecord["units"] })}
               />
               <Signature value={settings.signature} save={(signature) => set({ signature }, true)} />
@@ -194,7 +192,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               />
               <Tick name="Sound two soft notes when a wait has ended" on={settings.sounds} onChange={(sounds) => set({ sounds })} />
               <Tick
-                name="Single keys do things: N a new piece, D done, 1 and 2 the places"
+                name="Single keys do things: N a new piece, D done, 1 to 3 the places"
                 on={settings.singleKeys}
                 onChange={(singleKeys) => set({ singleKeys })}
               />

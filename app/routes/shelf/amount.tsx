@@ -1,10 +1,11 @@
 import { useState } from "react";
-import type { Jar, Left } from "#core/catalogue/jar";
+import type { Jar } from "#core/catalogue/jar";
 import { JAR_BOUNDS } from "#core/formats/stores/shelf";
-import { densityOf, mlByEye, mlByWeight, tareFor, tareOfFull } from "#core/shelf/amount-left";
+import { densityOf, seenByEye, tareFor, tareOfFull, weighed } from "#core/shelf/amount-left";
 import type { JarChange } from "#core/shelf/jar-change";
 import { Radios } from "~/components/fields";
-import { kindOf, sayMl, sizeOf } from "~/shelf/shelf-view";
+import { sayMl } from "#core/units/volume";
+import { kindOf, sizeOf } from "~/shelf/shelf-view";
 import { NumberField } from "./number-field";
 
 const BY_EYE = [
@@ -19,8 +20,7 @@ const BY_EYE = [
 /** Less than this nobody sees, mL. */
 const SOME_ML = 0.05;
 
-const left = (ml: number, by: Left["by"]): Left => ({ ml, by, at: new Date().toISOString() });
-const rounded = (ml: number) => Math.round(ml * 10) / 10;
+const now = () => new Date().toISOString();
 
 /** The jar on the scale: what it weighs, less what it weighs empty. */
 function ByWeight({ jar, shelf, change }: { jar: Jar; shelf: readonly Jar[]; change: (change: JarChange) => void }) {
@@ -29,14 +29,15 @@ function ByWeight({ jar, shelf, change }: { jar: Jar; shelf: readonly Jar[]; cha
   const density = kind && densityOf(kind);
   const tare = tareFor(jar, shelf);
   const size = sizeOf(jar);
-  const weighed = (g: number | undefined) => {
+  const leftBy = (g: number, tareG: number) => weighed(g, tareG, density?.kgL ?? null, now());
+  const onScale = (g: number | undefined) => {
     weigh(g);
-    if (g !== undefined && tare) change({ set: { left: left(rounded(mlByWeight(g, tare.g, density?.kgL ?? null)), "weight") } });
+    if (g !== undefined && tare) change({ set: { left: leftBy(g, tare.g) } });
   };
   const full = grossG === undefined ? null : tareOfFull(grossG, size.ml, density?.kgL ?? null);
   return (
     <div className="grid gap-2 sm:grid-cols-2">
-      <NumberField label="It weighs now" unit="g" value={grossG} bounds={JAR_BOUNDS.grams} save={weighed} />
+      <NumberField label="It weighs now" unit="g" value={grossG} bounds={JAR_BOUNDS.grams} save={onScale} />
       <NumberField
         label="Empty, with its lid"
         unit="g"
@@ -44,14 +45,18 @@ function ByWeight({ jar, shelf, change }: { jar: Jar; shelf: readonly Jar[]; cha
         typical={tare?.learnt ? `${Math.round(tare.g)}, like your others` : undefined}
         bounds={JAR_BOUNDS.grams}
         save={(tareG) => {
-          const ml = tareG !== undefined && grossG !== undefined ? { left: left(rounded(mlByWeight(grossG, tareG, density?.kgL ?? null)), "weight") } : {};
+          const ml = tareG !== undefined && grossG !== undefined ? { left: leftBy(grossG, tareG) } : {};
           change(tareG === undefined ? { clear: ["tareG"] } : { set: { tareG, ...ml } });
         }}
       />
       {grossG !== undefined && !tare && full !== null && (
         <p className="sm:col-span-2">
           What an empty jar weighs is not known yet.{" "}
-          <button type="button" className="button" onClick={() => change({ set: { tareG: Math.round(full), sizeMl: size.ml, left: left(size.ml, "weight") } })}>
+          <button
+            type="button"
+            className="button"
+            onClick={() => change({ set: { tareG: Math.round(full), sizeMl: size.ml, left: { ml: size.ml, by: "weight", at: now() } } })}
+          >
             This is its weight full
           </button>
         </p>
@@ -76,7 +81,7 @@ export function Amount({ jar, leftMl, shelf, change }: { jar: Jar; leftMl: numbe
         legend={`What is left in it${size.known ? "" : ` (of the usual ${size.ml} ml)`}`}
         value={eye}
         choices={BY_EYE}
-        onChange={(id) => change({ set: { left: left(rounded(mlByEye(Number(id), size.ml)), "eye") } })}
+        onChange={(id) => change({ set: { left: seenByEye(Number(id), size.ml, now()) } })}
       />
       <div className="grid gap-2 sm:grid-cols-2">
         <NumberField
@@ -84,7 +89,7 @@ export function Amount({ jar, leftMl, shelf, change }: { jar: Jar; leftMl: numbe
           unit="ml"
           value={leftMl === undefined ? undefined : Math.round(leftMl)}
           bounds={JAR_BOUNDS.ml}
-          save={(ml) => change(ml === undefined ? { clear: ["left"] } : { set: { left: left(ml, "volume") } })}
+          save={(ml) => change(ml === undefined ? { clear: ["left"] } : { set: { left: { ml, by: "volume", at: now() } } })}
         />
       </div>
       <details>

@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { jarId } from "#core/catalogue/ids";
-import { productId } from "#core/catalogue/ids";
+import { jarId, productId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
 import type { Sheen } from "#core/catalogue/vocabulary";
 import { basicSet, BASIC_PAINTS } from "#core/shelf/basic-set";

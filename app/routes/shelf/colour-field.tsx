@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Camera } from "lucide-react";
 import { COLOUR_NAMES, nameOfColour } from "#core/film/colour-names";
 import { hexOf } from "#core/formats/palettes/swatch";
+import { FileButton } from "~/components/file-button";
 import { Choice, Colour } from "~/components/fields";
 
 /** Longest side of a photograph in the page, px. */
@@ -81,7 +82,6 @@ const NAMES = Object.keys(COLOUR_NAMES).map((name) => ({ id: name, name }));
 
 /** A jar's colour: picked, taken from a photograph, or by a plain name. */
 export function ColourField({ colour, change }: { colour: string | undefined; change: (hex: string | undefined) => void }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [photo, setPhoto] = useState<ImageBitmap | null>(null);
   const [wrong, setWrong] = useState(false);
   const near = colour === undefined ? "" : nameOfColour(colour);
@@ -97,29 +97,22 @@ export function ColourField({ colour, change }: { colour: string | undefined; ch
             onChange={(name) => change(name === "" ? undefined : COLOUR_NAMES[name])}
           />
         </div>
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
+          icon={Camera}
+          label="Photograph of the colour"
           accept="image/*"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Photograph of the colour"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = "";
-            if (!file) return;
-            createImageBitmap(file).then(
+          take={(file) =>
+            void createImageBitmap(file).then(
               (bitmap) => {
                 setWrong(false);
                 setPhoto(bitmap);
               },
               () => setWrong(true),
-            );
-          }}
-        />
-        <button type="button" className="button" onClick={() => picker.current?.click()}>
-          <Camera aria-hidden size={18} /> From a photograph
-        </button>
+            )
+          }
+        >
+          From a photograph
+        </FileButton>
       </div>
       {wrong && (
         <p role="alert" className="text-stop">

@@ -1,10 +1,11 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Download, Upload } from "lucide-react";
 import { productId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
 import { comesInColours } from "#core/shelf/jar-from-words";
 import type { Problem } from "#core/formats/problem";
 import { download } from "~/components/download";
+import { FileButton } from "~/components/file-button";
 import { Choice } from "~/components/fields";
 import { KINDS } from "~/shelf/shelf-view";
 import type { ShelfFormat } from "~/shelf/shelf-files.client";
@@ -31,7 +32,6 @@ export function InAndOut({
   today: string;
   add: (jars: readonly Jar[]) => void;
 }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [kind, setKind] = useState("craft-acrylic");
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const files = () => import("~/shelf/shelf-files.client");
@@ -60,22 +60,9 @@ export function InAndOut({
           ))}
         </p>
         <div className="flex flex-wrap items-end gap-3">
-          <input
-            ref={picker}
-            type="file"
-            accept=".csv,.tsv,.txt,.gpl,.ase,.css,text/csv,text/css"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="File of jars or colours"
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              event.target.value = "";
-              if (file) void take(file);
-            }}
-          />
-          <button type="button" className="button" onClick={() => picker.current?.click()}>
-            <Upload aria-hidden size={18} /> Bring a table or a palette in
-          </button>
+          <FileButton icon={Upload} label="File of jars or colours" accept=".csv,.tsv,.txt,.gpl,.ase,.css,text/csv,text/css" take={(file) => void take(file)}>
+            Bring a table or a palette in
+          </FileButton>
           <div className="w-64">
             <Choice label="Colours of a palette are" value={kind} choices={COLOUR_KINDS} onChange={setKind} />
           </div>

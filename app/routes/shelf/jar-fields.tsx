@@ -1,18 +1,22 @@
-import type { Jar, JarLabel } from "#core/catalogue/jar";
+import type { Jar, JarLabel, Opacity } from "#core/catalogue/jar";
 import { productId } from "#core/catalogue/ids";
+import type { Sheen } from "#core/catalogue/vocabulary";
 import type { ProductClass } from "#core/catalogue/product-class";
 import { isDay } from "#core/formats/hours-schema";
 import { JAR_BOUNDS } from "#core/formats/stores/shelf";
+import { put, putLine } from "#core/shelf/jar-change";
 import type { JarChange } from "#core/shelf/jar-change";
 import { comesInColours } from "#core/shelf/jar-from-words";
 import { Choice } from "~/components/fields";
+import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 import { KINDS, kindOf, OPACITY_CHOICES, SHEEN_CHOICES, sizeOf } from "~/shelf/shelf-view";
 import { Amount } from "./amount";
 import { ColourField } from "./colour-field";
 import { NumberField } from "./number-field";
 
-export type ChangeFields = (change: JarChange, about?: string) => void;
+/** @param was what it comes instead of, as the user knew it when they began to type */
+export type ChangeFields = (change: JarChange, about?: string, was?: JarChange) => void;
 
 interface Props {
   readonly jar: Jar;
@@ -67,7 +71,7 @@ function Line({
       typical={typical}
       bounds={JAR_BOUNDS[field]}
       whole={whole}
-      save={(value) => change(value === undefined ? { clearLabel: [field] } : { label: { [field]: value } }, field)}
+      save={(value, before) => change(putLine(field, value), field, putLine(field, before))}
     />
   );
 }
@@ -98,7 +102,7 @@ function YesNo({
 function Bake({ jar, kind, change }: { jar: Jar; kind: ProductClass | null; change: ChangeFields }) {
   const { bake } = jar.label;
   const typical = kind?.bakeable;
-  const set = (next: JarLabel["bake"] | undefined) => change(next === undefined ? { clearLabel: ["bake"] } : { label: { bake: next } }, "bake");
+  const set = (next: JarLabel["bake"] | undefined) => change(putLine("bake", next), "bake");
   const usual = { atC: typical?.lowerC ?? 160, holdMin: typical?.holdMin ?? 30 };
   return (
     <>
@@ -133,28 +137,16 @@ function NameField({ jar, usualName, change }: Pick<Props, "jar" | "usualName" |
       const name = text.trim();
       return name === "" && usualName === undefined ? { wrong: "a jar needs a name" } : { value: name };
     },
-    save: (name) => change({ set: { name } }, "name"),
+    save: (name, before) => change(put("name", name), "name", put("name", before)),
   });
   return (
-    <label>
-      <span className="block">What you call it</span>
-      <input
-        className="field placeholder:text-soft placeholder:italic"
-        maxLength={JAR_BOUNDS.name}
-        autoComplete="off"
-        value={field.text}
-        placeholder={usualName}
-        aria-invalid={field.wrong !== null}
-        onFocus={field.begin}
-        onChange={(event) => field.type(event.target.value)}
-        onBlur={field.leave}
-      />
-      {field.wrong !== null && (
-        <span role="alert" className="text-stop">
-          {field.wrong}
-        </span>
-      )}
-    </label>
+    <TypedBox
+      field={field}
+      label="What you call it"
+      className="field placeholder:text-soft placeholder:italic"
+      maxLength={JAR_BOUNDS.name}
+      placeholder={usualName}
+    />
   );
 }
 
@@ -164,21 +156,9 @@ function OpenedOn({ jar, change }: Pick<Props, "jar" | "change">) {
     value: jar.openedOn ?? "",
     text: (day) => day,
     read: (text) => (text === "" || isDay(text) ? { value: text } : { wrong: "not a day yet" }),
-    save: (day) => change(day === "" ? { clear: ["openedOn"] } : { set: { openedOn: day } }, "openedOn"),
+    save: (day, before) => change(put("openedOn", day === "" ? undefined : day), "openedOn", put("openedOn", before === "" ? undefined : before)),
   });
-  return (
-    <label>
-      <span className="block">Opened on</span>
-      <input
-        type="date"
-        className="field"
-        value={field.text}
-        onFocus={field.begin}
-        onChange={(event) => field.type(event.target.value, event.target.validity.badInput)}
-        onBlur={field.leave}
-      />
-    </label>
-  );
+  return <TypedBox field={field} label="Opened on" type="date" />;
 }
 
 /** All that may be said of a jar; what its label leaves out stands as is typical of its kind, softly. */
@@ -198,7 +178,7 @@ export function JarFields({ jar, leftMl, shelf, change, usualName }: Props) {
         />
       </div>
       {(kind === null || comesInColours(kind) || jar.colour !== undefined) && (
-        <ColourField colour={jar.colour} change={(hex) => change(hex === undefined ? { clear: ["colour"] } : { set: { colour: hex } }, "colour")} />
+        <ColourField colour={jar.colour} change={(hex) => change(put("colour", hex), "colour")} />
       )}
       <div className="grid gap-2 sm:grid-cols-3">
         <NumberField
@@ -207,7 +187,7 @@ export function JarFields({ jar, leftMl, shelf, change, usualName }: Props) {
           value={jar.sizeMl}
           typical={`${size.ml}, typical`}
           bounds={JAR_BOUNDS.sizeMl}
-          save={(sizeMl) => change(sizeMl === undefined ? { clear: ["sizeMl"] } : { set: { sizeMl } }, "sizeMl")}
+          save={(sizeMl, before) => change(put("sizeMl", sizeMl), "sizeMl", put("sizeMl", before))}
         />
         <OpenedOn jar={jar} change={change} />
         <NumberField
@@ -215,7 +195,7 @@ export function JarFields({ jar, leftMl, shelf, change, usualName }: Props) {
           unit="your money"
           value={jar.paid}
           bounds={JAR_BOUNDS.paid}
-          save={(paid) => change(paid === undefined ? { clear: ["paid"] } : { set: { paid } }, "paid")}
+          save={(paid, before) => change(put("paid", paid), "paid", put("paid", before))}
         />
       </div>
       <Amount jar={jar} leftMl={leftMl} shelf={shelf} change={change} />
@@ -227,13 +207,13 @@ export function JarFields({ jar, leftMl, shelf, change, usualName }: Props) {
             label="Sheen"
             value={jar.label.sheen ?? ""}
             choices={[NOT_SAID, ...SHEEN_CHOICES]}
-            onChange={(id) => change(id === "" ? { clearLabel: ["sheen"] } : { label: { sheen: id as never } })}
+            onChange={(id) => change(putLine("sheen", id === "" ? undefined : (id as Sheen)))}
           />
           <Choice
             label="It covers"
             value={jar.label.opacity ?? ""}
             choices={[NOT_SAID, ...OPACITY_CHOICES]}
-            onChange={(id) => change(id === "" ? { clearLabel: ["opacity"] } : { label: { opacity: id as never } })}
+            onChange={(id) => change(putLine("opacity", id === "" ? undefined : (id as Opacity)))}
           />
           <Line field="coats" label="Coats" unit="at least" jar={jar} typical={typical.coats} change={change} whole />
           <Line field="touchMin" label="Touch dry after" unit="min" jar={jar} typical={typical.touchMin} change={change} />
@@ -242,18 +222,8 @@ export function JarFields({ jar, leftMl, shelf, change, usualName }: Props) {
           <Line field="minC" label="Not below" unit="°C" jar={jar} typical={typical.minC} change={change} />
           <Line field="maxC" label="Not above" unit="°C" jar={jar} change={change} />
           <Line field="thinnerPercent" label="Water at most" unit="%" jar={jar} typical={typical.thinnerPercent} change={change} />
-          <YesNo
-            label="For outdoors"
-            value={jar.label.weatherproof}
-            typical={kind?.weatherproof}
-            save={(yes) => change(yes === undefined ? { clearLabel: ["weatherproof"] } : { label: { weatherproof: yes } })}
-          />
-          <YesNo
-            label="Says it is food safe"
-            value={jar.label.foodClaim}
-            typical={kind?.foodClaim}
-            save={(yes) => change(yes === undefined ? { clearLabel: ["foodClaim"] } : { label: { foodClaim: yes } })}
-          />
+          <YesNo label="For outdoors" value={jar.label.weatherproof} typical={kind?.weatherproof} save={(yes) => change(putLine("weatherproof", yes))} />
+          <YesNo label="Says it is food safe" value={jar.label.foodClaim} typical={kind?.foodClaim} save={(yes) => change(putLine("foodClaim", yes))} />
           <Bake jar={jar} kind={kind} change={change} />
         </div>
       </details>

@@ -6,12 +6,12 @@ import { differenceInWords } from "#core/coating/facts/jars";
 import { nameOfColour } from "#core/film/colour-names";
 import { palmCoats, standInsFor } from "#core/shelf/use-up";
 import { ColourChip } from "~/components/colour-chip";
-import { asJar, colourShown, kindOf, sayLeft, sayMl } from "~/shelf/shelf-view";
+import type { ShelfRow } from "#core/shelf/shelf-rows";
+import { sayMl } from "#core/units/volume";
+import { colourShown, kindOf, sayLeft, STATE_WORDS } from "~/shelf/shelf-view";
 import type { WantingPieces } from "~/shelf/wanting.client";
 import type { ChangeJar } from "~/shelf/shelf-view";
 import { JarFields } from "./jar-fields";
-import { STATE_WORDS } from "./rows";
-import type { ShelfRow } from "./rows";
 
 interface Props {
   readonly row: ShelfRow;
@@ -110,10 +110,10 @@ export function JarPage({ row, wanted, rows, change, copy, remove, close }: Prop
           <Wanted row={row} />
           <UseUp row={row} wanted={wanted} />
           <JarFields
-            jar={asJar(jar)}
+            jar={jar}
             leftMl={leftMl}
             shelf={rows.map((one) => one.jar)}
-            change={(fields, about) => change(jar.id, fields, about === undefined ? undefined : `${jar.id}/${about}`)}
+            change={(fields, about, was) => change(jar.id, fields, about === undefined ? undefined : `${jar.id}/${about}`, was)}
           />
           <div className="flex flex-wrap gap-2 border-t-2 border-dashed border-line pt-3">
             <Dialog.Close className="button button-act">Done</Dialog.Close>

@@ -3,15 +3,18 @@ import { columnVisibilityFeature, createColumnHelper, createSortedRowModel, rowS
 import { format, parseISO } from "date-fns";
 import { ArrowDown, ArrowUp, ArrowUpDown, Copy, PencilLine, Trash2 } from "lucide-react";
 import type { JarId } from "#core/catalogue/ids";
-import { mlByEye } from "#core/shelf/amount-left";
+import { JAR_BOUNDS } from "#core/formats/stores/shelf";
+import { seenByEye } from "#core/shelf/amount-left";
+import { put } from "#core/shelf/jar-change";
+import type { ShelfRow } from "#core/shelf/shelf-rows";
+import { sayMl } from "#core/units/volume";
 import { ColourChip } from "~/components/colour-chip";
 import { Choice, Tick } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
+import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
-import { colourShown, sayLeft, sayMl, sizeOf } from "~/shelf/shelf-view";
+import { colourShown, sayLeft, sizeOf, STATE_WORDS } from "~/shelf/shelf-view";
 import type { ChangeJar } from "~/shelf/shelf-view";
-import { STATE_WORDS } from "./rows";
-import type { ShelfRow } from "./rows";
 
 interface Props {
   readonly rows: readonly ShelfRow[];
@@ -27,27 +30,18 @@ function NameCell({ row: { jar, states }, change }: { row: ShelfRow; change: Cha
     value: jar.name,
     text: (name) => name,
     read: (text) => (text.trim() === "" ? { wrong: "a jar needs a name" } : { value: text.trim() }),
-    save: (name) => change(jar.id, { set: { name } }, `${jar.id}/name`),
+    save: (name, before) => change(jar.id, put("name", name), `${jar.id}/name`, put("name", before)),
   });
   return (
     <span className="flex items-center gap-2">
       <ColourChip colour={colourShown(jar)} sheen={jar.label.sheen} size={30} />
       <span className="min-w-0 grow">
-        <input
-          className="w-full min-w-32 border-b border-dashed border-transparent bg-transparent py-2 hover:border-soft focus:border-ink"
+        <TypedBox
+          field={field}
           aria-label={`Name of ${jar.name}`}
-          maxLength={120}
-          value={field.text}
-          aria-invalid={field.wrong !== null}
-          onFocus={field.begin}
-          onChange={(event) => field.type(event.target.value)}
-          onBlur={field.leave}
+          className="w-full min-w-32 border-b border-dashed border-transparent bg-transparent py-2 hover:border-soft focus:border-ink"
+          maxLength={JAR_BOUNDS.name}
         />
-        {field.wrong !== null && (
-          <span role="alert" className="block text-stop">
-            {field.wrong}
-          </span>
-        )}
         {states.length > 0 && <span className="block text-sm font-semibold text-act">{states.map((state) => STATE_WORDS[state]).join(", ")}</span>}
       </span>
     </span>
@@ -67,14 +61,13 @@ function LeftCell({ row: { jar, leftMl }, change }: { row: ShelfRow; change: Cha
   const size = sizeOf(jar);
   const now = "now";
   return (
-    <span className="block sm:min-w-40 [&_span[id]:first-child]:sr-only">
+    <span className="block sm:min-w-40">
       <Choice
+        unseen
         label={`Left in ${jar.name}`}
         value={now}
         choices={[{ id: now, name: sayLeft(jar, leftMl) }, ...EYE.map(({ id, name }) => ({ id, name: `now ${name}` }))]}
-        onChange={(id) =>
-          id !== now && change(jar.id, { set: { left: { ml: Math.round(mlByEye(Number(id), size.ml) * 10) / 10, by: "eye", at: new Date().toISOString() } } })
-        }
+        onChange={(id) => id !== now && change(jar.id, { set: { left: seenByEye(Number(id), size.ml, new Date().toISOString()) } })}
       />
     </span>
   );
@@ -118,7 +111,6 @@ const COLUMNS = helper.columns([
 
 /** Columns that a phone has no room for: they stand on the jar's own page. */
 const WIDE_ONLY = new Set(["kind", "free", "opened", "paid"]);
-const LABELS: Readonly<Record<string, string>> = { kind: "Kind", left: "Left", promised: "Promised", free: "Free after", opened: "Opened", paid: "Paid" };
 
 function Cell({ column, row, change }: { column: string; row: ShelfRow; change: ChangeJar }) {
   const { jar, promised } = row;
@@ -206,7 +198,7 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
             .getAllLeafColumns()
             .filter((column) => column.getCanHide())
             .map((column) => (
-              <Tick key={column.id} name={LABELS[column.id]!} on={column.getIsVisible()} onChange={(on) => column.toggleVisibility(on)} />
+              <Tick key={column.id} name={String(column.columnDef.header)} on={column.getIsVisible()} onChange={(on) => column.toggleVisibility(on)} />
             ))}
         </div>
       </details>

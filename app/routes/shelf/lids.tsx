@@ -1,8 +1,7 @@
 import type { JarId } from "#core/catalogue/ids";
 import { inkOn, steady } from "~/components/colours";
-import { colourShown, sayLeft } from "~/shelf/shelf-view";
-import { STATE_WORDS } from "./rows";
-import type { ShelfRow } from "./rows";
+import type { ShelfRow } from "#core/shelf/shelf-rows";
+import { colourShown, sayLeft, STATE_WORDS } from "~/shelf/shelf-view";
 
 /** A daub as a thumb leaves it on a lid: never twice the same, always the same for its jar. */
 function daub(id: string): string {

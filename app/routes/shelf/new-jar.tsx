@@ -4,30 +4,24 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { jarId, productId } from "#core/catalogue/ids";
 import type { ProductId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
-import { mlByEye } from "#core/shelf/amount-left";
+import { draftedJar } from "#core/shelf/draft-jar";
+import type { JarDraft } from "#core/shelf/draft-jar";
 import { changedJar } from "#core/shelf/jar-change";
-import { comesInColours, jarInWords, usualJarName } from "#core/shelf/jar-from-words";
 import { ColourChip } from "~/components/colour-chip";
 import { useAppContext } from "~/components/app-context";
 import { freshId } from "~/store/fresh-id";
 import { colourShown, KINDS, kindOf, sayLabel, sayLeft, sizeOf } from "~/shelf/shelf-view";
 import { JarFields } from "./jar-fields";
 
-/** What is typed and set by hand of a jar that is not on the shelf yet. */
-interface Draft {
-  readonly words: string;
-  readonly hand: Omit<Jar, "id" | "classId"> & { readonly classId?: ProductId };
-}
-
-const EMPTY: Draft = { words: "", hand: { name: "", label: {} } };
+const EMPTY: JarDraft = { words: "", hand: { name: "", label: {} } };
 const KEPT_AS = "nook-coat-new-jar";
 const MOST_WORDS = 600;
 const FIRST_KIND = productId("craft-acrylic");
 
 /** What was typed before a reload. */
-function draftBefore(): Draft {
+function draftBefore(): JarDraft {
   try {
-    const kept = JSON.parse(sessionStorage.getItem(KEPT_AS) ?? "null") as Draft | null;
+    const kept = JSON.parse(sessionStorage.getItem(KEPT_AS) ?? "null") as JarDraft | null;
     return kept && typeof kept.words === "string" && typeof kept.hand?.label === "object" ? kept : EMPTY;
   } catch {
     return EMPTY;
@@ -35,7 +29,7 @@ function draftBefore(): Draft {
 }
 
 function useDraft() {
-  const [draft, setDraft] = useState<Draft>(draftBefore);
+  const [draft, setDraft] = useState<JarDraft>(draftBefore);
   useEffect(() => {
     try {
       if (draft === EMPTY) sessionStorage.removeItem(KEPT_AS);
@@ -47,32 +41,6 @@ function useDraft() {
   return [draft, setDraft] as const;
 }
 
-const DRAFT_ID = jarId("draft");
-
-/** The jar as the words and the hands say it: what is set by hand wins. */
-function jarFrom({ words, hand }: Draft, before: ProductId): { readonly jar: Jar; readonly usualName: string; readonly kinds: readonly ProductId[] } {
-  const said = jarInWords(words, CATALOGUE);
-  const classId = hand.classId ?? said.kinds[0] ?? before;
-  const kind = kindOf({ classId })!;
-  const { colour: _colour, ...rest } = hand;
-  const colour = hand.colour ?? (comesInColours(kind) ? said.colour : undefined);
-  const sizeMl = hand.sizeMl ?? said.sizeMl;
-  const size = sizeOf({ classId, ...(sizeMl === undefined ? {} : { sizeMl }) });
-  const left =
-    hand.left ??
-    (said.quarters === null ? undefined : { ml: Math.round(mlByEye(said.quarters, size.ml) * 10) / 10, by: "eye" as const, at: new Date().toISOString() });
-  const jar: Jar = {
-    ...rest,
-    id: DRAFT_ID,
-    classId,
-    label: { ...said.label, ...hand.label },
-    ...(colour === undefined ? {} : { colour }),
-    ...(sizeMl === undefined ? {} : { sizeMl }),
-    ...(left === undefined ? {} : { left }),
-  };
-  return { jar, usualName: usualJarName(kind, colour), kinds: said.kinds };
-}
-
 /** A jar in a line of words: what its label says is read off it, the rest is typical until it is said. */
 export function NewJar({ shelf, add, close }: { shelf: readonly Jar[]; add: (jar: Jar) => void; close: () => void }) {
   const { announce } = useAppContext();
@@ -80,10 +48,10 @@ export function NewJar({ shelf, add, close }: { shelf: readonly Jar[]; add: (jar
   const [before, setBefore] = useState<ProductId>(() => shelf.at(-1)?.classId ?? FIRST_KIND);
   const [open, setOpen] = useState(false);
   const words = useRef<HTMLInputElement>(null);
-  const { jar, usualName, kinds } = useMemo(() => jarFrom(draft, before), [draft, before]);
+  const { jar, usualName, kinds } = useMemo(() => draftedJar(draft, before, CATALOGUE, new Date().toISOString()), [draft, before]);
   const kind = kindOf(jar)!;
   const name = jar.name || usualName;
-  const said = draft.words.trim() !== "" || draft !== EMPTY;
+  const said = draft.words.trim() !== "" || draft.hand !== EMPTY.hand;
   useEffect(() => words.current?.focus(), []);
   const put = () => {
     if (!said) return;
@@ -116,9 +84,9 @@ export function NewJar({ shelf, add, close }: { shelf: readonly Jar[]; add: (jar
             onChange={(event) => setDraft({ ...draft, words: event.target.value })}
           />
         </label>
-        <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2" aria-live="polite">
+        <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
           <ColourChip colour={colourShown(jar)} sheen={jar.label.sheen} size={44} />
-          <p className="min-w-0 grow">
+          <p className="min-w-0 grow" aria-live="polite">
             <strong>{name}</strong>, {kind.name.toLowerCase()}
             <span className="block text-soft">
               {[
@@ -158,9 +126,7 @@ export function NewJar({ shelf, add, close }: { shelf: readonly Jar[]; add: (jar
             leftMl={jar.left?.ml}
             shelf={shelf}
             usualName={usualName}
-            change={(change) =>
-              setDraft((current) => ({ ...current, hand: changedJar({ ...current.hand, classId: current.hand.classId ?? jar.classId }, change) }))
-            }
+            change={(change) => setDraft((current) => ({ ...current, hand: changedJar(current.hand, change) }))}
           />
         )}
       </details>

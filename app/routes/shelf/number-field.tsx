@@ -1,4 +1,4 @@
-import { useId } from "react";
+import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 
 interface Props {
@@ -9,15 +9,17 @@ interface Props {
   readonly typical?: string | undefined;
   readonly bounds: { readonly least: number; readonly most: number };
   readonly whole?: boolean;
-  /** @param value undefined: it is not said any more */
-  readonly save: (value: number | undefined) => void;
+  /**
+   * @param value undefined: it is not said any more
+   * @param before what it comes instead of, as the user knew it
+   */
+  readonly save: (value: number | undefined, before: number | undefined) => void;
 }
 
 const NUMBER = /^-?\d+(?:[.,]\d+)?$/;
 
 /** A number off a label; left empty the typical one stands, softly. */
 export function NumberField({ label, unit, value, typical, bounds: { least, most }, whole = false, save }: Props) {
-  const id = useId();
   const field = useTyped<number | undefined>({
     value,
     text: (number) => (number === undefined ? "" : String(number)),
@@ -31,28 +33,16 @@ export function NumberField({ label, unit, value, typical, bounds: { least, most
     save,
   });
   return (
-    <div>
-      <label htmlFor={id}>
-        {label} <span className="text-soft">({unit})</span>
-      </label>
-      <input
-        id={id}
-        className="field placeholder:text-soft placeholder:italic"
-        inputMode="decimal"
-        autoComplete="off"
-        value={field.text}
-        placeholder={typical}
-        aria-invalid={field.wrong !== null}
-        aria-describedby={field.wrong === null ? undefined : `${id}-wrong`}
-        onFocus={field.begin}
-        onChange={(event) => field.type(event.target.value)}
-        onBlur={field.leave}
-      />
-      {field.wrong !== null && (
-        <span id={`${id}-wrong`} role="alert" className="text-stop">
-          {field.wrong}
-        </span>
-      )}
-    </div>
+    <TypedBox
+      field={field}
+      label={
+        <>
+          {label} <span className="text-soft">({unit})</span>
+        </>
+      }
+      className="field placeholder:text-soft placeholder:italic"
+      inputMode="decimal"
+      placeholder={typical}
+    />
   );
 }

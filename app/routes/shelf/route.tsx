@@ -7,10 +7,15 @@ import type { JarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import { dateOf } from "#core/schedule/free-hours";
+import { CATALOGUE } from "#core/catalogue/catalogue";
 import { promisesOf } from "#core/shelf/promises";
+import { ANY_JAR, shelfRows, soughtIn } from "#core/shelf/shelf-rows";
+import { changedJar } from "#core/shelf/jar-change";
+import type { ShelfRow, Sought } from "#core/shelf/shelf-rows";
 import { stockOf } from "#core/shelf/stock";
 import { perform } from "~/actions/perform";
-import { useAsk, useAsked } from "~/actions/use-ask";
+import { askOf, useAsk, useAsked } from "~/actions/use-ask";
+import { ClashNotes } from "~/components/clash-notes";
 import { useLast } from "~/components/awaited";
 import { Choice, Radios } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
@@ -20,6 +25,7 @@ import { freshId } from "~/store/fresh-id";
 import { jarChangeField, jarsField } from "~/shelf/shelf-asks";
 import type { ShelfAsk } from "~/shelf/shelf-asks";
 import { KINDS, shelfWith } from "~/shelf/shelf-view";
+import type { ChangeJar } from "~/shelf/shelf-view";
 import type { Route } from "./+types/route";
 import { BasicSet } from "./basic-set";
 import { CanMake } from "./can-make";
@@ -28,18 +34,9 @@ import { JarPage } from "./jar-page";
 import { JarTable } from "./jar-table";
 import { Lids } from "./lids";
 import { NewJar } from "./new-jar";
-import { ALL, rowsOf, soughtIn } from "./rows";
-import type { ShelfRow, Sought } from "./rows";
 
 export async function clientLoader() {
-  const [{ database }, { damagedJars, laidFrom, shelfIn }, { wantingPieces }] = await Promise.all([
-    import("~/store/open.client"),
-    import("~/store/shelf"),
-    import("~/shelf/wanting.client"),
-  ]);
-  const db = await database();
-  const [jars, damaged] = await Promise.all([shelfIn(db), damagedJars(db)]);
-  return { jars, damaged, laid: await laidFrom(db, jars), wanting: wantingPieces(db) };
+  return (await import("~/shelf/shelf-loaded.client")).shelfLoaded();
 }
 clientLoader.hydrate = true as const;
 
@@ -54,13 +51,15 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     request,
     {
       add: (joi) => ({ jars: jarsField(joi) }),
-      change: (joi) => ({ id: recordIdSchema(joi).required(), change: jarChangeField(joi) }),
+      change: (joi) => ({ id: recordIdSchema(joi).required(), change: jarChangeField(joi), seen: joi.object().unknown() }),
+      "take-theirs": (joi) => ({ key: joi.string().max(80).required() }),
       copy: (joi) => ({ id: recordIdSchema(joi).required(), copy: recordIdSchema(joi).required() }),
       remove: (joi) => ({ id: recordIdSchema(joi).required(), name: joi.string().max(120).required() }),
     },
     {
       add: async ({ jars }, by) => (await shelf.addJars(db, jars, by), null),
-      change: async ({ id, change }, by) => (await shelf.changeJar(db, jarId(id), change, by), null),
+      change: async (one, by) => (await import("~/shelf/change-jar.client")).changeJarAsked(one, by),
+      "take-theirs": async ({ key }) => (await import("~/shelf/change-jar.client")).leaveTheirs(key),
       copy: async ({ id, copy }, by) => (await shelf.copyJar(db, jarId(id), jarId(copy), by), null),
       remove: async ({ id, name }, by) => (await shelf.removeJar(db, id, name, by), null),
     },
@@ -82,8 +81,8 @@ const ONLY = [
   { id: "", name: "all" },
   { id: "low", name: "low or empty" },
   { id: "old", name: "old" },
-  { id: "wanted", name: "promised" },
-  { id: "free", name: "promised to nothing" },
+  { id: "promised", name: "promised" },
+  { id: "unpromised", name: "not promised" },
 ];
 
 /** What is looked for. */
@@ -149,13 +148,13 @@ function useLook() {
 export default function Shelf({ loaderData }: Route.ComponentProps) {
   const ask = useAsk<ShelfAsk>("/shelf");
   const asked = useAsked<ShelfAsk>("/shelf");
-  const { jars: kept, damaged, laid, wanting } = loaderData;
+  const { jars: kept, damaged, laid, wanting, clashes } = loaderData;
   const jars = useMemo(() => shelfWith(kept, asked), [kept, asked]);
   const left = useMemo(() => stockOf(jars, laid), [jars, laid]);
   const wanted = useLast(wanting);
   const today = dateOf(useNow(), timeZoneHere());
   const { look, jar, adding, setLook, open, setAdding } = useLook();
-  const [sought, seek] = useState<Sought>(ALL);
+  const [sought, seek] = useState<Sought>(ANY_JAR);
   const rows = useMemo(() => {
     const promised =
       wanted &&
@@ -164,14 +163,20 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
         left,
         wanted.pieces,
       );
-    return rowsOf(jars, left, promised, today);
+    return shelfRows(jars, left, promised, CATALOGUE, today);
   }, [jars, left, wanted, today]);
   const shown = soughtIn(rows, sought);
   const [most, showMore] = useState(MOST_AT_ONCE);
   const first = shown.slice(0, most);
   const add = (more: readonly Jar[]) => void ask({ intent: "add", jars: more });
-  const change = (id: JarId, fields: Extract<ShelfAsk, { intent: "change" }>["change"], about?: string) =>
-    void ask({ intent: "change", id, change: fields }, about === undefined ? {} : { about });
+  const change: ChangeJar = (id, fields, about, was) => {
+    const shown = jars.find((one) => one.id === id);
+    const seen = shown && changedJar(shown, was ?? {});
+    const all: ShelfAsk = { intent: "change", id, change: fields, ...(seen ? { seen } : {}) };
+    if (about === undefined) return void ask(all);
+    // What was known when it was begun is known still: what lay in between was never saved.
+    ask(all, { about, over: (earlier) => (earlier.intent === "change" && earlier.seen ? { ...all, seen: earlier.seen } : all) });
+  };
   const copy = (id: JarId) => void ask({ intent: "copy", id, copy: freshId() });
   const remove = ({ jar: { id, name } }: ShelfRow) => {
     if (jar === id) open(null);
@@ -202,6 +207,14 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           )}
         </div>
       </div>
+      <ClashNotes
+        clashes={clashes}
+        keepMine={({ key, again }) => {
+          ask({ intent: "take-theirs", key });
+          askOf(again.action, again.ask);
+        }}
+        takeTheirs={({ key }) => void ask({ intent: "take-theirs", key })}
+      />
       {adding === "jar" && <NewJar shelf={jars} add={(one) => add([one])} close={() => setAdding(null)} />}
       {adding === "set" && (
         <BasicSet

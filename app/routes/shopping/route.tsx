@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { Download, Share2 } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { SHEEN_WORDS } from "#core/catalogue/vocabulary";
 import { nameOfColour } from "#core/film/colour-names";
 import { writeShoppingCsv } from "#core/formats/shopping-csv";
 import { dateOf } from "#core/schedule/free-hours";
@@ -16,23 +17,16 @@ import { PaperPage } from "~/components/paper-page";
 import { RoomError } from "~/components/room-error";
 import { timeZoneHere } from "~/components/time-zone";
 import { useNow } from "~/components/use-now";
-import { useMenu } from "~/components/use-menu";
-import { colourShown, sayMl } from "~/shelf/shelf-view";
+import { nameIn, useMenu } from "~/components/use-menu";
+import { sayMl } from "#core/units/volume";
+import { colourShown } from "~/shelf/shelf-view";
 import type { WantingPieces } from "~/shelf/wanting.client";
-import { nameIn } from "~/components/use-menu";
 import type { Menu } from "#core/catalogue/menu";
 import type { Jar } from "#core/catalogue/jar";
 import type { Route } from "./+types/route";
 
 export async function clientLoader() {
-  const [{ database }, { laidFrom, shelfIn }, { wantingPieces }] = await Promise.all([
-    import("~/store/open.client"),
-    import("~/store/shelf"),
-    import("~/shelf/wanting.client"),
-  ]);
-  const db = await database();
-  const jars = await shelfIn(db);
-  return { jars, laid: await laidFrom(db, jars), wanting: wantingPieces(db) };
+  return (await import("~/shelf/shelf-loaded.client")).shelfLoaded();
 }
 clientLoader.hydrate = true as const;
 
@@ -44,13 +38,11 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-const SHEENS: Readonly<Record<string, string>> = { matte: "matt", satin: "satin", gloss: "gloss" };
-
 /** What is bought, as it is asked for in a shop: "craft acrylic, navy". */
 function nameOf({ product, colour, sheen, jar }: Purchase, jars: readonly Jar[], menu: Menu): string {
   const own = jars.find((one) => one.id === jar);
   const kind = nameIn(menu.products, product);
-  const more = [colour && nameOfColour(colour), sheen && SHEENS[sheen]].filter(Boolean).join(", ");
+  const more = [colour && nameOfColour(colour), sheen && SHEEN_WORDS[sheen]].filter(Boolean).join(", ");
   return own ? `${own.name} (${kind.toLowerCase()})` : more ? `${kind}, ${more}` : kind;
 }
 

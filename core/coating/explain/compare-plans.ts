@@ -1,3 +1,4 @@
+import type { StepId } from "../../catalogue/ids";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { alikeZones } from "./alike-zones";
 import type { Candidate } from "../model/plan";
@@ -77,4 +78,22 @@ export function comparePlans(left: Candidate, right: Candidate): readonly Compar
       return { zones, rows: aligned(steps(left), steps(right)) };
     });
   });
+}
+
+/**
+ * Steps of one of two plans that the other does otherwise, or not at all.
+ *
+ * @param compared as `comparePlans` gives it
+ * @param plan the one of that side
+ * @returns their ids, in every zone
+ */
+export function differing(compared: readonly ComparedZone[], plan: Candidate, side: "left" | "right"): ReadonlySet<StepId> {
+  return new Set(
+    compared.flatMap(({ zones, rows }) => {
+      const steps = (zone: ZoneId) => plan.zones.find((one) => one.zone === zone)?.steps ?? [];
+      const first = steps(zones[0]!);
+      const at = rows.flatMap((row) => (row[side] && (!row.left || !row.right || row.differs.length > 0) ? [first.indexOf(row[side])] : []));
+      return zones.flatMap((zone) => at.flatMap((index) => steps(zone)[index]?.id ?? []));
+    }),
+  );
 }

@@ -46,13 +46,21 @@ function comesFirst(a: Placed, b: Placed): number {
   return a.phase - b.phase || ROLES.indexOf(a.step.role) - ROLES.indexOf(b.step.role);
 }
 
+/** Whether a step the user put in waits for the same work elsewhere, which other work comes before: then both are one act. */
+function waitsForItsLike(head: Placed, index: number, queues: readonly (readonly Placed[])[], at: readonly number[]): boolean {
+  if (head.step.origin !== "hers") return false;
+  const key = keyOf(head.step);
+  return queues.some((queue, other) => other !== index && queue.slice(at[other]! + 1).some((one) => one.stage === head.stage && keyOf(one.step) === key));
+}
+
 /** Takes the next act of a stage off the queues: the earliest work that waits anywhere, with every place that waits for the same. */
 function nextOf(queues: readonly (readonly Placed[])[], at: number[], stage: number): readonly Placed[] {
   const heads = queues.flatMap((queue, index) => {
     const head = queue[at[index]!];
     return head?.stage === stage ? [{ head, index }] : [];
   });
-  const first = [...heads].sort((a, b) => comesFirst(a.head, b.head))[0];
+  const sorted = [...heads].sort((a, b) => comesFirst(a.head, b.head));
+  const first = sorted.find(({ head, index }) => !waitsForItsLike(head, index, queues, at)) ?? sorted[0];
   if (!first) return [];
   const key = keyOf(first.head.step);
   const joined = heads.filter(({ head }) => keyOf(head.step) === key);

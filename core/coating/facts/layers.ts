@@ -1,14 +1,15 @@
 import type { ProductId } from "../../catalogue/ids";
 import { COVERS_FROM } from "../../catalogue/technique";
+import type { ProductClass } from "../../catalogue/product-class";
 import type { Technique } from "../../catalogue/technique";
-import type { ZoneId } from "../../catalogue/vocabulary";
+import type { Method, ZoneId } from "../../catalogue/vocabulary";
 import { memory } from "../../catalogue/provenance";
 import type { Layer } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import type { PieceFacts } from "./facts";
 import { isFieldWork } from "./phase";
-import type { StepMarks } from "../model/step";
+import type { StepChoice, StepMarks } from "../model/step";
 
 /** One layer of decoration with its place, colour and marks settled; the medium may be left to the search. */
 export interface ZoneLayer {
@@ -87,6 +88,32 @@ function marksOf(layer: Layer, technique: Technique, zone: Zone, alike: number):
   return usual ? usualMarks(technique, zone, alike) : null;
 }
 
+/** The tool a medium is laid with in a technique: pens and cans are their own; a line that is no pen's is drawn with a liner brush. */
+export function methodFor({ method }: Technique, { methods }: ProductClass): Method {
+  if (methods[0] === "pen" || methods[0] === "spray") return methods[0];
+  return method === "pen" ? "brush" : method;
+}
+
+/**
+ * What of a technique follows where the user names it for a step, and says no more of it: how it is laid, how much of its place it takes, its marks.
+ *
+ * @param zone where it is done
+ * @param product what it is done with
+ */
+export function techniqueWork(
+  technique: Technique,
+  zone: Zone,
+  product: ProductClass,
+): Pick<StepChoice, "method" | "coverage" | "while"> & { readonly marks?: StepMarks } {
+  const { coverage } = technique;
+  return {
+    method: methodFor(technique, product),
+    coverage: coverage.value,
+    while: technique.while,
+    ...(technique.marks ? { marks: usualMarks(technique, zone, 1) } : {}),
+  };
+}
+
 /** A solid layer over a whole place: its field, with its colour and the paint named for it. */
 export interface WholeField {
   readonly colour: string;
@@ -96,6 +123,16 @@ export interface WholeField {
 function listed(facts: PieceFacts): readonly Layer[] {
   const { layers } = facts.piece.decoration;
   return layers.length > 0 ? layers : spread(facts);
+}
+
+/**
+ * The layers of a piece said one by one, as they are taken while the user has only named techniques, colours and media: each with its place.
+ *
+ * @returns none where nothing is decorated
+ */
+export function layersToSay(facts: PieceFacts): readonly Layer[] {
+  const main = mainZone(facts.zones)?.zone;
+  return listed(facts).map((layer) => ({ ...layer, ...(layer.zone === undefined && main !== undefined ? { zone: main } : {}) }));
 }
 
 const coversAll = (layer: Layer) => layer.technique === "solid" && (layer.coverage ?? 1) >= COVERS_FROM;

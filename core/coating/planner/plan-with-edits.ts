@@ -1,22 +1,15 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { CandidateId } from "../../catalogue/ids";
 import type { ZoneId } from "../../catalogue/vocabulary";
-import { completePiece } from "../../piece/complete-piece";
 import type { Piece } from "../../piece/piece";
-import { applyChanges } from "../model/apply-changes";
 import { changesBetween } from "../model/changes-between";
+import { choicesOf, withEdits } from "./edited";
 import { factsKey } from "./facts-key";
 import { ENGINE_VERSION } from "./engine-version";
-import { makeCandidate } from "./candidate";
 import type { Change } from "../model/change";
-import { pieceFacts } from "../facts/facts";
-import { pieceOf } from "../model/plan";
 import type { Candidate, PlanSet } from "../model/plan";
 import type { StepChoice, ZoneSteps } from "../model/step";
-import { choiceOf } from "../model/step-choice";
 import { planPiece } from "./plan-piece";
-import { coatsSetBy, withCoatsReckoned } from "./reckoned";
-import { RULES } from "../rules/rules";
 
 /** What the user has kept of a plan: which candidate, and their changes to it. */
 export interface Keeping {
@@ -77,28 +70,6 @@ function open(candidate: Candidate, edits: readonly Change[]): readonly Change[]
   return edits.filter((edit) => !("stepId" in edit) || !done.has(edit.stepId));
 }
 
-/**
- * A candidate with other steps: numbers and findings are worked out anew.
- *
- * @param zones the stacks as they are to be
- */
-export function remade(candidate: Candidate, zones: readonly ZoneSteps<StepChoice>[], piece: Piece, catalogue: Catalogue): Candidate {
-  const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
-  const extra = candidate.findings.filter((one) => ["wish-not-kept", "for-show-only"].includes(one.code));
-  const made = makeCandidate(facts, zones, RULES, { title: candidate.title, route: candidate.route, id: candidate.id });
-  return { ...made, ...(candidate.uses ? { uses: candidate.uses } : {}), findings: [...made.findings, ...extra] };
-}
-
-function choicesOf(candidate: Candidate): readonly ZoneSteps<StepChoice>[] {
-  return candidate.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
-}
-
-/** Coats worked out anew over what the user's changes have left beneath them; those they set stay. */
-function reckoned(candidate: Candidate, zones: readonly ZoneSteps<StepChoice>[], edits: readonly Change[], piece: Piece, catalogue: Catalogue) {
-  const facts = pieceFacts(completePiece(pieceOf(candidate, piece), catalogue).piece, catalogue);
-  return withCoatsReckoned(facts, zones, coatsSetBy(edits));
-}
-
 /** The steps an older engine gave for the same facts, where this one would give others. */
 function keptDifferently(fresh: readonly ZoneSteps<StepChoice>[], { kept }: Keeping, madeFor: string): readonly ZoneSteps<StepChoice>[] | null {
   if (!kept || kept.engineVersion === ENGINE_VERSION || kept.madeFor !== madeFor) return null;
@@ -125,17 +96,8 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
   const edits = open(found, keeping.edits);
   if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, changed, before, newer };
   // The changes that touch the piece are kept in the piece.
-  const { zones, lost } = applyChanges(made, edits);
-  return {
-    set,
-    shown: remade(found, edits.length > 0 ? reckoned(found, zones, edits, piece, catalogue) : zones, piece, catalogue),
-    lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))],
-    made,
-    madeFor,
-    changed,
-    before,
-    newer,
-  };
+  const { plan: shown, lost } = withEdits(found, made, edits, piece, catalogue);
+  return { set, shown, lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))], made, madeFor, changed, before, newer };
 }
 
 /**

@@ -5,6 +5,7 @@ import type { Change } from "../model/change";
 import { changesBetween } from "../model/changes-between";
 import type { Candidate, Refusal } from "../model/plan";
 import { choiceOf } from "../model/step-choice";
+import { choicesOf } from "./edited";
 import { canPlan } from "./piece-search";
 import { planPiece } from "./plan-piece";
 import type { PinnedStep } from "./piece-search";
@@ -37,10 +38,7 @@ export function repairPlan(piece: Piece, candidate: Candidate, pinned: readonly 
   const onRoute: Piece = { ...piece, wishes: { ...piece.wishes, route: candidate.route } };
   const { candidates, refusal } = planPiece(onRoute, catalogue, { keep });
   const [best] = candidates;
-  if (best) {
-    const choices = (one: Candidate) => one.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
-    return { done: true, changes: changesBetween(choices(candidate), choices(best)), candidate: best };
-  }
+  if (best) return { done: true, changes: changesBetween(choicesOf(candidate), choicesOf(best)), candidate: best };
   const inTheWay = keep.filter((step) => canPlan(onRoute, catalogue, { keep: keep.filter((other) => other !== step) })).map((step) => step.id);
   return { done: false, refusal: refusal!, inTheWay };
 }

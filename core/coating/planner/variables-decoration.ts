@@ -11,6 +11,7 @@ import type { ZoneContext } from "./context";
 import { aidDraft, because, filmDraft, sheenOf } from "./draft";
 import { PHASE } from "../facts/phase";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
+import { methodFor } from "../facts/layers";
 import type { ZoneLayer } from "../facts/layers";
 
 /** A pen draws lines and fills small fields; beyond this it streaks and runs dry, mm². */
@@ -68,9 +69,7 @@ function layerSteps(
   const { technique } = layer;
   const phase = phaseOfLayer(product, layer, index);
   const loose = product.drying.by === "none";
-  const own = product.methods[0] === "pen" || product.methods[0] === "spray" ? product.methods[0] : technique.method;
-  // A line that is no pen's is drawn with a liner brush.
-  const method = own === "pen" && product.methods[0] !== "pen" ? "brush" : own;
+  const method = methodFor(technique, product);
   const requirement = `layer-${index + 1}`;
   const paint = filmDraft(
     product,

@@ -1,6 +1,6 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import { memory } from "../../catalogue/provenance";
-import type { Sheen } from "../../catalogue/vocabulary";
+import { SHEEN_WORDS } from "../../catalogue/vocabulary";
 import { coatsWanted } from "../facts/coats-wanted";
 import { coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen } from "../../film/hiding";
 import type { HidingFilm } from "../../film/hiding";
@@ -30,9 +30,6 @@ import { another, asChange, rulesUnder, suitable } from "./help";
 /** ΔE00 a mark needs against its ground, and |ΔL*| for lettering [from memory]. */
 const MARK_CONTRAST = memory(10);
 const LETTER_CONTRAST = memory(20);
-
-/** What a jar of the wrong sheen is, in a sentence. */
-const OTHER_SHEEN: Readonly<Record<Sheen, string>> = { matte: "matt", satin: "satin", gloss: "gloss" };
 
 /** A white ground that holds here. */
 function whiteGround(stack: StackFacts): ProductClass | null {
@@ -121,7 +118,7 @@ export const COLOUR_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const [jar] = own.jars;
         const other = jar?.product.sheens[0];
         if (near || !jar || other === undefined || sheen === undefined) return [];
-        return [{ at: fact, words: { what: "sheen", jar: jar.name, difference: OTHER_SHEEN[other] }, severity, change: set(fact, "sheen", other) }];
+        return [{ at: fact, words: { what: "sheen", jar: jar.name, difference: SHEEN_WORDS[other] }, severity, change: set(fact, "sheen", other) }];
       }),
   },
   {

@@ -2,7 +2,9 @@ import type { PieceId, PlanId } from "../../catalogue/ids";
 import { pieceId } from "../../catalogue/ids";
 import type { Piece } from "../../piece/piece";
 import { daySchema } from "../hours-schema";
+import type Joi from "joi";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
+import type { JoiRoot } from "./definition";
 
 /** A piece the user keeps. */
 export interface PieceRecord {
@@ -13,16 +15,30 @@ export interface PieceRecord {
   readonly planId: PlanId | null;
   /** When the user means to begin, and when it is needed: "YYYY-MM-DD". */
   readonly dates?: { readonly start?: string; readonly due?: string };
+  /** The set it is made with. */
+  readonly set?: string;
+  /** The day it was put away: "YYYY-MM-DD". */
+  readonly putAway?: string;
+}
+
+/** The name of a set, as it is typed. */
+export function setNameSchema(joi: JoiRoot): Joi.StringSchema {
+  return joi.string().trim().min(1).max(60);
 }
 
 const MAX_NAME = 120;
 const FROM_FILE = " (from file)";
 
+/** A name with something after it, cut so that it still fits. */
+export function nameWith(name: string, after: string): string {
+  return `${name.slice(0, MAX_NAME - after.length).trimEnd()}${after}`;
+}
+
 export const PIECES = defineStore<PieceRecord>({
   name: "pieces",
   called: "a piece",
   since: 1,
-  indexes: { byName: "piece.name" },
+  indexes: { byName: "piece.name", bySet: "set", byPutAway: "putAway", byDue: "dates.due" },
   schema: (joi) =>
     joi.object({
       id: recordIdSchema(joi).required(),
@@ -30,17 +46,15 @@ export const PIECES = defineStore<PieceRecord>({
       piece: joi.object().unknown().required(),
       planId: recordIdSchema(joi).allow(null).required(),
       dates: joi.object({ start: daySchema(joi), due: daySchema(joi) }),
+      set: setNameSchema(joi),
+      putAway: daySchema(joi),
     }),
   check: ({ piece }, { readPiece }, at) => {
     const read = readPiece(piece, [...at, "piece"]);
     return read.ok ? null : read.problem;
   },
   onImport: "beside",
-  asCopy: (record, id) => ({
-    ...record,
-    id: pieceId(id),
-    piece: { ...record.piece, name: `${record.piece.name.slice(0, MAX_NAME - FROM_FILE.length).trimEnd()}${FROM_FILE}` },
-  }),
+  asCopy: (record, id) => ({ ...record, id: pieceId(id), piece: { ...record.piece, name: nameWith(record.piece.name, FROM_FILE) } }),
   refers: { planId: "plans" },
   lists: [],
   migrations: [

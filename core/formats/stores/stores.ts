@@ -3,12 +3,22 @@ import { HOURS } from "./hours";
 import { PIECES } from "./pieces";
 import { PLANS } from "./plans";
 import { PROGRESS } from "./progress";
+import { RECIPES } from "./recipes";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
 import { SHELF } from "./shelf";
 
 /** Every store, in the order of a file: owners before what belongs to them. */
-export const STORES = { pieces: PIECES, plans: PLANS, progress: PROGRESS, shelf: SHELF, rooms: ROOMS, hours: HOURS, settings: SETTINGS } as const;
+export const STORES = {
+  pieces: PIECES,
+  plans: PLANS,
+  progress: PROGRESS,
+  shelf: SHELF,
+  recipes: RECIPES,
+  rooms: ROOMS,
+  hours: HOURS,
+  settings: SETTINGS,
+} as const;
 
 export type StoreName = keyof typeof STORES;
 

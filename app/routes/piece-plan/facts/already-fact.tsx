@@ -2,26 +2,18 @@ import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import type { Role, ZoneId } from "#core/catalogue/vocabulary";
 import type { DoneStep } from "#core/piece/piece";
-import { Choice, Part } from "~/components/fields";
+import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { zoneName } from "~/components/words";
 import { set } from "./fact-props";
 import type { FactProps } from "./fact-props";
+import { LAYER_KINDS } from "../layer-kinds";
 
-/** What may be on a piece already, in the order it is laid, with the jobs that products of it do. */
-const KINDS: readonly { readonly role: Role; readonly name: string; readonly jobs: readonly string[] }[] = [
-  { role: "fill", name: "Filler", jobs: ["fill"] },
-  { role: "size", name: "Size", jobs: ["size"] },
-  { role: "prime", name: "Primer", jobs: ["ground"] },
-  { role: "base", name: "Base colour", jobs: ["colour", "stain"] },
-  { role: "decorate", name: "Decoration", jobs: ["decorate"] },
-  { role: "seal", name: "Sealer", jobs: ["seal", "inside-seal"] },
-];
 const COATS = ["1", "2", "3", "4", "5"].map((id) => ({ id, name: id === "1" ? "1 coat" : `${id} coats` }));
 
 /** "It already has these coats on": the plan goes on from there. */
-export function AlreadyFacts({ record, menu, save }: FactProps) {
+export function AlreadyFact({ record, menu, save }: FactProps) {
   const { piece } = record;
   const done = piece.done ?? [];
   const zones = menu.objects.find((one) => one.id === piece.object)?.zones.map((one) => one.zone) ?? [];
@@ -29,7 +21,7 @@ export function AlreadyFacts({ record, menu, save }: FactProps) {
   const [open, setOpen] = useState(false);
   const [zone, setZone] = useState<string>(places[0]!);
   const [role, setRole] = useState<Role>("base");
-  const kind = KINDS.find((one) => one.role === role)!;
+  const kind = LAYER_KINDS.find((one) => one.role === role)!;
   const products = menu.products.filter((one) => one.jobs.some((job) => kind.jobs.includes(job)));
   const [product, setProduct] = useState("");
   const [coats, setCoats] = useState("1");
@@ -41,7 +33,7 @@ export function AlreadyFacts({ record, menu, save }: FactProps) {
     setOpen(false);
   };
   return (
-    <Part title="Is anything on it already?">
+    <div className="grid gap-3">
       {done.length > 0 && (
         <ul className="grid gap-1">
           {done.map((step, index) => {
@@ -56,14 +48,19 @@ export function AlreadyFacts({ record, menu, save }: FactProps) {
         </ul>
       )}
       {!open && (
-        <button type="button" className="button" onClick={() => setOpen(true)}>
+        <button type="button" className="button justify-self-start" onClick={() => setOpen(true)}>
           <Plus aria-hidden size={18} /> It already has a coat on
         </button>
       )}
       {open && (
         <div className="grid grid-cols-2 gap-2">
           <Choice label="Where" value={zone} choices={places.map((id) => ({ id, name: zoneName(id) }))} onChange={setZone} />
-          <Choice label="What it is" value={role} choices={KINDS.map((one) => ({ id: one.role, name: one.name }))} onChange={(id) => setRole(id as Role)} />
+          <Choice
+            label="What it is"
+            value={role}
+            choices={LAYER_KINDS.map((one) => ({ id: one.role, name: one.name }))}
+            onChange={(id) => setRole(id as Role)}
+          />
           <Choice label="Of what" value={chosen} choices={products} onChange={setProduct} />
           <Choice label="How many" value={coats} choices={COATS} onChange={setCoats} />
           <button type="button" className="button button-act" onClick={add}>
@@ -74,6 +71,6 @@ export function AlreadyFacts({ record, menu, save }: FactProps) {
           </button>
         </div>
       )}
-    </Part>
+    </div>
   );
 }

@@ -11,7 +11,8 @@ const LOOK: Record<Severity, { icon: typeof Info; tint: string; word: string }> 
 };
 
 /** What the plan has to say for itself: each finding with why, and the change that mends it. */
-export function Findings({ findings, apply }: { findings: readonly Finding[]; apply: (changes: readonly Change[]) => void }) {
+/** @param apply absent where there is no plan yet to change */
+export function Findings({ findings, apply }: { findings: readonly Finding[]; apply?: (changes: readonly Change[]) => void }) {
   if (findings.length === 0) return null;
   return (
     <ul className="grid gap-2">
@@ -27,7 +28,7 @@ export function Findings({ findings, apply }: { findings: readonly Finding[]; ap
               </p>
               <p>{text}</p>
             </div>
-            {change && (
+            {change && apply && (
               <button type="button" className="button shrink-0 self-center" aria-label={`Do that: ${text}`} onClick={() => apply(change)}>
                 Do that
               </button>
