@@ -10,6 +10,9 @@ export { contentOf } from "../reliability/hands";
 export const URL_BASE = process.env.NOOK_COAT_URL!;
 const SLOW_MS = Number(process.env.SLOW_MS ?? 15_000);
 
+/** What many walks begin with. */
+export const DOTTED_PEBBLE = { material: "Smooth pebble", uses: ["Picked up and handled"], techniques: ["Dots"] };
+
 let browser: Browser;
 const contexts: BrowserContext[] = [];
 const complaints: string[] = [];
@@ -93,6 +96,20 @@ export async function plan(page: Page, facts: { material: string; uses: readonly
   await planReady(page);
 }
 
+/** Opens the choices of a part of the piece's sentences, by what it is called: "What it is for". */
+export async function openFact(page: Page, fact: string): Promise<void> {
+  await page
+    .getByRole("complementary", { name: "What you know of it" })
+    .getByRole("button", { name: new RegExp(`^${fact}: `) })
+    .click();
+}
+
+/** Removes the piece that is open. */
+export async function removePiece(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "More to do with this piece" }).click();
+  await page.getByRole("button", { name: "Remove this piece" }).click();
+}
+
 /** Picks one from a list that opens. */
 export async function choose(page: Page, label: string, name: string | RegExp): Promise<void> {
   await page.getByRole("combobox", { name: new RegExp(`^${label}`) }).click();
@@ -130,7 +147,8 @@ export async function keptForOffline(page: Page): Promise<void> {
 }
 
 export async function axeClean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  // Only violations are wanted: what passes is not gathered node by node.
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ["violations"] }).analyze();
   expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(" ")).join(", ")}`)).toEqual([]);
 }
 

@@ -1,6 +1,6 @@
 /** The plan that is followed: in two tabs, with own drops and coats, with what is kept and what is on it already. */
 import { describe, expect, test } from "@jest/globals";
-import { allSaved, axeClean, choose, newNotebook, plan, planReady, secondTab, stepTitles, toRoom, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, newNotebook, openFact, plan, planReady, secondTab, stepTitles, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -48,7 +48,9 @@ describe("one act, thinned as usual, followed when a fact changes", () => {
   test("a coat of the whole piece is one line, done all over or in one place; drops are hers, and a new use keeps them", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["A gift, or for sale"], techniques: ["Dots"] });
+    await openFact(page, "Base colour");
     await page.getByLabel("Base colour all over").check();
+    await page.keyboard.press("Escape");
     await page
       .getByText(/All over$/)
       .first()
@@ -80,7 +82,9 @@ describe("one act, thinned as usual, followed when a fact changes", () => {
         .first()
         .click();
     await page.locator('[data-code="over-thinned"]').first().waitFor();
+    await openFact(page, "What it is for");
     await page.getByLabel("Outdoors, in sun and rain").check();
+    await page.keyboard.press("Escape");
     const changed = page.getByRole("region", { name: "What has changed" });
     await changed.waitFor();
     await axeClean(page);
@@ -131,6 +135,7 @@ describe("what the user keeps, and what is on it already", () => {
       .first()
       .waitFor();
     await toRoom(page, "Plan");
+    await openFact(page, "What was on it before");
     await page.getByRole("button", { name: "It already has a coat on" }).click();
     await choose(page, "What it is", "Primer");
     await choose(page, "Of what", "Gesso");

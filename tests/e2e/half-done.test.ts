@@ -1,7 +1,7 @@
 /** In the middle of the work: what is on stays on, whatever is changed; what is asked quickly is all done; a planner that stops starts again. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allowComplaints, axeClean, newNotebook, open, plan, planReady, toRoom, watchEveryPage } from "./bench";
+import { allowComplaints, axeClean, newNotebook, open, openFact, plan, planReady, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -20,10 +20,11 @@ describe("a half-painted stone", () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Smooth pebble", uses: ["On show indoors"], techniques: ["Dots"] });
     const address = page.url();
+    await openFact(page, "Base colour");
     await page.getByLabel("Base colour all over").check();
     await band(page, /^Step \d+, Top: Base colour/).waitFor();
     await page.getByLabel("Base", { exact: true }).fill("#1f3a4d");
-    await page.getByLabel("Base", { exact: true }).blur();
+    await page.keyboard.press("Escape");
     await page.getByRole("status").filter({ hasText: "Plan ready" }).waitFor({ state: "attached" });
     await done(page, /^Step \d+, Top: (Wash|Wipe)/);
     await done(page, /^Step \d+, Top: Prime/);
@@ -31,8 +32,9 @@ describe("a half-painted stone", () => {
     const primed = band(page, /^(Step \d+|On it already), Top: Prime.*(done|wet)/);
     await primed.waitFor();
 
+    await openFact(page, "Base colour");
     await page.getByLabel("Base", { exact: true }).fill("#b0413e");
-    await page.getByLabel("Base", { exact: true }).blur();
+    await page.keyboard.press("Escape");
     const bases = page.getByRole("button", { name: /^(Step \d+|On it already), Top: Base colour/ });
     await page.waitForFunction(
       () =>
@@ -43,7 +45,9 @@ describe("a half-painted stone", () => {
     await primed.waitFor();
     expect(await bases.first().getAttribute("aria-label")).toMatch(/done|wet/);
 
+    await openFact(page, "What it is for");
     await page.getByLabel("Picked up and handled").check();
+    await page.keyboard.press("Escape");
     await page.getByRole("status").filter({ hasText: "Plan ready" }).waitFor({ state: "attached" });
     await primed.waitFor();
     expect(await page.getByRole("button", { name: /^Step \d+, Top: (Wash|Wipe) [^,]*may be done now/ }).count()).toBe(0);
@@ -65,6 +69,7 @@ describe("hands that are quicker than the page", () => {
   test("five things ticked in a row are five things saved, in the order they were ticked", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Hardwood", uses: ["On show indoors"] });
+    await openFact(page, "Decoration");
     const group = page.getByRole("group", { name: "Decoration" });
     const names = ["Dots", "Bands", "Lettering", "Stencil", "Swipes"];
     for (const name of names) await group.getByRole("checkbox", { name, exact: true }).click();
@@ -73,6 +78,7 @@ describe("hands that are quicker than the page", () => {
     await page.waitForFunction(() => document.querySelector('[aria-busy="true"]') === null);
     await page.reload();
     await planReady(page);
+    await openFact(page, "Decoration");
     for (const name of names) expect(await group.getByRole("checkbox", { name, exact: true }).isChecked()).toBe(true);
     expect(await page.getByText("Another tab changed the same thing").count()).toBe(0);
   });
@@ -108,4 +114,40 @@ test("Back finds the plan as it was left: the opened step is open still", async 
   await planReady(page);
   expect(await panel.innerText()).toBe(opened);
   await open(page, "/");
+});
+
+test.each([
+  { width: 1280, height: 800 },
+  { width: 390, height: 800 },
+])("what she has done, in her words, is judged, put on the piece, and gone on from; what she has in mind becomes her plan: %o", async (viewport) => {
+  const { page } = await newNotebook({ viewport });
+  await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
+  await toRoom(page, "Other ways");
+  const words = page.getByLabel("In your words, step by step");
+  await words.fill("two coats of navy craft acrylic, resin, sang to the cat");
+  await page.getByRole("button", { name: "Check it" }).click();
+  await page.locator('[data-code="resin-in-sun"]').waitFor();
+  await page.getByText("Not understood, and left out: “sang to the cat”").waitFor();
+  await axeClean(page);
+  await page.reload();
+  await page.locator('[data-code="resin-in-sun"]').waitFor();
+  await words.fill("gesso yesterday, two coats of navy craft acrylic");
+  await page.getByRole("button", { name: "Check it" }).click();
+  const understood = page.getByRole("list", { name: "What was understood" });
+  await understood.getByText("yesterday").waitFor();
+  await page.locator('[data-code="resin-in-sun"]').waitFor({ state: "detached" });
+  await page.getByRole("button", { name: /^It is on the piece already/ }).click();
+  await page.waitForURL(/\/pieces\/[0-9a-z]{16}$/);
+  await band(page, /^(Step \d+|On it already), Top: Prime.*done/).waitFor();
+  await band(page, /^(Step \d+|On it already), Top: Base colour.*done/).waitFor();
+  expect(await page.getByRole("button", { name: /^Mark as done: Prime/ }).count()).toBe(0);
+
+  await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
+  await toRoom(page, "Other ways");
+  await page.getByRole("button", { name: /^gesso, two coats of craft acrylic, dots, two coats/ }).click();
+  await page.getByRole("button", { name: "Check it" }).click();
+  await page.getByRole("button", { name: "Make it my plan" }).click();
+  await page.waitForURL(/\/pieces\/[0-9a-z]{16}$/);
+  await page.getByText(/changes? of yours (is|are) in this plan/).waitFor();
+  await page.locator("ol h4").filter({ hasText: "Dots:" }).waitFor();
 });

@@ -1,7 +1,7 @@
 /** What is kept: over a reload, in a file, against bad files; and all of it by keyboard. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import { axeClean, contentOf, expectComplaint, newNotebook, open, plan, planReady, removePiece, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -82,7 +82,7 @@ describe("the notebook's list", () => {
     await axeClean(page);
     await page.getByText("Tea mug for Tern Point").click();
     await planReady(page);
-    await page.getByRole("button", { name: "Remove", exact: true }).click();
+    await removePiece(page);
     await page.waitForURL(`${URL_BASE}/`);
     await names.first().waitFor();
     expect(await names.allInnerTexts()).toEqual(["Smooth pebble"]);

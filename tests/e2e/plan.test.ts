@@ -1,7 +1,7 @@
 /** From three facts to a plan that is kept, sharpened, mended and followed. */
 import { describe, expect, test } from "@jest/globals";
 import { throughDoor } from "#core/cli-door";
-import { allSaved, axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import { axeClean, contentOf, newNotebook, open, openFact, ownServer, plan, planReady, stepTitles, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -52,7 +52,9 @@ describe("new piece to plan", () => {
     await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
     const poured = page.getByText(/^Pour out/).first();
     const before = await poured.innerText();
-    await choose(page, "Unit", "inches");
+    await openFact(page, "What it is");
+    await page.getByRole("radio", { name: "inches" }).click();
+    await page.keyboard.press("Escape");
     await page.getByLabel("Across the top").fill("15 3/4");
     await page.getByLabel("Height").fill("15");
     await page.getByLabel("Height").blur();
@@ -74,11 +76,15 @@ describe("new piece to plan", () => {
   test("conditions and rooms sharpen it: salts are soaked out, a cold shed takes longer", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"] });
-    await page.getByLabel("White salts on it").check();
+    const search = page.getByRole("combobox", { name: /^Say more of it/ });
+    await search.fill("salt");
+    await search.press("Enter");
+    await page.getByRole("button", { name: "How it looks now: white salts on it" }).waitFor();
     await page.locator("ol li").getByText("Soak in fresh water, changed twice").first().waitFor();
     const wait = page.getByText(/Wait .* until it takes the next coat/).first();
     const usual = await wait.innerText();
-    await choose(page, "Where you work", /^A cold shed/);
+    await openFact(page, "Where you work");
+    await page.getByRole("radio", { name: /^A cold shed/ }).click();
     await page.waitForFunction((was) => !document.body.innerText.includes(was), usual);
     expect(await wait.innerText()).not.toBe(usual);
   });
@@ -116,45 +122,20 @@ describe("choosing and changing", () => {
     await page.getByText(/changes? of yours/).waitFor({ state: "detached" });
   });
 
-  test("a step of her own goes in where she wants it, earlier or later, is told what it costs, and is taken back", async () => {
-    const { page } = await newNotebook();
-    await plan(page, { material: "Smooth pebble", uses: ["Outdoors, in sun and rain"], techniques: ["Dots"] });
-    const before = await stepTitles(page);
-    await page.locator("ol h4 button").filter({ hasText: "Seal" }).last().click();
-    await page.getByRole("button", { name: "A step of your own after this" }).click();
-    await choose(page, "With what", "Coating resin");
-    await page.getByRole("button", { name: "Put it in" }).click();
-    await page.locator("ol h4").filter({ hasText: "coating resin" }).waitFor();
-    await page.locator('[data-code="resin-in-sun"]').waitFor();
-    await allSaved(page);
-    const seals = async () => (await stepTitles(page)).filter((title) => title.startsWith("Seal"));
-    expect((await seals()).at(-1)).toMatch(/coating resin/);
-    await axeClean(page);
-    await page
-      .getByRole("button", { name: /^Do it a step earlier: Seal: one coat of .*coating resin/ })
-      .last()
-      .click();
-    await page.waitForFunction(
-      () => !/coating resin/.test([...document.querySelectorAll("ol h4")].filter((one) => /Seal/.test(one.textContent)).at(-1)?.textContent ?? ""),
-    );
-    await page
-      .getByRole("button", { name: /^Leave out: Seal: one coat of .*coating resin/ })
-      .last()
-      .click();
-    await page.waitForFunction(() => !/coating resin/.test(document.querySelector("ol")?.textContent ?? ""));
-    expect(await stepTitles(page)).toEqual(before);
-  });
-
   test("a paint that cannot be kept is left out alone, and the plan says so; what cannot be planned says why, with the nearest that works", async () => {
     const { page } = await newNotebook();
     await plan(page, { material: "Gypsum cast", uses: ["A gift, or for sale"], techniques: ["Dots"] });
-    await choose(page, "Decorate with", "Poster paint");
+    await openFact(page, "What you decorate with");
+    await page.getByRole("radio", { name: "Poster paint" }).click();
+    await page.keyboard.press("Escape");
     await page
       .getByText(/never sets: it dusts off on hands/)
       .first()
       .waitFor();
     expect((await stepTitles(page)).join()).not.toContain("poster paint");
+    await openFact(page, "What it is for");
     await page.getByLabel("Outdoors, in sun and rain").check();
+    await page.keyboard.press("Escape");
     await page.getByRole("heading", { name: /^There is no sound plan for/ }).waitFor();
     await axeClean(page);
     await page.getByRole("button", { name: "Nearest that works: cast it in cement instead" }).click();

@@ -1,6 +1,6 @@
 /** The shelf: jars in a line of words, plans made from them, what is promised, what to buy, files in and out. */
 import { describe, expect, test } from "@jest/globals";
-import { allSaved, axeClean, choose, contentOf, newNotebook, open, plan, planReady, stepTitles, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, stepTitles, watchEveryPage } from "./bench";
 import type { Page } from "playwright-core";
 
 watchEveryPage();
@@ -105,6 +105,19 @@ test("said anew where it stands, weighed, copied, taken off and brought back; tw
   await allSaved(other);
   await other.getByRole("heading", { name: "Chalk cream" }).waitFor();
   await rowOf(page, "Chalk cream").getByText("about half, 30 ml").waitFor();
+  // The same thing of one jar, said in two tabs: whoever comes later is asked.
+  await page.getByRole("textbox", { name: "Name of Harbour navy" }).focus();
+  await open(other, "/shelf");
+  await other.getByRole("textbox", { name: "Name of Harbour navy" }).fill("Night navy");
+  await other.getByRole("textbox", { name: /^Name of (Harbour|Night) navy/ }).press("Tab");
+  await allSaved(other);
+  await page.getByRole("textbox", { name: /^Name of (Harbour|Night) navy/ }).fill("Deep navy");
+  await page.getByText("Another tab changed the same thing").waitFor();
+  await axeClean(page);
+  await page.getByRole("button", { name: "Save mine" }).click();
+  await page.getByText("Another tab changed the same thing").waitFor({ state: "detached" });
+  await other.getByRole("textbox", { name: "Name of Deep navy" }).fill("Harbour navy");
+  await page.getByRole("textbox", { name: "Name of Harbour navy" }).waitFor();
   await page.getByRole("button", { name: "Another jar of Harbour navy" }).click();
   await page.getByText("3 jars", { exact: true }).waitFor({ state: "attached" });
   await page.getByRole("button", { name: "Take Chalk cream off the shelf" }).click();
@@ -113,6 +126,22 @@ test("said anew where it stands, weighed, copied, taken off and brought back; tw
   expect(await jarNames(page)).toEqual(["Harbour navy", "Harbour navy"]);
   await page.getByRole("button", { name: "Bring it back" }).click();
   await rowOf(page, "Chalk cream").getByText("about half, 30 ml").waitFor();
+});
+
+test("what the pieces want is told though she came from the list, which lets go of what it asked for", async () => {
+  const { url, stop } = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
+  try {
+    const { page } = await newNotebook();
+    await page.goto(url);
+    await page.getByText("All coats on, hardening").first().waitFor();
+    await page.getByRole("navigation", { name: "Places" }).getByRole("link", { name: "Shelf" }).click();
+    await page.getByText("From the shelf alone:").waitFor({ timeout: 60_000 });
+    await page.getByRole("link", { name: "Shopping list" }).click();
+    await page.getByText("Pot inside sealer").waitFor();
+    await page.goto("about:blank");
+  } finally {
+    await stop();
+  }
 });
 
 test("a basic set is three taps; the shopping list buys the rest in whole jars, by piece, as a table", async () => {

@@ -1,7 +1,22 @@
 /** Nothing a careless, fast, unlucky painter does is lost, and nothing locks them out. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allowComplaints, allSaved, axeClean, contentOf, newNotebook, open, plan, planReady, secondTab, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import {
+  allowComplaints,
+  allSaved,
+  axeClean,
+  contentOf,
+  newNotebook,
+  open,
+  openFact,
+  plan,
+  planReady,
+  removePiece,
+  secondTab,
+  toRoom,
+  URL_BASE,
+  watchEveryPage,
+} from "./bench";
 
 watchEveryPage();
 
@@ -89,9 +104,13 @@ describe("typed, and the page is gone", () => {
     expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["2031-12-24", { due: "2031-12-24" }]);
     // A plan that changes under its dates.
     await toRoom(page, "Plan");
+    await openFact(page, "Decoration");
     for (const name of ["Dots", "Bands", "Dots", "Lettering", "Dots"])
       await page.getByRole("group", { name: "Decoration" }).getByText(name, { exact: true }).click();
+    await page.keyboard.press("Escape");
+    await openFact(page, "Base colour");
     await page.getByText("Base colour all over").click();
+    await page.keyboard.press("Escape");
     await toRoom(page, "Dates");
     await allSaved(page);
     await page.getByText(/^Ready for gentle hands/).waitFor();
@@ -115,7 +134,7 @@ test("five quick presses are five coats, two clicks on done are one", async () =
 test("what was removed is told, and brought back after a reload, whatever was done since", async () => {
   const { page } = await newNotebook();
   await plan(page, MUG);
-  await page.getByRole("button", { name: "Remove", exact: true }).click();
+  await removePiece(page);
   await page.locator("[data-told]").getByText("Removed: Glazed ceramic mug.").waitFor();
   await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
   await open(page, "/");

@@ -3,7 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { applyChanges } from "#core/coating/model/apply-changes";
 import { checkSteps } from "#core/coating/rules/check-steps";
-import { comparePlans } from "#core/coating/explain/compare-plans";
+import { comparePlans, differing } from "#core/coating/explain/compare-plans";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { choiceOf } from "#core/coating/model/step-choice";
 import { planPiece } from "#core/coating/planner/plan-piece";
@@ -100,6 +100,12 @@ describe("two plans side by side", () => {
     const rows = comparePlans(plan, isolated).flatMap((zone) => zone.rows);
     expect(rows.filter((row) => !row.left).map((row) => row.right?.role)).toEqual(["isolate"]);
     expect(rows.filter((row) => !row.right)).toEqual([]);
+    // What is marked in the two sections: the isolation coat in each of its places, and nothing that both do alike.
+    const compared = comparePlans(plan, isolated);
+    const marked = differing(compared, isolated, "right");
+    const isolating = isolated.zones.flatMap(({ steps }) => steps.filter(({ role }) => role === "isolate").map(({ id }) => id));
+    expect(isolating.every((id) => marked.has(id))).toBe(true);
+    expect([...differing(comparePlans(plan, plan), plan, "left")]).toEqual([]);
   });
   test("two bakes differ in their heat", () => {
     const bakes = planPiece(mug({ wishes: { route: "bake" }, decoration: { techniques: ["dots"] } }), CATALOGUE).candidates;

@@ -95,7 +95,7 @@ function useAll({ bundle }: ReadBundle): void {
     const work = view.shown && workFor(record.piece, view.shown, catalogue);
     if (work) datesOf(work, { hours: bundle.hours[0]?.hours ?? HOURS, start: START, due: null, done: view.done });
     overviewOf({ shown: view.shown, work, done: view.done }, START);
-    if (view.shown) wanting.push({ id: record.id, name: record.piece.name, needs: needsOf(view.shown, catalogue) });
+    if (view.shown) wanting.push({ id: record.id, name: record.piece.name, needs: needsOf(view.shown) });
   }
   const { buy } = shoppingFor(wanting, bundle.shelf, stock, CATALOGUE);
   if (buy.some((one) => !(one.jars >= 1 && one.overMl >= -1e-3))) throw new Error("a shopping list that is none");
@@ -115,7 +115,9 @@ export interface Attack {
 
 /** The notebooks that are damaged. */
 export function soundFiles(): readonly object[] {
-  return ["bundle-1.json", "bundle-2.json", "bundle-4.json"].map((name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object);
+  return ["bundle-1.json", "bundle-2.json", "bundle-4.json", "bundle-5.json"].map(
+    (name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object,
+  );
 }
 
 /**

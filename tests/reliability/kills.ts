@@ -104,7 +104,11 @@ export async function kills(executable: string, args: readonly string[], url: st
         for (;;) {
           await name.fill(`Name ${(last += 1)}`);
           await name.press("Enter");
-          if (last % 3 === 0) await page.getByRole("checkbox", { name: "Dots", exact: true }).click();
+          if (last % 3 === 0) {
+            const search = page.getByRole("combobox", { name: /^Say more of it/ });
+            await search.fill("dots");
+            await search.press("Enter");
+          }
           const typed = last;
           if (last % 2 === 0)
             await page
