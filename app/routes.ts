@@ -11,6 +11,7 @@ export default [
     route("sheet", "routes/piece-sheet/route.tsx"),
     route("card", "routes/piece-card/route.tsx"),
   ]),
+  route("pieces/:id/photographs", "routes/piece-photos/route.ts"),
   route("sets/:set", "routes/set/route.tsx"),
   route("shelf", "routes/shelf/route.tsx"),
   route("shelf/shopping", "routes/shopping/route.tsx"),

@@ -8,11 +8,16 @@ interface Props {
   readonly label: string;
   /** Kinds of file, as the browser names them. */
   readonly accept: string;
-  readonly take: (file: File) => void;
+  /** More than one may be chosen at once. */
+  readonly many?: boolean;
+  /** On a phone its camera is opened. */
+  readonly capture?: boolean;
+  /** @param all of them, where many may be chosen */
+  readonly take: (file: File, all: readonly File[]) => void;
 }
 
 /** A button that asks for a file; the same file may be chosen twice. */
-export function FileButton({ icon: Icon, children, label, accept, take }: Props) {
+export function FileButton({ icon: Icon, children, label, accept, many = false, capture = false, take }: Props) {
   const picker = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -22,11 +27,13 @@ export function FileButton({ icon: Icon, children, label, accept, take }: Props)
         accept={accept}
         className="sr-only"
         tabIndex={-1}
+        multiple={many}
+        {...(capture ? { capture: "environment" as const } : {})}
         aria-label={label}
         onChange={(event) => {
-          const [file] = event.target.files ?? [];
+          const files = [...(event.target.files ?? [])];
           event.target.value = "";
-          if (file) take(file);
+          if (files[0]) take(files[0], files);
         }}
       />
       <button type="button" className="button" onClick={() => picker.current?.click()}>

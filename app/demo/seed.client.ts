@@ -109,20 +109,22 @@ export async function openTernPoint(db: Database): Promise<void> {
   checksAtHand();
   const now = Date.now();
   const today = dateOf(now, timeZoneHere());
-  const [{ CATALOGUE }, { ownProductsOf, shelfKey }, { ternPointShelf }, { ownShelf }] = await Promise.all([
+  const [{ CATALOGUE }, { ownProductsOf, shelfKey }, { ternPointShelf }, { ternPointPhotos }, { ownShelf }] = await Promise.all([
     import("#core/catalogue/catalogue"),
     import("#core/shelf/own-products"),
     import("./tern-point-shelf"),
+    import("./tern-point-photos"),
     import("~/store/own-shelf.client"),
   ]);
   const jars = ternPointShelf(today, new Date(now - SEEN_DAYS_AGO * DAY_MS).toISOString());
   const products = ownProductsOf(jars, new Map(), CATALOGUE, today);
-  const built = await builtPlans(shelfKey(products));
+  const [built, { photos, pictures }] = await Promise.all([builtPlans(shelfKey(products)), ternPointPhotos(now)]);
   const all = await Promise.all(TERN_POINT.map((one) => made(one, built, products, now)));
   const bundle = writeBundle({
     pieces: all.map((one) => one.record),
     plans: all.flatMap((one) => one.plan ?? []),
     progress: all.flatMap((one) => one.progress),
+    photos,
     shelf: jars,
     rooms: [
       { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
@@ -130,7 +132,7 @@ export async function openTernPoint(db: Database): Promise<void> {
   });
   const here = new Set(await db.getAllKeys("pieces"));
   const fresh = { ...bundle, pieces: bundle.pieces.filter((record) => !here.has(record.id)) };
-  await importBundle(db, fresh, "opening the Tern Point notebook");
+  await importBundle(db, fresh, { label: "opening the Tern Point notebook", pictures });
   const { key: shelf } = await ownShelf(db);
   const added = all.filter((one) => !here.has(one.record.id));
   await Promise.all(
@@ -155,7 +157,7 @@ export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
     db,
     "removing the Tern Point notebook",
     "everything",
-    ["pieces", "plans", "progress", "shelf", "rooms"],
+    ["pieces", "plans", "progress", "photos", "shelf", "rooms"],
     async (recorder) => {
       for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
       for (const { id } of await recorder.all("shelf")) if (isOfTernPoint(id)) await recorder.remove("shelf", id);

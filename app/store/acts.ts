@@ -85,9 +85,12 @@ function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
   return names(one) === names(other);
 }
 
-/** An act with the mark of one that removed a piece or a jar, where it did; an act that is taken back has removed nothing. */
+/** Stores whose removed records are told of with the way back. */
+const TOLD_OF: readonly StoreName[] = ["pieces", "shelf", "photos"];
+
+/** An act with the mark of one that removed a piece, a jar or a photograph, where it did; an act that is taken back has removed nothing. */
 function marked({ removedAt: _before, ...act }: Act): Act {
-  const removes = act.undoneAt === undefined && act.entries.some((entry) => (entry.store === "pieces" || entry.store === "shelf") && entry.after === null);
+  const removes = act.undoneAt === undefined && act.entries.some((entry) => TOLD_OF.includes(entry.store) && entry.after === null);
   return removes ? { ...act, removedAt: act.at } : act;
 }
 

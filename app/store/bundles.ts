@@ -1,6 +1,7 @@
 import { fingerprint } from "#core/coating/model/fingerprint";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
+import type { Pictures } from "#core/formats/notebook-file";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import { runCommand } from "./command";
@@ -118,6 +119,15 @@ class Importing {
   }
 }
 
+/** How a bundle comes in. */
+export interface ImportHow {
+  /** What the user did, for "undo …". */
+  readonly label?: string;
+  readonly progress?: ImportProgress;
+  /** Pictures of its photographs. */
+  readonly pictures?: Pictures;
+}
+
 /** Told to stop: nothing was written. */
 export class ImportStopped extends Error {
   override readonly name = "ImportStopped";
@@ -134,8 +144,9 @@ export class ImportStopped extends Error {
  * @returns what became of the records that come in by themselves
  * @throws ImportStopped; whatever the browser throws when it cannot write (a full disk); the database is then as it was
  */
-export function importBundle(db: Database, bundle: Bundle, label = "bringing the file in", progress?: ImportProgress): Promise<Imported> {
+export function importBundle(db: Database, bundle: Bundle, { label = "bringing the file in", progress, pictures }: ImportHow = {}): Promise<Imported> {
   return runCommand(db, label, EVERYTHING, STORE_NAMES, async (recorder) => {
+    for (const [id, bytes] of pictures ?? []) await recorder.putPicture({ id, bytes: bytes as Uint8Array<ArrayBuffer> });
     const counts = { added: 0, same: 0, beside: 0 };
     const importing = new Importing(recorder, bundle);
     const own = DEFINITIONS.filter((one) => one.onImport !== "with-owner").map((definition) => ({
@@ -172,12 +183,13 @@ export function importBundle(db: Database, bundle: Bundle, label = "bringing the
  * @returns its records as they stand, for a file; null when it is not here
  */
 export function setAside(db: Database, id: string): Promise<BundleFile | null> {
-  return runCommand(db, "setting a piece aside", `pieces/${id}`, ["pieces", "plans", "progress"], async (recorder) => {
+  return runCommand(db, "setting a piece aside", `pieces/${id}`, ["pieces", "plans", "progress", "photos"], async (recorder) => {
     const piece = await recorder.get("pieces", id);
     const [plans, progress] = [await recorder.of("plans", "byPiece", id), await recorder.of("progress", "byPiece", id)];
+    const photos = await recorder.of("photos", "byPiece", id);
     if (!piece) return null;
     await recorder.removeWhole("pieces", id);
-    return fileOf({ ...writeBundle({}), pieces: [piece], plans, progress });
+    return fileOf({ ...writeBundle({}), pieces: [piece], plans, progress, photos });
   });
 }
 

@@ -9,11 +9,13 @@ import type { DatabaseSchema } from "./schema";
 import { freshId } from "./fresh-id";
 import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
+import { PICTURES_STORE } from "./pictures";
+import type { KeptPicture } from "./pictures";
 import { keepVersions, VERSIONS_STORE } from "./versions";
 import type { VersionsInside } from "./versions";
 import { inTurn } from "./write-queue";
 
-type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE | typeof VERSIONS_STORE)[], "readwrite">;
+type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE | typeof VERSIONS_STORE | typeof PICTURES_STORE)[], "readwrite">;
 
 /** Stores whose changes are kept as versions of a piece. */
 const VERSIONED: readonly StoreName[] = ["pieces", "plans"];
@@ -86,6 +88,12 @@ export class Recorder {
     await this.transaction.objectStore(store).put(record as never);
   }
 
+  /** Keeps a picture for a photograph of the same command; one that is here already stays. */
+  async putPicture(picture: KeptPicture): Promise<void> {
+    const pictures = this.transaction.objectStore(PICTURES_STORE);
+    if ((await pictures.getKey(picture.id)) === undefined) await pictures.put(picture);
+  }
+
   /** Whether a record fits its schema. */
   fits(store: StoreName, record: unknown): boolean {
     try {
@@ -155,7 +163,8 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
   // Only who writes needs the schemas: a page that reads does not load them.
   const { assertFits } = await checks();
   const versioned = stores.some((store) => VERSIONED.includes(store));
-  const all: Writing["objectStoreNames"][number][] = versioned ? [...new Set([...stores, ...VERSIONED]), ACTS_STORE, VERSIONS_STORE] : [...stores, ACTS_STORE];
+  const beside = [...(versioned ? ([...VERSIONED, VERSIONS_STORE] as const) : []), ...(stores.includes("photos") ? ([PICTURES_STORE] as const) : [])];
+  const all = [...new Set<Writing["objectStoreNames"][number]>([...stores, ...beside, ACTS_STORE])];
   const transaction: Writing = db.transaction(all, "readwrite", { durability: "strict" });
   try {
     const recorder = new Recorder(transaction, assertFits);

@@ -5,6 +5,7 @@ import { migrated } from "#core/formats/migrate";
 import { DATA_VERSION, DEFINITIONS } from "#core/formats/stores/stores";
 import { ACT_INDEXES, ACTS_STORE } from "./acts";
 import { OVERVIEWS_STORE } from "./overviews";
+import { PICTURES_STORE } from "./pictures";
 import { VERSION_INDEXES, VERSIONS_STORE } from "./versions";
 import type { DatabaseSchema } from "./schema";
 
@@ -18,11 +19,12 @@ type Upgrade = IDBPTransaction<unknown, string[], "versionchange">;
 const LOCAL_STORES = [
   { name: ACTS_STORE, indexes: ACT_INDEXES },
   { name: OVERVIEWS_STORE, indexes: {} },
+  { name: PICTURES_STORE, indexes: {} },
   { name: VERSIONS_STORE, indexes: VERSION_INDEXES },
 ] as const;
 
 /** The data version of the records in each version of the database; the newest stands last. */
-const DATA_VERSION_AT = [1, 2, 3, 4, 4, 5, 6, DATA_VERSION] as const;
+const DATA_VERSION_AT = [1, 2, 3, 4, 4, 5, 6, 7, DATA_VERSION] as const;
 /** From this data version on, steps are named by what they are. */
 const STEPS_NAMED_SINCE = 4;
 export const DATABASE_VERSION = DATA_VERSION_AT.length;

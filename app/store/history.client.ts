@@ -45,6 +45,9 @@ onCommand((act, replaces) => {
 /** Names told of what was removed together; more are only counted. */
 const MOST_NAMED = 3;
 
+/** "its plan, 3 coats noted and one photograph". */
+const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
+
 const counted = (count: number, one: string, more: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${more}`]);
 
 /** The name of a jar that was taken off the shelf, as far as it can be read. */
@@ -67,10 +70,12 @@ function removedText({ entries }: Act): string {
   const names = gone.flatMap(pieceName);
   const jars = gone.flatMap(jarName);
   const of = (store: string) => gone.filter((one) => one.store === store).length;
+  const photographs = counted(of("photos"), "one photograph", "photographs");
+  if (names.length === 0 && jars.length === 0) return `Taken off: ${photographs.join()}`;
   if (names.length === 0) return `Off the shelf: ${jars.length > MOST_NAMED ? `${jars.length} jars` : jars.join(", ")}`;
-  const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted")];
+  const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted"), ...photographs];
   const what = names.length > MOST_NAMED ? `${names.length} pieces` : names.join(", ");
-  return `Removed: ${what}${beside.length > 0 ? `, with ${beside.join(" and ")}` : ""}`;
+  return `Removed: ${what}${beside.length > 0 ? `, with ${LIST.format(beside)}` : ""}`;
 }
 
 async function load(db: Database): Promise<void> {

@@ -221,7 +221,7 @@ export function removePiece(
     db,
     `removing ${name}`,
     ofPiece(id),
-    ["pieces", "plans", "progress"],
+    ["pieces", "plans", "progress", "photos"],
     async (recorder) => {
       const piece = await recorder.get("pieces", id);
       const plans = await recorder.of("plans", "byPiece", id);

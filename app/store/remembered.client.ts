@@ -54,6 +54,6 @@ export async function putBack(db: Database): Promise<number | null> {
   if ((all.length === 0 && shelf.length === 0) || (await db.count("pieces")) > 0 || (await db.count("acts")) > 0) return null;
   const { importBundle } = await import("./bundles");
   const parts = { pieces: all.map((one) => one.record), plans: all.flatMap((one) => one.plan ?? []), progress: all.flatMap((one) => one.progress), shelf };
-  await importBundle(db, writeBundle(parts), "putting back what the browser had cleared");
+  await importBundle(db, writeBundle(parts), { label: "putting back what the browser had cleared" });
   return all.length;
 }

@@ -1,6 +1,7 @@
 import type { DBSchema } from "idb";
 import type { Act } from "./acts";
 import type { KeptOverview } from "./overviews";
+import type { KeptPicture } from "./pictures";
 import type { Version } from "./versions";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 
@@ -12,6 +13,8 @@ export interface DatabaseSchema extends DBSchema, Stores {
   acts: { key: string; value: Act; indexes: { byTime: number; byRemoval: number; byUndone: number } };
   /** What the list said of a piece last, in this browser only. */
   overviews: { key: string; value: KeptOverview };
+  /** The pictures of photographs, each once; in a file they stand beside the records. */
+  pictures: { key: string; value: KeptPicture };
   /** What a piece and its plan were before, in this browser only. */
   versions: { key: string; value: Version; indexes: { byPiece: string } };
 }

@@ -5,7 +5,7 @@ import { spawn } from "node:child_process";
 import { chromium } from "playwright-core";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 
-export { contentOf } from "../reliability/hands";
+export { bytesOf, contentOf } from "../reliability/hands";
 
 export const URL_BASE = process.env.NOOK_COAT_URL!;
 const SLOW_MS = Number(process.env.SLOW_MS ?? 15_000);

@@ -1,5 +1,6 @@
 /** A notebook's file, damaged in every way a disk, a hand or a script can, and read, planned and dated all the same. */
 import { readFileSync } from "node:fs";
+import { strFromU8, unzipSync } from "fflate";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readBundle } from "#core/formats/bundle";
 import type { ReadBundle } from "#core/formats/bundle";
@@ -115,9 +116,9 @@ export interface Attack {
 
 /** The notebooks that are damaged. */
 export function soundFiles(): readonly object[] {
-  return ["bundle-1.json", "bundle-2.json", "bundle-4.json", "bundle-5.json"].map(
-    (name) => JSON.parse(readFileSync(`tests/fixtures/${name}`, "utf8")) as object,
-  );
+  const texts = ["bundle-1.json", "bundle-2.json", "bundle-4.json", "bundle-5.json"].map((name) => readFileSync(`tests/fixtures/${name}`, "utf8"));
+  const packed = unzipSync(new Uint8Array(readFileSync("tests/fixtures/notebook-6.zip")))["notebook.json"]!;
+  return [...texts, strFromU8(packed)].map((text) => JSON.parse(text) as object);
 }
 
 /**

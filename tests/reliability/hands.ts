@@ -1,7 +1,7 @@
 /** Hands in the real app: what the walks, the kills and the damaged files need of a page. */
 import type { Download, Page } from "playwright-core";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { readBundle } from "#core/formats/bundle";
+import { readNotebook } from "#core/formats/notebook-file";
 import type { Bundle } from "#core/formats/write-bundle";
 
 /** Longest a page may take to be still, ms; a page that takes longer hangs. */
@@ -47,32 +47,37 @@ export async function wrongWith(page: Page, at: string): Promise<readonly string
   return [...(frame === 1 ? [] : [`${at}: the frame is gone`]), ...failed.map((text) => `${at}: ${text}`)];
 }
 
-/** The text of a file the user saved. */
-export async function contentOf(download: Download): Promise<string> {
+/** A file the user saved. */
+export async function bytesOf(download: Download): Promise<Buffer> {
   const chunks: Buffer[] = [];
   for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString("utf8");
+  return Buffer.concat(chunks);
+}
+
+/** The text of a file the user saved. */
+export async function contentOf(download: Download): Promise<string> {
+  return (await bytesOf(download)).toString("utf8");
 }
 
 /** Saves the notebook to a file. */
-export async function fileOf(page: Page, url: string): Promise<string> {
+export async function fileOf(page: Page, url: string): Promise<Buffer> {
   await page.goto(`${url}/settings`);
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
-  return contentOf(download);
+  return bytesOf(download);
 }
 
 /** Brings a file in. @returns what the app says of it */
-export async function bringIn(page: Page, url: string, text: string): Promise<string> {
+export async function bringIn(page: Page, url: string, file: string | Buffer): Promise<string> {
   await page.goto(`${url}/settings`);
-  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook", mimeType: "application/octet-stream", buffer: Buffer.from(file) });
   const status = page.getByRole("status").filter({ hasText: /brought in|already here|not taken|could not be written/ });
   await status.waitFor();
   return status.innerText();
 }
 
 /** A file of the app's own, read again. @returns its records, or what is wrong with it */
-export function readOwn(text: string): Bundle | string {
-  const read = readBundle(text, CATALOGUE);
+export function readOwn(file: Uint8Array): Bundle | string {
+  const read = readNotebook(file, CATALOGUE);
   if (!read.ok) return `its own file is refused: ${read.problem.message} (at ${read.problem.path})`;
   const [bad] = read.value.aside;
   if (bad) return `its own file has ${bad.name} set aside: ${bad.problem.message} (at ${bad.problem.path})`;

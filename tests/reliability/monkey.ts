@@ -79,12 +79,13 @@ export async function walk(browser: Browser, url: string, seed: number, actions 
     }
     await page.goto(url);
     await still(page);
-    const own = readOwn(await fileOf(page, url));
+    const file = await fileOf(page, url);
+    const own = readOwn(file);
     if (typeof own === "string") return [...faults, `walk ${seed}: ${own}`];
     const empty = await browser.newContext({ locale: "en-GB", acceptDownloads: true });
     await empty.addInitScript(() => localStorage.setItem("nook-coat-visited", "1"));
     const other = await empty.newPage();
-    await bringIn(other, url, JSON.stringify(own));
+    await bringIn(other, url, file);
     const again = readOwn(await fileOf(other, url));
     if (JSON.stringify(again) !== JSON.stringify(own)) say("the file does not come back as it went");
     await empty.close();

@@ -161,12 +161,13 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   );
   return (
     <>
-      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-2xl">{shown.title}</h2>
-        <Awaited of={dates} waiting={<p className="leading-snug text-soft max-sm:min-h-[3em]">dating it…</p>}>
+      <h2 className="text-2xl">{shown.title}</h2>
+      {/* Its lines are kept free from the first: nothing below moves under a hand when the dates come. */}
+      <div className="min-h-[2.75em] leading-snug text-soft xl:min-h-[1.375em]">
+        <Awaited of={dates} waiting={<p>dating it…</p>}>
           {({ dates: dated, now: from }) =>
             dated?.usual && (
-              <p className="leading-snug text-soft max-sm:min-h-[3em]">
+              <p>
                 ready {readyText(dated, "handle", from)} · hard {readyText(dated, "cured", from)}
               </p>
             )

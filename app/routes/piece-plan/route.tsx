@@ -16,6 +16,8 @@ import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
 import { FactsPanel } from "./facts/panel";
 import { OnItAlready } from "./on-it-already";
+import { PhotoStrip } from "./photos/strip";
+import { PhotoViewer } from "./photos/viewer";
 import { PLAN_INTENTS } from "./plan-ask";
 import type { PlanAsk } from "./plan-ask";
 import { PlanPart } from "./plan-part";
@@ -24,16 +26,21 @@ import type { Apply } from "./plan-actions";
 import { Versions } from "./versions";
 
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
-  const [kept, planner, { datesOfPiece }, { repairOf }, { versionsOf }] = await Promise.all([
+  const [kept, planner, { datesOfPiece }, { repairOf }, { versionsOf }, { openPhoto, stripOf }] = await Promise.all([
     keptPiece(params.id),
     import("~/workers/planner.client"),
     import("~/piece/dates.client"),
     import("~/store/repairs.client"),
     import("~/piece/versions.client"),
+    import("~/photos/kept-photos.client"),
   ]);
   const of = planOf(kept);
-  const step = new URL(request.url).searchParams.get("step");
+  const { searchParams } = new URL(request.url);
+  const [step, photo] = [searchParams.get("step"), searchParams.get("photo")];
+  const [photos, open] = await Promise.all([stripOf(params.id).catch(() => []), photo === null ? null : openPhoto(params.id, photo)]);
   return {
+    photos,
+    photo: open,
     kept,
     step: step === null ? null : stepId(step),
     repair: repairOf(params.id),
@@ -71,6 +78,8 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
       className="min-w-0 lg:sticky lg:top-2 lg:max-h-[calc(100dvh-1rem)] lg:overflow-y-auto lg:pr-1 lg:pt-3"
     >
       <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
+      <PhotoStrip piece={record.id} photos={loaderData.photos} progress={loaderData.kept.progress} />
+      {loaderData.photo && <PhotoViewer open={loaderData.photo} photos={loaderData.photos} assumed={assumed} />}
     </aside>
   );
   const plan = (

@@ -43,7 +43,7 @@ interface OfList {
 }
 
 /** What the rest of a card needs to be read from its piece. */
-function CardBody({ listed: { kept, overview }, now, menu }: { listed: Listed; now: number; menu: Menu }) {
+function CardBody({ listed: { kept, face, overview }, now, menu }: { listed: Listed; now: number; menu: Menu }) {
   const { record } = kept;
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
@@ -52,7 +52,11 @@ function CardBody({ listed: { kept, overview }, now, menu }: { listed: Listed; n
   return (
     <>
       <span className="flex items-center gap-3">
-        <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
+        {face === null ? (
+          <Silhouette piece={piece} body={body?.colour ?? "#999999"} texture={body?.texture ?? "dense"} />
+        ) : (
+          <img src={face} alt="" className="size-16 shrink-0 rounded border border-line object-cover" />
+        )}
         <span className="min-w-0">
           <span className="block font-display text-lg leading-snug [overflow-wrap:anywhere]">{piece.name}</span>
           <span className="block text-soft">

@@ -1,4 +1,5 @@
 import type { Overview } from "#core/logbook/overview";
+import { faceOf } from "~/photos/kept-photos.client";
 import { keptPiece } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { keyOf, workedOut } from "~/piece/worked-out.client";
@@ -11,6 +12,8 @@ import { isNotWanted, leaveList } from "~/workers/planner.client";
 /** A piece of the list, as it is read when its place comes into sight. */
 export interface Listed {
   readonly kept: KeptPiece;
+  /** Address of its last photograph; null where it has none. */
+  readonly face: string | null;
   readonly overview: Promise<Overview>;
 }
 
@@ -49,14 +52,14 @@ export class Listing {
   }
 
   private async readPiece(id: string): Promise<Listed> {
-    const kept = await keptPiece(id);
+    const [kept, face] = await Promise.all([keptPiece(id), faceOf(id).catch(() => null)]);
     const overview = this.overviewOf(kept).catch((error: unknown): Promise<Overview> => {
       if (!isNotWanted(error)) throw error;
       // The list was left, or loaded anew: nobody waits for this answer any more.
       this.read.delete(id);
       return new Promise<never>(() => undefined);
     });
-    return { kept, overview };
+    return { kept, face, overview };
   }
 
   private async overviewOf(kept: KeptPiece): Promise<Overview> {

@@ -1,6 +1,7 @@
 import { format } from "date-fns";
 import { changePiece } from "#core/coating/model/apply-changes";
-import type { ReadBundle } from "#core/formats/bundle";
+import { fileContent } from "#core/formats/notebook-file";
+import type { Pictures, ReadNotebook } from "#core/formats/notebook-file";
 import type { Parsed, Problem } from "#core/formats/problem";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import { asks } from "~/actions/asks.client";
@@ -11,12 +12,13 @@ import { noteBackup } from "~/store/backup.client";
 import { everything, importBundle, setAside, wipeAll } from "~/store/bundles";
 import type { Imported } from "~/store/bundles";
 import { database } from "~/store/open.client";
+import { allPictures } from "~/store/photos";
 import { asFiles } from "~/workers/files.client";
 import { begun, ended, told } from "./import-progress.client";
 
 /** What may be asked of the notebook as a whole. */
 export type FilesAsk =
-  | { readonly intent: "export" }
+  | { readonly intent: "export"; readonly photographs: boolean }
   | { readonly intent: "import"; readonly file: string }
   | { readonly intent: "wipe" }
   | { readonly intent: "set-aside"; readonly id: string };
@@ -34,7 +36,14 @@ export type Outcome =
   | { readonly kind: "failed"; readonly message: string }
   | { readonly kind: "wiped"; readonly pieces: number };
 
-const nameOn = (now: Date, what = "") => `nook-coat-${what}${format(now, "yyyy-MM-dd")}.json`;
+/** A file of that day: a text is JSON, anything else a zip with pictures in it. */
+function fileOn(now: Date, content: string | Uint8Array<ArrayBuffer>, what = ""): FileToSave {
+  const [suffix, type] = typeof content === "string" ? ["json", "application/json"] : ["zip", "application/zip"];
+  return { name: `nook-coat-${what}${format(now, "yyyy-MM-dd")}.${suffix}`, text: content, type };
+}
+
+const SET_ASIDE = "set-aside-";
+
 const saidOf = (one: { readonly name: string; readonly problem: Problem }) => `${one.name}: ${one.problem.message} (at ${one.problem.path})`;
 
 interface PieceLike {
@@ -54,17 +63,21 @@ function withUnsaved(pieces: readonly unknown[]): readonly unknown[] {
   });
 }
 
-/** Everything kept, as a file's text. */
-export async function asFile(now: Date): Promise<Outcome> {
+/** Everything kept, as a file; without photographs where they are not wanted. */
+export async function asFile(now: Date, photographs: boolean): Promise<Outcome> {
   try {
-    const parts = await everything(await database());
-    const { text, aside } = await asFiles((api) => api.write({ ...parts, pieces: withUnsaved(parts.pieces) }));
+    const db = await database();
+    const [parts, pictures] = await Promise.all([everything(db), photographs ? allPictures(db) : NO_PICTURES]);
+    const wanted = { ...parts, pieces: withUnsaved(parts.pieces), ...(photographs ? {} : { photos: [] }) };
+    const { content, aside } = await asFiles((api) => api.write(wanted, pictures));
     noteBackup(now.getTime());
-    return { kind: "file", name: nameOn(now), text, aside: aside.map(saidOf) };
+    return { kind: "file", ...fileOn(now, content), aside: aside.map(saidOf) };
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
   }
 }
+
+const NO_PICTURES: Pictures = new Map();
 
 const handed = new Map<string, File>();
 
@@ -81,12 +94,11 @@ export async function bringIn(token: string): Promise<Outcome> {
   if (!file) return { kind: "failed", message: "the file is to be chosen once more" };
   const signal = begun();
   try {
-    const read = await asFiles<Parsed<ReadBundle>>((api) => api.read(file) as Promise<Parsed<ReadBundle>>, signal);
+    const read = await asFiles<Parsed<ReadNotebook>>((api) => api.read(file) as Promise<Parsed<ReadNotebook>>, signal);
     if (!read.ok) return { kind: "problem", problem: read.problem };
-    const { bundle, aside, altered } = read.value;
-    const counts = await importBundle(await database(), bundle, "bringing the file in", { told, signal });
-    const asideFile =
-      aside.length > 0 ? { name: nameOn(new Date(), "set-aside-"), text: `${JSON.stringify(fileOf(writeBundle({}), aside), null, 2)}\n` } : null;
+    const { bundle, aside, altered, pictures } = read.value;
+    const counts = await importBundle(await database(), bundle, { progress: { told, signal }, pictures });
+    const asideFile = aside.length > 0 ? fileOn(new Date(), fileContent(fileOf(writeBundle({}), aside), NO_PICTURES), SET_ASIDE) : null;
     return { kind: "imported", counts, aside: aside.map(saidOf), asideFile, altered };
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
@@ -98,9 +110,12 @@ export async function bringIn(token: string): Promise<Outcome> {
 /** A piece that cannot be shown, out of the notebook and into a file. */
 export async function asideFile(id: string): Promise<Outcome> {
   try {
-    const file = await setAside(await database(), id);
+    const db = await database();
+    const file = await setAside(db, id);
     if (!file) return { kind: "failed", message: "this piece is not in the notebook" };
-    return { kind: "file", name: nameOn(new Date(), "set-aside-"), text: `${JSON.stringify(file, null, 2)}\n`, aside: [] };
+    const named = new Set<string>(file.photos.flatMap((photo) => [photo.picture, photo.small]));
+    const pictures = new Map([...(await allPictures(db))].filter(([picture]) => named.has(picture)));
+    return { kind: "file", ...fileOn(new Date(), fileContent(file, pictures), SET_ASIDE), aside: [] };
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
   }

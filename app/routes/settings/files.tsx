@@ -119,7 +119,7 @@ const NEVER = () => () => undefined;
 const MOST_NAMED = 12;
 
 /** Saving, bringing in, emptying. */
-export function Files({ pieces, backup, room }: { pieces: number; backup: BackupState; room: RoomLeft | null }) {
+export function Files({ pieces, photos, backup, room }: { pieces: number; photos: number; backup: BackupState; room: RoomLeft | null }) {
   const fetcher = useFetcher<Outcome>({ key: "files" });
   const ask = (asked: FilesAsk) => void fetcher.submit(asked as never, { method: "post", action: "/settings", encType: "application/json" });
   const outcome = fetcher.data ?? null;
@@ -129,8 +129,9 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
   return (
     <>
       <p className="mb-2">
-        Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}. A file keeps it
-        safe, and carries it to another; a file brought in is added, and overwrites nothing.
+        Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}
+        {photos > 0 && (photos === 1 ? " and one photograph" : ` and ${photos} photographs`)}. A file keeps it safe, and carries it to another; a file brought
+        in is added, and overwrites nothing.
       </p>
       <p className={`mb-2 ${backup.changes >= CHANGES_BEFORE_ADVICE ? "font-semibold" : "text-soft"}`}>
         {backup.at === null ? "Not saved to a file from here yet" : `Last saved to a file on ${format(backup.at, "d MMMM yyyy")}`}
@@ -138,13 +139,18 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
         {room && ` It takes ${sayBytes(room.used)} of ${sayBytes(room.most)} here${room.kept ? ", and the browser keeps it for good" : ""}.`}
       </p>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button button-act" onClick={() => ask({ intent: "export" })}>
+        <button type="button" className="button button-act" onClick={() => ask({ intent: "export", photographs: true })}>
           <Download aria-hidden size={20} /> Save the notebook
         </button>
+        {photos > 0 && (
+          <button type="button" className="button" onClick={() => ask({ intent: "export", photographs: false })}>
+            <Download aria-hidden size={20} /> Save it without photographs
+          </button>
+        )}
         <FileButton
           icon={Upload}
           label="Notebook file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           take={(file) => void import("./files-commands.client").then(({ handOver }) => ask({ intent: "import", file: handOver(file) }))}
         >
           Bring a file in
@@ -166,7 +172,7 @@ export function Files({ pieces, backup, room }: { pieces: number; backup: Backup
                 are removed. They can be taken back for a while; a file keeps them for good.
               </AlertDialog.Description>
               <div className="mt-4 flex flex-wrap gap-2">
-                <button type="button" className="button" onClick={() => ask({ intent: "export" })}>
+                <button type="button" className="button" onClick={() => ask({ intent: "export", photographs: true })}>
                   Save to a file first
                 </button>
                 <AlertDialog.Action className="button button-act" onClick={() => ask({ intent: "wipe" })}>

@@ -44,8 +44,8 @@ export async function clientLoader() {
     import("~/store/backup.client"),
   ]);
   const db = await database();
-  const [pieces, ternPoint, room] = await Promise.all([db.count("pieces"), hasTernPoint(db), roomLeft()]);
-  return { pieces, ternPoint, room, backup: backupState() };
+  const [pieces, photos, ternPoint, room] = await Promise.all([db.count("pieces"), db.count("photos"), hasTernPoint(db), roomLeft()]);
+  return { pieces, photos, ternPoint, room, backup: backupState() };
 }
 clientLoader.hydrate = true as const;
 
@@ -67,7 +67,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       "remove-room": (joi) => ({ id: recordIdSchema(joi).required() }),
       "open-demo": () => ({}),
       "close-demo": () => ({}),
-      export: () => ({}),
+      export: (joi) => ({ photographs: joi.boolean().required() }),
       import: (joi) => ({ file: joi.string().max(40).required() }),
       wipe: () => ({}),
       "set-aside": (joi) => ({ id: joi.string().max(60).required() }),
@@ -79,7 +79,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       "remove-room": ({ id }, by) => quiet(preferences.removeRoom(db, roomId(id), by)),
       "open-demo": () => quiet(demo.openTernPoint(db)),
       "close-demo": (_ask, by) => quiet(demo.closeTernPoint(db, by)),
-      export: () => files.asFile(new Date()),
+      export: ({ photographs }) => files.asFile(new Date(), photographs),
       import: ({ file }) => files.bringIn(file),
       wipe: () => files.wipe(),
       "set-aside": ({ id }) => files.asideFile(id),
@@ -219,7 +219,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
             <Hours hours={hours} save={(next) => void send({ intent: "hours", seen: hours, hours: next })} />
           </Box>
           <Box id="files" title="Your notebook as a file">
-            <Files pieces={loaderData.pieces} backup={loaderData.backup} room={loaderData.room} />
+            <Files pieces={loaderData.pieces} photos={loaderData.photos} backup={loaderData.backup} room={loaderData.room} />
           </Box>
           <Box title="Tern Point, to look around in">
             <p className="mb-2">Made-up pieces of a lighthouse tea room, in all stages of work. They lie beside your own and never over them.</p>

@@ -49,7 +49,7 @@ export function nearestJar({ own }: ProductClass, wanted: Wanted): NearestJar | 
 }
 
 /** Whether a jar passes for the colour that is wanted. */
-export function isOfColour({ apart }: NearestJar): boolean {
+export function isOfColour({ apart }: Pick<NearestJar, "apart">): boolean {
   return apart <= SAME_COLOUR.value;
 }
 

@@ -1,5 +1,6 @@
 import type { StoreDefinition, StoredRecord } from "./definition";
 import { HOURS } from "./hours";
+import { PHOTOS } from "./photos";
 import { PIECES } from "./pieces";
 import { PLANS } from "./plans";
 import { PROGRESS } from "./progress";
@@ -13,6 +14,7 @@ export const STORES = {
   pieces: PIECES,
   plans: PLANS,
   progress: PROGRESS,
+  photos: PHOTOS,
   shelf: SHELF,
   recipes: RECIPES,
   rooms: ROOMS,

@@ -2,7 +2,7 @@ import { MapPin, Plus, X } from "lucide-react";
 import { USUAL_BASE_COLOUR, USUAL_MARK_COLOURS } from "#core/piece/complete-piece";
 import { Chips, Choice, Colour, Radios } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
-import { baseOf, coloursOf, set, YOU_CHOOSE } from "./fact-props";
+import { baseOf, coloursOf, marksName, MOST_COLOURS, set, YOU_CHOOSE } from "./fact-props";
 import type { FactProps } from "./fact-props";
 import { colourWords } from "./sentences";
 
@@ -74,16 +74,13 @@ export function TechniqueFact({ record, menu, save, sayWhere }: FactProps) {
   );
 }
 
-/** Colours one piece is decorated in, at most by hand. */
-const MOST_COLOURS = 12;
-
 export function ColoursFact({ record, menu, assumed, save }: FactProps) {
   const colours = coloursOf(record.piece, assumed);
   const put = (next: readonly string[], typed = false) => save([set("decoration.colours", next)], { typed });
   return (
     <div className="grid gap-2">
       {colours.map((colour, index) => {
-        const label = colours.length > 1 ? `Marks ${index + 1}` : "Marks";
+        const label = marksName(index, colours.length);
         return (
           <div key={index} className="flex items-center gap-1">
             <div className="grow">

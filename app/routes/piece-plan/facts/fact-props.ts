@@ -53,3 +53,11 @@ export function baseOf({ decoration }: Piece, assumed: readonly Assumption[]): s
 export function coloursOf({ decoration }: Piece, assumed: readonly Assumption[]): readonly string[] {
   return decoration?.colours ?? (valueTaken(assumed, "decoration.colours") as readonly string[] | undefined) ?? [];
 }
+
+/** Colours one piece is decorated in, at most by hand. */
+export const MOST_COLOURS = 12;
+
+/** What one of the colours of its decoration is called. */
+export function marksName(index: number, of: number): string {
+  return of > 1 ? `Marks ${index + 1}` : "Marks";
+}

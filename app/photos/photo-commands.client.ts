@@ -1,0 +1,70 @@
+import { photoId, pieceId } from "#core/catalogue/ids";
+import { whyOf } from "~/actions/perform";
+import type { By } from "~/store/command";
+import { database } from "~/store/open.client";
+import { addPhotos, removePhoto, savePhoto } from "~/store/photos";
+import type { Shrunk } from "~/store/photos";
+import { clearPictures } from "~/store/pictures";
+import { freshId } from "~/store/fresh-id";
+import type { NotTaken, PhotoAsk, PhotosOutcome } from "./photo-ask";
+import { shrunk } from "./shrink.client";
+
+const handed = new Map<string, readonly File[]>();
+
+/** Hands files over to the action, which cannot be sent them; they stay at hand until they are kept. */
+export function handOver(files: readonly File[]): string {
+  const token = freshId();
+  handed.set(token, files);
+  return token;
+}
+
+/** Each file shrunk, one after another, so that a phone holds no more than one of them unpacked. */
+async function shrinkAll(files: readonly File[]): Promise<{ readonly good: readonly Shrunk[]; readonly notTaken: readonly NotTaken[] }> {
+  const good: Shrunk[] = [];
+  const notTaken: NotTaken[] = [];
+  for (const file of files)
+    await shrunk(file).then(
+      (photo) => good.push(photo),
+      (error: unknown) => notTaken.push({ name: file.name, why: whyOf(error) }),
+    );
+  return { good, notTaken };
+}
+
+let cleared = false;
+
+/** Once in a page: room is made before more is asked for. */
+async function makeRoom(): Promise<void> {
+  if (cleared) return;
+  cleared = true;
+  await clearPictures(await database());
+}
+
+async function add(piece: string, token: string, by: By): Promise<PhotosOutcome> {
+  const files = handed.get(token);
+  if (!files) return { kind: "failed", why: "the photographs are to be picked once more", files: token };
+  try {
+    await makeRoom();
+    const { good, notTaken } = await shrinkAll(files);
+    const added = good.length === 0 ? 0 : await addPhotos(await database(), pieceId(piece), good, by);
+    handed.delete(token);
+    return { kind: "added", added, same: good.length - added, notTaken };
+  } catch (error) {
+    return { kind: "failed", why: whyOf(error), files: token };
+  }
+}
+
+/** What each ask does. */
+export function photoCommands(piece: string) {
+  return {
+    add: ({ files }: Extract<PhotoAsk, { readonly intent: "add" }>, by: By) => add(piece, files, by),
+    say: async ({ id, caption, at }: Extract<PhotoAsk, { readonly intent: "say" }>, by: By) => {
+      const words = { ...(caption === undefined ? {} : { caption: caption.trim() }), ...(at === undefined ? {} : { at }) };
+      await savePhoto(await database(), photoId(id), words, by);
+      return null;
+    },
+    remove: async ({ id }: Extract<PhotoAsk, { readonly intent: "remove" }>, by: By) => {
+      await removePhoto(await database(), photoId(id), by);
+      return null;
+    },
+  };
+}
