@@ -12,10 +12,9 @@ import { everything, importBundle, setAside, wipeAll } from "./bundles";
 import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
-import { addPhotos, allPictures, photosOf, pictureBytes, removePhoto, savePhoto } from "./photos";
+import { addPhotos, allPictures, clearPictures, photosOf, pictureBytes, removePhoto, savePhoto } from "./photos";
 import type { Shrunk } from "./photos";
 import { addPiece, copyPiece, removePiece, savePiece } from "./pieces";
-import { clearPictures } from "./pictures";
 
 let db: Database;
 let piece: PieceId;
