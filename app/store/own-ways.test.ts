@@ -15,9 +15,9 @@ import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { namedPieces } from "./listing";
-import { addPiece, copyPiece, pieceById, savePiece, setKeeping } from "./pieces";
+import { addPiece, copyPiece, pieceById, removePiece, savePiece, setKeeping } from "./pieces";
 import { editPlan, planById } from "./plans";
-import { markDone } from "./progress";
+import { markDone, markDoneTogether } from "./progress";
 import { followWith, keepRecipe, recipesIn, removeRecipe, renameRecipe } from "./recipes";
 
 let db: Database;
@@ -89,6 +89,20 @@ test("pieces go into a set, away and out again, and the list knows without readi
   expect([second.piece.name, second.set, second.planId === (await pieceById(db, record.id))!.planId]).toEqual([`${piece.name} (another)`, "Terrace", false]);
   expect((await planById(db, second.planId))!.edits).toHaveLength(1);
   expect(await db.getAllFromIndex("progress", "byPiece", copy)).toEqual([]);
+});
+
+test("a coat laid on several pieces in one go is one thing to take back; one that is gone is passed over", async () => {
+  const [one, other, gone] = [await addPiece(db, piece), await addPiece(db, pebble({ name: "Other" })), await addPiece(db, pebble({ name: "Gone" }))];
+  const [first] = planPiece(piece, CATALOGUE).candidates;
+  const followed = follow(first!.id, first!.school);
+  await removePiece(db, gone.id);
+  const on = [one, other, gone].map((record) => ({ piece: record.id, followed, coats: [coat(1)] }));
+  await markDoneTogether(db, on, "2026-11-20T10:00:00.000Z");
+  await markDoneTogether(db, on.slice(0, 1), "2026-11-20T11:00:00.000Z");
+  expect((await db.getAll("progress")).map(({ pieceId: of }) => of).sort()).toEqual([one.id, other.id].sort());
+  await takeBack(db, acts.at(-1)!);
+  expect(await db.count("progress")).toBe(0);
+  expect(await db.count("plans")).toBe(0);
 });
 
 test("any changes of a plan, its facts, its set and its way, all taken back, leave the notebook as it was", async () => {

@@ -62,6 +62,35 @@ export function markDone(db: Database, piece: PieceId, followed: Followed, coats
   );
 }
 
+/** Coats of one piece among several that are worked at together. */
+export interface DoneOn {
+  readonly piece: PieceId;
+  readonly followed: Followed;
+  readonly coats: readonly CoatEvent[];
+}
+
+/**
+ * Notes coats as done on several pieces in one go: all of them or none, and one thing to take back. A piece that was removed meanwhile is passed over.
+ *
+ * @param at ISO 8601
+ */
+export function markDoneTogether(db: Database, parts: readonly DoneOn[], at: string, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    `marking it as done on ${parts.length === 1 ? "one piece" : `${parts.length} pieces`}`,
+    "pieces",
+    ["plans", "pieces", "progress"],
+    async (recorder) => {
+      for (const { piece, followed, coats } of parts) {
+        if (!(await recorder.get("pieces", piece))) continue;
+        const plan = await followedPlan(recorder, piece, followed);
+        await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
+      }
+    },
+    by,
+  );
+}
+
 /**
  * Notes coats that were laid on several days, all of them or none.
  *

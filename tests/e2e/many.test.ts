@@ -4,6 +4,9 @@ import { allSaved, axeClean, choose, contentOf, DOTTED_PEBBLE, newNotebook, open
 
 watchEveryPage();
 
+/** What marks an act as done on more than one of a set: on how many, and what it is. */
+const TOGETHER = /^Mark as done on (?:all )?(\d)(?: of \d)?: (.*)$/;
+
 describe("many of them", () => {
   test("another like it, a set made together, put away and out again; found by letters, ordered by when they are needed", async () => {
     const { page } = await newNotebook();
@@ -58,9 +61,32 @@ describe("many of them", () => {
     const primed = work.getByRole("listitem").filter({ has: page.getByRole("heading", { name: /Wash and scrub/ }) });
     await primed.first().waitFor();
     for (const name of ["Smooth pebble with dots", "Twin stone"]) await primed.first().getByRole("link", { name }).waitFor();
+    const button = work.getByRole("button", { name: TOGETHER }).first();
+    const name = (await button.getAttribute("aria-label"))!;
+    const [, pieces, title] = TOGETHER.exec(name)!;
+    const row = work.getByRole("listitem").filter({ has: page.getByRole("heading", { name: title! }) });
+    await button.click();
+    await row
+      .getByText("done: ")
+      .nth(Number(pieces) - 1)
+      .waitFor({ state: "attached" });
     await axeClean(page);
+    await page.keyboard.press("Control+z");
+    await work.getByRole("button", { name, exact: true }).waitFor();
+    expect(await row.getByText("done: ").count()).toBe(0);
     await page.setViewportSize({ width: 390, height: 800 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    await open(page, "/");
+    await page.getByRole("button", { name: "Choose several" }).click();
+    await page.getByRole("checkbox", { name: "Choose Twin stone" }).check();
+    await page.getByRole("checkbox", { name: /^Choose Terracotta/ }).check();
+    await axeClean(page);
+    await page.getByLabel("Made together, as the set").fill("For the windows");
+    await page.getByRole("button", { name: "Put them in the set" }).click();
+    await allSaved(page);
+    await page.goto("about:blank");
+    await open(page, "/sets/For%20the%20windows");
+    for (const name of [/Twin stone/, /Terracotta/]) await page.locator("main ul .chip").filter({ hasText: name }).waitFor();
     await open(page, "/");
     await page.getByText("Look through them").click();
     await page.getByLabel("Look for").fill("terracotta");

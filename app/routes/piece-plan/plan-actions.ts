@@ -1,8 +1,7 @@
 import type { StepId } from "#core/catalogue/ids";
-import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Change } from "#core/coating/model/change";
 import { coatEvents } from "#core/logbook/coat-events";
-import type { Task, Work } from "#core/coating/facts/task";
+import type { Task } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
 import { followedOf } from "~/piece/followed";
 import type { PlanRecord } from "#core/formats/stores/plans";
@@ -64,9 +63,4 @@ export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRec
     keepChanged: () => followed && ask({ intent: "keep", followed }),
     takeBack: () => void step({ intent: "undo" }),
   };
-}
-
-/** The tasks of an act, in all its places. */
-export function tasksOf({ stepIds }: Pick<ToldAct, "stepIds">, work: Work): readonly Task[] {
-  return work.tasks.filter((task) => stepIds.includes(task.stepId));
 }

@@ -1,4 +1,4 @@
-import type { MouseEvent, RefObject } from "react";
+import type { RefObject } from "react";
 import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -13,6 +13,7 @@ import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
+import { once } from "~/components/once";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
@@ -128,9 +129,6 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
     `Leave it alone until about ${sayClock(state.until ?? 0)}${state.untilCareful && state.untilCareful - (state.until ?? 0) > 600_000 ? `; ${sayClock(state.untilCareful)} is safer` : ""}.`,
   "to-come": () => "Other work comes first.",
 };
-
-/** A double click is one: by its second click the button may be that of the next step. */
-const once = ({ detail }: MouseEvent) => detail <= 1;
 
 /** Marks the next coat as done in all its places, or in one of them, or takes the last one back. */
 function Doing({

@@ -34,7 +34,15 @@ function Standing({ overview, now, menu }: { overview: Overview; now: number; me
   );
 }
 
+/** Pieces that are being chosen, several at once. */
+export interface Choosing {
+  readonly chosen: ReadonlySet<string>;
+  readonly choose: (id: string, on: boolean) => void;
+}
+
 interface OfList {
+  /** Null where a card opens its piece. */
+  readonly choosing: Choosing | null;
   readonly listing: Listing;
   /** Those of the list that are looked for, in their order. */
   readonly pieces: readonly NamedPiece[];
@@ -94,17 +102,36 @@ function Unreadable({ name }: { name: string }) {
   );
 }
 
-/** One piece in the list. */
-function Card({ of: { id, name }, listing, now, menu }: OfList & { of: NamedPiece }) {
+const CARD = "sheet flex h-full min-h-36 flex-col gap-2 p-4 text-ink no-underline";
+
+/** One piece in the list: it opens, or is chosen among others. */
+function Card({ of: { id, name }, choosing, listing, now, menu }: OfList & { of: NamedPiece }) {
   useEffect(() => cardSeen(id), [id]);
+  const on = choosing?.chosen.has(id) === true;
+  const body = (
+    <Guard instead={<Unreadable name={name} />} of={listing}>
+      <Awaited of={listing.piece(id)} waiting={<span className="font-display text-lg [overflow-wrap:anywhere]">{name}</span>}>
+        {(listed) => <CardBody listed={listed} now={now} menu={menu} />}
+      </Awaited>
+    </Guard>
+  );
+  if (!choosing)
+    return (
+      <Link to={`/pieces/${id}`} className={`${CARD} hover:border-ink`}>
+        {body}
+      </Link>
+    );
   return (
-    <Link to={`/pieces/${id}`} className="sheet flex h-full min-h-36 flex-col gap-2 p-4 text-ink no-underline hover:border-ink">
-      <Guard instead={<Unreadable name={name} />} of={listing}>
-        <Awaited of={listing.piece(id)} waiting={<span className="font-display text-lg [overflow-wrap:anywhere]">{name}</span>}>
-          {(listed) => <CardBody listed={listed} now={now} menu={menu} />}
-        </Awaited>
-      </Guard>
-    </Link>
+    <label className={`${CARD} relative cursor-pointer pr-12 ${on ? "border-ready bg-note-tint" : ""}`}>
+      <input
+        type="checkbox"
+        className="absolute right-3 top-3 size-6 accent-ready"
+        aria-label={`Choose ${name}`}
+        checked={on}
+        onChange={(event) => choosing.choose(id, event.target.checked)}
+      />
+      {body}
+    </label>
   );
 }
 

@@ -1,6 +1,7 @@
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import { Layers, Plus, Undo2 } from "lucide-react";
+import { Layers, ListChecks, Plus, Undo2 } from "lucide-react";
+import { pieceId } from "#core/catalogue/ids";
 import { tableOrder } from "#core/logbook/overview";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
@@ -18,14 +19,13 @@ import type { RemovedPiece } from "~/store/history.client";
 import { database } from "~/store/open.client";
 import type { Route } from "./+types/route";
 import { Cards } from "./cards";
+import { ChosenBar } from "./choosing";
 import { listingOf, listSeen } from "./listing.client";
 import { OnTheTable } from "./on-the-table";
+import { PIECES_INTENTS } from "./pieces-asks";
+import type { PiecesAsk } from "./pieces-asks";
 import { Seek, useSought } from "./seek";
 import { setsOf, soughtIn } from "./sought";
-
-interface PiecesAsk {
-  readonly intent: "open-demo";
-}
 
 export function loader() {
   return { demo: process.env.NOOK_COAT_DEMO === "1" };
@@ -44,7 +44,15 @@ export function HydrateFallback() {
 }
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
-  return perform<PiecesAsk, null>(request, { "open-demo": () => ({}) }, { "open-demo": async () => (await openTernPoint(await database()), null) });
+  const { setKeeping } = await import("~/store/pieces");
+  return perform<PiecesAsk, null>(request, PIECES_INTENTS, {
+    "open-demo": async () => (await openTernPoint(await database()), null),
+    "keep-with": async ({ ids, set, putAway }, by) => {
+      const keeping = { ...(set === undefined ? {} : { set }), ...(putAway === undefined ? {} : { putAway }) };
+      await setKeeping(await database(), ids.map(pieceId), keeping, by);
+      return null;
+    },
+  });
 }
 
 export function ErrorBoundary() {
@@ -90,6 +98,8 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
   const sets = setsOf(listing.pieces);
   const known = useLast(standing);
   const table = known ? [...known].sort((a, b) => tableOrder(a.overview, b.overview)).map(({ kept }) => kept.record.id as string) : [];
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const choose = (id: string, on: boolean) => setChosen((now) => new Set(on ? [...(now ?? []), id] : [...(now ?? [])].filter((one) => one !== id)));
   const pieces = soughtIn(listing.pieces, sought, { ids: listing.begun, table });
   return (
     <>
@@ -97,9 +107,16 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Pieces</h1>
         {listing.pieces.length > 0 && (
-          <Link to="/pieces/new" className="button button-act">
-            <Plus aria-hidden size={20} /> New piece
-          </Link>
+          <div className="flex flex-wrap gap-2">
+            {listing.pieces.length > 1 && !chosen && (
+              <button type="button" className="button" onClick={() => setChosen(new Set())}>
+                <ListChecks aria-hidden size={20} /> Choose several
+              </button>
+            )}
+            <Link to="/pieces/new" className="button button-act">
+              <Plus aria-hidden size={20} /> New piece
+            </Link>
+          </div>
         )}
       </div>
       {listing.pieces.length === 0 ? (
@@ -112,6 +129,15 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
             </Awaited>
           )}
           {listing.pieces.length > 1 && <Seek sought={sought} seek={seek} sets={sets} />}
+          {chosen && (
+            <ChosenBar
+              pieces={pieces}
+              chosen={chosen}
+              sets={sets}
+              chooseAll={(on) => setChosen(new Set(on ? pieces.map(({ id }) => id) : []))}
+              end={() => setChosen(null)}
+            />
+          )}
           {sought.set !== "" && (
             <p className="mt-3">
               <Link to={`/sets/${encodeURIComponent(sought.set)}`} className="button">
@@ -122,7 +148,7 @@ export default function Pieces({ loaderData }: Route.ComponentProps) {
           <p role="status" className={pieces.length === listing.pieces.length ? "sr-only" : "mt-2 text-soft"}>
             {pieces.length === 0 ? "None is like that." : `${pieces.length} of ${listing.pieces.length} pieces`}
           </p>
-          <Cards listing={listing} pieces={pieces} now={now} menu={menu} />
+          <Cards choosing={chosen && { chosen, choose }} listing={listing} pieces={pieces} now={now} menu={menu} />
         </>
       )}
       {listing.pieces.length > 0 && backup.changes >= CHANGES_BEFORE_ADVICE && (

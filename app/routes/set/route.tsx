@@ -1,39 +1,22 @@
 import { Link } from "react-router";
-import { Check } from "lucide-react";
 import { pieceId } from "#core/catalogue/ids";
 import type { StepId } from "#core/catalogue/ids";
-import { sumOf, togetherActs } from "#core/coating/explain/together";
-import type { OneOfSet, TogetherAct } from "#core/coating/explain/together";
-import type { Menu } from "#core/catalogue/menu";
 import { coatStates } from "#core/logbook/coat-states";
 import type { StepState } from "#core/logbook/coat-states";
 import { actStates } from "#core/logbook/group-states";
-import { sayDuration } from "#core/units/duration";
-import { sayVolume } from "#core/units/volume";
+import { perform } from "~/actions/perform";
 import { Awaited } from "~/components/awaited";
-import { ColourChip } from "~/components/colour-chip";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
-import { stepTitle, waitText } from "~/components/words";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
+import { followedOf } from "~/piece/followed";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
-
-/** Pieces of one set whose work is told together, at most. */
-const MOST_TOGETHER = 60;
-
-interface SetPiece extends OneOfSet {
-  readonly count: number;
-  /** Where each of its acts stands, by the act's first step. */
-  readonly states: ReadonlyMap<StepId, StepState>;
-}
-
-interface Made {
-  readonly pieces: readonly SetPiece[];
-  /** Names of those that have no plan. */
-  readonly without: readonly string[];
-}
+import { MOST_TOGETHER, SET_INTENTS } from "./set-asks";
+import type { SetAsk } from "./set-asks";
+import { SetWork } from "./work";
+import type { Made } from "./work";
 
 function standing({ shown, work, done }: PlannedView): ReadonlyMap<StepId, StepState> {
   return shown && work ? coatStates(shown, work, done, Date.now()) : new Map();
@@ -45,7 +28,20 @@ async function madeOf(all: readonly KeptPiece[]): Promise<Made> {
   const views = await Promise.all(all.map(async (kept) => ({ kept, view: await firstView(kept.record.id, planOf(kept)) })));
   return {
     pieces: views.flatMap(({ kept: { record }, view, view: { shown } }) =>
-      shown ? [{ id: record.id, name: record.piece.name, count: record.piece.count ?? 1, plan: shown, states: actStates(shown.acts, standing(view)) }] : [],
+      shown
+        ? [
+            {
+              id: record.id,
+              name: record.piece.name,
+              count: record.piece.count ?? 1,
+              plan: shown,
+              states: actStates(shown.acts, standing(view)),
+              followed: followedOf(view)!,
+              work: view.work,
+              done: view.done,
+            },
+          ]
+        : [],
     ),
     without: views.flatMap(({ kept, view }) => (view.shown ? [] : [kept.record.piece.name])),
   };
@@ -59,6 +55,13 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   return { set: params.set, of, more: of.length - looked.length, made: madeOf(pieces) };
 }
 clientLoader.hydrate = true as const;
+
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const [{ database }, { markDoneTogether }] = await Promise.all([import("~/store/open.client"), import("~/store/progress")]);
+  return perform<SetAsk, null>(request, SET_INTENTS, {
+    "done-together": async ({ parts, at }, by) => (await markDoneTogether(await database(), parts, at, by), null),
+  });
+}
 
 export function HydrateFallback() {
   return <p>Laying the set out…</p>;
@@ -88,7 +91,7 @@ export default function SetPage({ loaderData }: Route.ComponentProps) {
           {(known, busy) => (
             <div aria-busy={busy}>
               <Members made={known} more={more} />
-              <Work made={known} menu={menu} />
+              <SetWork set={set} made={known} menu={menu} />
             </div>
           )}
         </Awaited>
@@ -113,79 +116,5 @@ function Members({ made: { pieces, without }, more }: { made: Made; more: number
       {without.length > 0 && <p className="mt-2 text-stop">Without a plan, and not in the table: {without.join(", ")}.</p>}
       {more > 0 && <p className="mt-2">{more} more of the set are not in the table.</p>}
     </>
-  );
-}
-
-const isDone = (act: TogetherAct["parts"][number], made: Made) => {
-  const state = made.pieces.find((one) => one.id === act.id)?.states.get(act.act.stepIds[0]!)?.state;
-  return state === "done" || state === "wet";
-};
-
-/** Which pieces an act is done to: "6 × Herb pot, 2 coats"; those it is done on already are ticked. */
-function Parts({ act, made }: { act: TogetherAct; made: Made }) {
-  const sameCoats = new Set(act.parts.map((part) => part.act.step.coats)).size === 1;
-  return (
-    <ul className="flex flex-wrap gap-x-5">
-      {act.parts.map((part) => {
-        const piece = made.pieces.find((one) => one.id === part.id)!;
-        const { coats } = part.act.step;
-        return (
-          <li key={part.id}>
-            {isDone(part, made) && (
-              <>
-                <Check aria-hidden size={18} className="mr-1 inline text-ready" />
-                <span className="sr-only">done: </span>
-              </>
-            )}
-            <Link to={`/pieces/${part.id}?step=${encodeURIComponent(part.act.step.id)}`} className="underline underline-offset-4">
-              {piece.count > 1 ? `${piece.count} × ` : ""}
-              {piece.name}
-            </Link>
-            {!sameCoats && `, ${coats} ${coats === 1 ? "coat" : "coats"}`}
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
-
-/** The work act by act: what is done, to which of them, how much of it. */
-function Work({ made, menu }: { made: Made; menu: Menu }) {
-  const rows = togetherActs(made.pieces);
-  return (
-    <ol className="sheet mt-4 px-4 py-1" aria-label="The work on the set, in its order">
-      {rows.map((act, index) => {
-        const { step, parts } = act;
-        const { jarMl, handsOnMin } = sumOf(parts.filter((part) => !isDone(part, made)));
-        const sameCoats = new Set(parts.map((part) => part.act.step.coats)).size === 1;
-        const over = parts.every((part) => isDone(part, made));
-        return (
-          <li
-            key={`${index}-${step.id}`}
-            className={`grid break-inside-avoid gap-x-6 border-b border-dashed border-line py-2 last:border-b-0 sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)] ${over ? "text-soft" : ""}`}
-          >
-            <div>
-              <h2 className="font-text text-base font-semibold">
-                <span className="mr-2 inline-block min-w-6 text-soft">{index + 1}</span>
-                {stepTitle(step, menu, sameCoats)}
-                {step.colour !== undefined && (
-                  <span className="ml-2">
-                    <ColourChip colour={step.colour} sheen={step.sheen} size={18} />
-                  </span>
-                )}
-              </h2>
-              {step.waitBefore && !over && <p className="text-ready">{waitText(step.waitBefore)}</p>}
-            </div>
-            <div>
-              <Parts act={act} made={made} />
-              <p className="text-soft">
-                {jarMl !== null && jarMl > 0 && `Pour out ${sayVolume(jarMl)}${parts.length > 1 ? " in all" : ""}. `}
-                {!over && handsOnMin >= 1 && `About ${sayDuration(handsOnMin)}.`}
-              </p>
-            </div>
-          </li>
-        );
-      })}
-    </ol>
   );
 }

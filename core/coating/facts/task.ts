@@ -54,6 +54,15 @@ function sameGo(one: Task, other: Task): boolean {
 }
 
 /**
+ * The tasks of an act, in all its places.
+ *
+ * @param stepIds its steps, one a place
+ */
+export function tasksOf({ stepIds }: { readonly stepIds: readonly StepId[] }, { tasks }: Pick<Work, "tasks">): readonly Task[] {
+  return tasks.filter((task) => stepIds.includes(task.stepId));
+}
+
+/**
  * What comes next of an act: its next coat, in every place that still wants it.
  *
  * @param tasks of one act, in working order
