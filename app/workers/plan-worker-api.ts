@@ -15,6 +15,7 @@ import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
 import type { Need } from "#core/shelf/needs";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
+import type { LayerTaken } from "#core/coating/facts/layers";
 import type { Work } from "#core/coating/facts/task";
 
 /** What a plan is made from: the piece, what is kept of the plan, what was done. */
@@ -29,6 +30,8 @@ export interface PlanOf {
 /** A plan as it is shown, with its tasks. */
 export interface PlannedView extends BodyView {
   readonly work: Work | null;
+  /** What is taken for each layer the user has said, where its marks and its share are left open. */
+  readonly layers: readonly (LayerTaken | null)[];
   /** False while only the first candidate is known. */
   readonly whole: boolean;
 }

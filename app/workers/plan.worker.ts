@@ -6,12 +6,15 @@ import { openStep } from "#core/logbook/open-step";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
 import { explainStep } from "#core/coating/explain/explain-step";
+import { pieceFacts } from "#core/coating/facts/facts";
+import { layersTaken } from "#core/coating/facts/layers";
 import { checkMine } from "#core/coating/planner/check-mine";
 import { saidDone } from "#core/logbook/said-done";
 import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { datesOf, workFor } from "#core/schedule/dates-of";
+import { completePiece } from "#core/piece/complete-piece";
 import { needsOf } from "#core/shelf/needs";
 import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
 
@@ -39,7 +42,8 @@ function viewOf(of: PlanOf, whole: boolean): PlannedView {
   const { piece, keeping, progress } = of;
   const { catalogue, cache } = knownFor(of);
   const view = planOnBody(piece, keeping, progress, catalogue, whole ? cache.plan : cache.first);
-  return { ...view, work: view.shown ? workFor(piece, view.shown, catalogue) : null, whole };
+  const layers = layersTaken(pieceFacts(completePiece(piece, catalogue).piece, catalogue));
+  return { ...view, work: view.shown ? workFor(piece, view.shown, catalogue) : null, layers, whole };
 }
 
 /** The plan that is shown, as soon as it is known. */

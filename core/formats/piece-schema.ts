@@ -2,7 +2,7 @@ import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, LEAST_AREA_MM2, LEAST_LENGTH_MM, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
 import { zoneSchema } from "./zone-schema";
-import { MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
+import { MARKS_LIMITS, MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
 const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
@@ -24,8 +24,8 @@ export const FORM_SCHEMAS: Readonly<Record<string, Joi.Schema>> = Object.fromEnt
 );
 
 const marks = Joi.object({
-  count: Joi.number().integer().min(1).max(100_000).required(),
-  diameterMm: Joi.number().min(0.2).max(200).required(),
+  count: Joi.number().integer().min(MARKS_LIMITS.count.least).max(MARKS_LIMITS.count.most).required(),
+  diameterMm: Joi.number().min(MARKS_LIMITS.diameterMm.least).max(MARKS_LIMITS.diameterMm.most).required(),
   heightMm: Joi.number().min(0.01).max(20),
 });
 const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: zoneSchema(Joi), marks, coverage: Joi.number().greater(0).max(1) });

@@ -5,6 +5,9 @@ import type { Form } from "./form";
 export const PIECE_FORMAT = "nook-coat/piece";
 export const PIECE_VERSION = 1;
 
+/** Marks of one layer: so many at least and at most, and so large, mm. */
+export const MARKS_LIMITS = { count: { least: 1, most: 100_000 }, diameterMm: { least: 0.2, most: 200 } } as const;
+
 export interface Marks {
   readonly count: number;
   readonly diameterMm: number;

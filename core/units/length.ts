@@ -36,3 +36,12 @@ export function sayLength(mm: number, unit: LengthUnit): string {
   const eighths = Math.round(fromMm(mm, "in") * 8);
   return `${eighths / 8} in`;
 }
+
+/**
+ * A length as it stands in a box to be typed over: the number alone, to a hundredth.
+ *
+ * @example typedLength(63.5, "in") // "2.5"
+ */
+export function typedLength(mm: number, unit: LengthUnit): string {
+  return String(Math.round(fromMm(mm, unit) * 100) / 100);
+}

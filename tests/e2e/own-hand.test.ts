@@ -47,6 +47,19 @@ test.each([
   await choose(page, "How", "Lettering");
   await choose(page, "Where", "Motif 1 on the outside");
   await layers.getByRole("button", { name: "Lettering, motif 1 on the outside", exact: true }).waitFor();
+  await choose(page, "How much of the place", "half of it");
+  await layers.getByRole("button", { name: "Lettering, motif 1 on the outside, half of it" }).waitFor();
+  await choose(page, "How much of the place", /^as is usual/);
+  await layers.getByRole("button", { name: "Dots, outside", exact: true }).click();
+  await page.getByRole("textbox", { name: "How many" }).fill("0");
+  await page.getByText("a whole number from 1 to").waitFor();
+  await page.getByRole("textbox", { name: "How many" }).fill("24");
+  await page.getByLabel("Across, mm").fill("8,5");
+  await layers.getByRole("button", { name: "Dots, outside, 24 of 8.5 mm", exact: true }).waitFor();
+  await page.getByLabel("Across, mm").fill("");
+  await page.getByRole("textbox", { name: "How many" }).fill("");
+  await layers.getByRole("button", { name: "Dots, outside", exact: true }).waitFor();
+  await page.getByRole("textbox", { name: "How many" }).fill("24");
   await axeClean(page);
   await page.getByRole("button", { name: "Earlier: Lettering, motif 1 on the outside" }).click();
   await page.keyboard.press("Escape");
@@ -55,6 +68,7 @@ test.each([
     .getByRole("button", { name: /^Step \d+, Motif 1 on the outside: Lettering/ })
     .first()
     .waitFor();
+  await page.getByText("Reckoned for 24 dots of").first().waitFor();
   await page.locator("#facts svg path.cursor-pointer").first().click({ force: true });
   await page.getByRole("button", { name: /^One more, on the / }).click();
   await page.getByRole("button", { name: "Spread them for me" }).click();

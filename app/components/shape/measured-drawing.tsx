@@ -5,7 +5,7 @@ import type { Form, MeasureFault } from "#core/piece/form";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { SurfaceName } from "#core/catalogue/object-kind";
 import type { ZoneId } from "#core/catalogue/vocabulary";
-import { fromMm } from "#core/units/length";
+import { typedLength } from "#core/units/length";
 import type { LengthUnit } from "#core/units/length";
 import { readLength } from "#core/units/read-length";
 import type { SaveChanges } from "~/piece/use-record";
@@ -40,7 +40,7 @@ const FAULT_WORDS: Record<MeasureFault, string> = {
 
 function shown(name: string, value: number, unit: LengthUnit): string {
   if (name === "areaMm2") return String(Math.round(value) / MM2_PER_CM2);
-  return String(Math.round(fromMm(value, unit) * 100) / 100);
+  return typedLength(value, unit);
 }
 
 /** A measure as it is typed: a length as people write them; an area is a plain number. */

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { LayerTaken } from "#core/coating/facts/layers";
 import type { Refusal } from "#core/coating/model/plan";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { stepId } from "#core/catalogue/ids";
@@ -53,6 +54,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
 clientLoader.hydrate = true as const;
 
 const NONE_ASSUMED: readonly Assumption[] = [];
+const NONE_TAKEN: readonly LayerTaken[] = [];
 
 type PlanLoaded = Route.ComponentProps["loaderData"];
 
@@ -69,7 +71,8 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
   const { record, save } = useRecord();
   const ask = useAsk<PlanAsk>(`/pieces/${record.id}?index`);
   const [lit, light] = useState<ZoneId | null>(null);
-  const assumed = useLast(loaderData.view)?.set.assumed ?? NONE_ASSUMED;
+  const last = useLast(loaderData.view);
+  const assumed = last?.set.assumed ?? NONE_ASSUMED;
   const facts = (
     <aside
       key="facts"
@@ -77,7 +80,7 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
       aria-label="What you know of it"
       className="min-w-0 lg:sticky lg:top-2 lg:max-h-[calc(100dvh-1rem)] lg:overflow-y-auto lg:pr-1 lg:pt-3"
     >
-      <FactsPanel record={record} menu={menu} assumed={assumed} save={save} lit={lit} light={light} />
+      <FactsPanel record={record} menu={menu} assumed={assumed} layersTaken={last?.layers ?? NONE_TAKEN} save={save} lit={lit} light={light} />
       <PhotoStrip piece={record.id} photos={loaderData.photos} progress={loaderData.kept.progress} />
       {loaderData.photo && <PhotoViewer open={loaderData.photo} photos={loaderData.photos} assumed={assumed} />}
     </aside>

@@ -11,8 +11,10 @@ import type { Task } from "#core/coating/facts/task";
 import type { Menu } from "#core/catalogue/menu";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
+import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
+import { extentText } from "~/components/extent-words";
 import { once } from "~/components/once";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
@@ -187,6 +189,7 @@ function Doing({
 export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
   const title = stepTitle(step, menu);
+  const extent = extentText(step, useAppContext().settings.units);
   return (
     <section ref={ref} aria-label={`Step ${number}: ${title}`} className={`note scroll-mt-3 p-4 ${narrow ? "" : "mt-3"}`} data-panel>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -231,6 +234,7 @@ export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, 
           {step.because.map(({ requirement, text }) => (
             <p key={`${requirement}-${text}`}>Because {text}.</p>
           ))}
+          {extent && <p>{extent}</p>}
           {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} tasks={tasks} done={done} />}
           <OwnJar act={act} menu={menu} apply={actions.apply} />
           <OwnThinner act={act} menu={menu} apply={actions.apply} />

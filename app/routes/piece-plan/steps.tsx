@@ -10,7 +10,9 @@ import { sayDurationRange } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
 import type { Menu } from "#core/catalogue/menu";
 import { looseningOf, MOST_PERCENT, PERCENT_PER_DROP } from "#core/film/thinning";
+import { useAppContext } from "~/components/app-context";
 import { ColourChip } from "~/components/colour-chip";
+import { extentText } from "~/components/extent-words";
 import { skipTo } from "~/components/skip-links";
 import { isWaterborne } from "~/components/use-menu";
 import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
@@ -157,6 +159,7 @@ interface Props {
 
 /** The work in its order, act by act, with reasons. */
 export function Steps({ acts, zones, places, menu, states, begun, selected, select, apply }: Props) {
+  const { settings } = useAppContext();
   return (
     <section {...skipTo("steps", "Skip to the work, in its order")} className="mt-5" aria-label="The work in its order">
       <h3 className="text-xl">The work, in its order</h3>
@@ -166,6 +169,7 @@ export function Steps({ acts, zones, places, menu, states, begun, selected, sele
             const { step } = act;
             const title = stepTitle(step, menu);
             const thinning = thinningText(step);
+            const extent = extentText(step, settings.units);
             return (
               <MovableStep
                 key={step.id}
@@ -197,6 +201,7 @@ export function Steps({ acts, zones, places, menu, states, begun, selected, sele
                 {step.because.map(({ requirement, text }) => (
                   <p key={`${requirement}-${text}`}>Because {text}.</p>
                 ))}
+                {extent && <p className="text-soft">{extent}</p>}
                 {step.jarMl !== null && step.jarMl > 0 && (
                   <p className="text-soft">
                     Pour out {sayVolume(step.jarMl)}

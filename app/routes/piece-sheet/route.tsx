@@ -13,12 +13,14 @@ import { sayVolume } from "#core/units/volume";
 import { CoatSection } from "~/components/coat-section/section";
 import { ColourChip } from "~/components/colour-chip";
 import { PaperPage } from "~/components/paper-page";
+import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import type { Piece } from "#core/piece/piece";
 import type { DatesView } from "~/piece/dates.client";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
+import { extentText } from "~/components/extent-words";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { placesText, stepTitle, thinnersIn, thinningText, waitText, zoneName } from "~/components/words";
 import type { Route } from "./+types/route";
@@ -45,6 +47,7 @@ function Ticks({ count }: { count: number }) {
 function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }) {
   const { step, number } = act;
   const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step);
+  const extent = extentText(step, useAppContext().settings.units);
   return (
     <tr className="break-inside-avoid border-t border-line align-top">
       <td className="py-1.5 pr-2 text-soft">{number}</td>
@@ -58,6 +61,7 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
           <ColourChip key={colour} colour={colour} sheen={step.sheen} size={16} />
         ))}
         {places > 1 && <span className="block font-semibold">{placesText(act, places)}</span>}
+        {extent && <span className="block">{extent}</span>}
         {thinning && <span className="block">{thinning}</span>}
         {step.checks.map((check) => (
           <span key={check} className="block text-soft">

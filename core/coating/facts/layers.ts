@@ -147,32 +147,57 @@ export function wholeFieldOf(facts: PieceFacts, zone: ZoneId): WholeField | null
   return last && colour ? { colour, medium: last.medium ?? null } : null;
 }
 
+/** One layer with all that is open in it settled; null where nothing is laid for it. */
+function settledLayer(facts: PieceFacts, all: readonly Layer[], index: number): ZoneLayer | null {
+  const { colours } = facts.piece.decoration;
+  const main = mainZone(facts.zones);
+  const layer = all[index]!;
+  const technique = facts.catalogue.techniques.get(layer.technique);
+  const zone = facts.zones.find((one) => one.zone === (layer.zone ?? main?.zone));
+  if (!technique || zone?.treatment !== "paint" || (zone.motifGround === undefined && coversAll(layer))) return null;
+  const alike = all.filter((other) => other.technique === layer.technique && (other.zone ?? main?.zone) === zone.zone && !other.marks).length;
+  const medium = layer.medium ?? null;
+  return {
+    zone: zone.zone,
+    technique,
+    medium,
+    colour: layer.colour ?? colours[index % Math.max(1, colours.length)] ?? null,
+    coverage: layer.coverage ?? technique.coverage.value,
+    marks: marksOf(layer, technique, zone, Math.max(1, alike)),
+    isField: isFieldWork(technique, medium === null ? null : (facts.catalogue.products.get(medium) ?? null)),
+  };
+}
+
 /**
  * Settles the layers of decoration: which technique, in what colour, where. A solid layer over a whole place is no layer: it is its field.
  *
  * @returns layers in working order: what is done wet first, then the user's own order
  */
 export function layersOf(facts: PieceFacts): readonly ZoneLayer[] {
-  const { colours } = facts.piece.decoration;
-  const main = mainZone(facts.zones);
   const all = listed(facts);
-  const settled = all.flatMap((layer, index): ZoneLayer[] => {
-    const technique = facts.catalogue.techniques.get(layer.technique);
-    const zone = facts.zones.find((one) => one.zone === (layer.zone ?? main?.zone));
-    if (!technique || zone?.treatment !== "paint" || (zone.motifGround === undefined && coversAll(layer))) return [];
-    const alike = all.filter((other) => other.technique === layer.technique && (other.zone ?? main?.zone) === zone.zone && !other.marks).length;
-    const medium = layer.medium ?? null;
-    return [
-      {
-        zone: zone.zone,
-        technique,
-        medium,
-        colour: layer.colour ?? colours[index % Math.max(1, colours.length)] ?? null,
-        coverage: layer.coverage ?? technique.coverage.value,
-        marks: marksOf(layer, technique, zone, Math.max(1, alike)),
-        isField: isFieldWork(technique, medium === null ? null : (facts.catalogue.products.get(medium) ?? null)),
-      },
-    ];
-  });
+  const settled = all.flatMap((_layer, index) => settledLayer(facts, all, index) ?? []);
   return [...settled.filter((one) => one.technique.while === "wet"), ...settled.filter((one) => one.technique.while === "dry")];
+}
+
+/** What is taken for a layer where its number, its size and its share are left open. */
+export interface LayerTaken {
+  /** Null of a technique that sets no marks. */
+  readonly marks: StepMarks | null;
+  /** Share of its place, 0–1. */
+  readonly coverage: number;
+}
+
+/**
+ * What would be taken for each layer the user has said, were its marks and its share left open.
+ *
+ * @returns one for each, in the user's order; null where nothing is laid for it
+ */
+export function layersTaken(facts: PieceFacts): readonly (LayerTaken | null)[] {
+  const { layers } = facts.piece.decoration;
+  const open = ({ marks: _marks, coverage: _coverage, ...rest }: Layer): Layer => rest;
+  return layers.map((_layer, index) => {
+    const all = layers.map((layer, at) => (at === index ? open(layer) : layer));
+    const taken = settledLayer(facts, all, index);
+    return taken && { marks: taken.marks, coverage: taken.coverage };
+  });
 }

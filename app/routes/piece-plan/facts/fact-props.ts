@@ -1,3 +1,4 @@
+import type { LayerTaken } from "#core/coating/facts/layers";
 import type { Change } from "#core/coating/model/change";
 import type { Menu } from "#core/catalogue/menu";
 import type { ZoneId } from "#core/catalogue/vocabulary";
@@ -11,6 +12,8 @@ export interface FactProps {
   readonly record: PieceRecord;
   readonly menu: Menu;
   readonly assumed: readonly Assumption[];
+  /** What is taken for each layer that is said, where its marks and its share are open. */
+  readonly layersTaken: readonly (LayerTaken | null)[];
   readonly save: SaveChanges;
   /** Goes on to what is drawn where, from a place if one is named. */
   readonly sayWhere: (zone?: ZoneId) => void;

@@ -5,6 +5,7 @@ import type { TechniqueId, ZoneId } from "#core/catalogue/vocabulary";
 import { USUAL_MARK_COLOURS } from "#core/piece/complete-piece";
 import { nextLayer, placesForLayers } from "#core/piece/layers";
 import type { Layer } from "#core/piece/piece";
+import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
@@ -12,12 +13,14 @@ import { zoneName } from "~/components/words";
 import { JarColour } from "./decoration-facts";
 import { objectOf, sayLayered, set, YOU_CHOOSE } from "./fact-props";
 import type { FactProps } from "./fact-props";
+import { saidExtent, LayerExtent } from "./layer-extent";
 
 /** Layers of one piece, as many as its file may have. */
 const MOST_LAYERS = 40;
 
 /** What is drawn where, in which colour, with what, in its order; the order is that of the work. */
-export function LayerFact({ record, menu, assumed, save, pointed }: FactProps) {
+export function LayerFact({ record, menu, assumed, layersTaken, save, pointed }: FactProps) {
+  const { settings } = useAppContext();
   const layers = record.piece.decoration?.layers ?? [];
   const object = menu.objects.find((one) => one.id === objectOf(record.piece, assumed));
   const zones = object?.zones.map(({ zone }) => zone) ?? [];
@@ -61,6 +64,7 @@ export function LayerFact({ record, menu, assumed, save, pointed }: FactProps) {
                     </svg>
                   )}
                   {name}
+                  <span className="font-normal text-soft">{saidExtent(layer, settings.units)}</span>
                 </button>
                 <ToolButton icon={ArrowUp} label={`Earlier: ${name}`} disabled={index === 0} onClick={() => move(index, -1)} />
                 <ToolButton icon={ArrowDown} label={`Later: ${name}`} disabled={index === layers.length - 1} onClick={() => move(index, 1)} />
@@ -72,7 +76,7 @@ export function LayerFact({ record, menu, assumed, save, pointed }: FactProps) {
                     label="How"
                     value={layer.technique}
                     choices={menu.techniques}
-                    onChange={(technique) => change(index, { technique: technique as TechniqueId })}
+                    onChange={(technique) => change(index, { technique: technique as TechniqueId, marks: undefined, coverage: undefined } as Partial<Layer>)}
                   />
                   <Choice
                     label="Where"
@@ -86,6 +90,7 @@ export function LayerFact({ record, menu, assumed, save, pointed }: FactProps) {
                     menu={menu}
                     onChange={(colour, typed) => change(index, { colour }, typed)}
                   />
+                  <LayerExtent layer={layer} taken={layersTaken[index] ?? null} change={(fields, typed) => change(index, fields, typed)} />
                   <Choice
                     label="With what"
                     value={layer.medium ?? ""}

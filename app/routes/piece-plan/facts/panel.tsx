@@ -60,7 +60,7 @@ function Drawing({ record, menu, assumed, save, lit, light, point }: LitProps & 
  * taken as usual, and set softer.
  */
 export function FactsPanel(props: LitProps) {
-  const { record, menu, assumed, save } = props;
+  const { record, menu, assumed, layersTaken, save } = props;
   const { rooms } = useAppContext();
   const [open, setOpen] = useState<FactKey | null>(null);
   const [pointed, setPointed] = useState<ZoneId | null>(null);
@@ -95,7 +95,15 @@ export function FactsPanel(props: LitProps) {
                     if (!on) setPointed(null);
                   }}
                 >
-                  <Editor record={record} menu={menu} assumed={assumed} save={save} sayWhere={(zone) => void sayWhere(zone)} pointed={pointed} />
+                  <Editor
+                    record={record}
+                    menu={menu}
+                    assumed={assumed}
+                    layersTaken={layersTaken}
+                    save={save}
+                    sayWhere={(zone) => void sayWhere(zone)}
+                    pointed={pointed}
+                  />
                 </Opened>
               );
             })}
