@@ -32,9 +32,13 @@ export function watchEveryPage(): void {
   });
 }
 
+/** What a browser says that is told to keep no copy of the app. */
+const BLOCKED = "Service Worker registration blocked by Playwright";
+
 function watch(page: Page): Page {
   page.setDefaultTimeout(SLOW_MS);
   page.on("console", (message) => {
+    if (message.text() === BLOCKED) return;
     if (message.type() === "error" || message.type() === "warning") complaints.push(`${message.type()}: ${message.text()}`);
   });
   page.on("pageerror", (error) => complaints.push(`page error: ${error.message}`));
@@ -53,8 +57,17 @@ export function expectComplaint(pattern: RegExp): void {
   complaints.splice(at, 1);
 }
 
+/** The browser may keep a copy of the app; elsewhere it does not, for to fetch it takes longer than many a walk. */
+export const WITH_OWN_COPY = { serviceWorkers: "allow" } as const;
+
 export async function newNotebook(options: Parameters<Browser["newContext"]>[0] = {}): Promise<{ context: BrowserContext; page: Page }> {
-  const context = await browser.newContext({ locale: "en-GB", viewport: { width: 1280, height: 800 }, acceptDownloads: true, ...options });
+  const context = await browser.newContext({
+    locale: "en-GB",
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    serviceWorkers: "block",
+    ...options,
+  });
   contexts.push(context);
   return { context, page: watch(await context.newPage()) };
 }

@@ -86,7 +86,7 @@ describe("hands that are quicker than the page", () => {
 
 describe("a planner that stops", () => {
   test("says so in its room, the rest of the house stands, and it starts again when it is tried again", async () => {
-    const { page } = await newNotebook({ serviceWorkers: "block" });
+    const { page } = await newNotebook();
     await plan(page, { material: "Glass", uses: ["On show indoors"], techniques: ["Dots"] });
     const address = page.url();
     await page.route(/plan\.worker/, (route) => route.abort());
@@ -98,7 +98,7 @@ describe("a planner that stops", () => {
     await page.getByRole("button", { name: "Try again" }).click();
     await planReady(page);
     await page.getByRole("heading", { name: "Sound all round" }).waitFor();
-    allowComplaints(/Failed to load resource|ERR_FAILED|planner stopped|Service Worker registration blocked/);
+    allowComplaints(/Failed to load resource|ERR_FAILED|planner stopped/);
   });
 });
 

@@ -16,6 +16,7 @@ import {
   removePiece,
   toRoom,
   watchEveryPage,
+  WITH_OWN_COPY,
 } from "./bench";
 
 watchEveryPage();
@@ -226,7 +227,7 @@ describe("everywhere", () => {
 describe("without its server", () => {
   test("a reload, a page never seen, a new piece and a saved file all work", async () => {
     const server = await ownServer();
-    const { page } = await newNotebook();
+    const { page } = await newNotebook(WITH_OWN_COPY);
     await page.goto(server.url);
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
     await keptForOffline(page);

@@ -1,6 +1,6 @@
 /** A server that is quiet, broken, renewed or asked too much: the notebook goes on. */
 import { describe, expect, test } from "@jest/globals";
-import { allowComplaints, keptForOffline, newNotebook, URL_BASE, watchEveryPage } from "./bench";
+import { allowComplaints, keptForOffline, newNotebook, URL_BASE, watchEveryPage, WITH_OWN_COPY } from "./bench";
 import { fickleServer } from "./fickle-server";
 
 watchEveryPage();
@@ -8,7 +8,7 @@ watchEveryPage();
 describe("a server that is not well", () => {
   test("quiet, or behind a broken gateway, it is done without; unknown addresses and trailing strokes are answered", async () => {
     const server = await fickleServer(URL_BASE);
-    const { page } = await newNotebook();
+    const { page } = await newNotebook(WITH_OWN_COPY);
     await page.goto(server.url);
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
     await keptForOffline(page);
@@ -26,7 +26,7 @@ describe("a server that is not well", () => {
 
   test("a newer version is offered in every tab, and taken when the user says so", async () => {
     const server = await fickleServer(URL_BASE);
-    const { context, page } = await newNotebook();
+    const { context, page } = await newNotebook(WITH_OWN_COPY);
     await page.goto(server.url);
     await keptForOffline(page);
     const other = await context.newPage();
