@@ -2,7 +2,7 @@ import { photoId, pieceId } from "#core/catalogue/ids";
 import { whyOf } from "~/actions/perform";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
-import { addPhotos, clearPictures, removePhoto, savePhoto } from "~/store/photos";
+import { addPhotos, removePhoto, savePhoto } from "~/store/photos";
 import type { Shrunk } from "~/store/photos";
 import { freshId } from "~/store/fresh-id";
 import type { NotTaken, PhotoAsk, PhotosOutcome } from "./photo-ask";
@@ -29,20 +29,10 @@ async function shrinkAll(files: readonly File[]): Promise<{ readonly good: reado
   return { good, notTaken };
 }
 
-let cleared = false;
-
-/** Once in a page: room is made before more is asked for. */
-async function makeRoom(): Promise<void> {
-  if (cleared) return;
-  cleared = true;
-  await clearPictures(await database());
-}
-
 async function add(piece: string, token: string, by: By): Promise<PhotosOutcome> {
   const files = handed.get(token);
   if (!files) return { kind: "failed", why: "the photographs are to be picked once more", files: token };
   try {
-    await makeRoom();
     const { good, notTaken } = await shrinkAll(files);
     const added = good.length === 0 ? 0 : await addPhotos(await database(), pieceId(piece), good, by);
     handed.delete(token);

@@ -3,6 +3,7 @@ import type { Act, Entry } from "./acts";
 import { onCommand, takeBack } from "./command";
 import type { Database } from "./database";
 import { announceChange, database } from "./open.client";
+import { tidyUp } from "./tidy";
 import { allWritten } from "./write-queue";
 
 /** Acts that can be taken back while the page is open; after a reload the last of them. */
@@ -83,6 +84,7 @@ async function load(db: Database): Promise<void> {
   const known = new Set(past.map((one) => one.id));
   past = [...kept.filter((one) => one.undoneAt === undefined && !known.has(one.id)), ...past];
   future = kept.filter((one) => one.undoneAt !== undefined).sort((a, b) => a.undoneAt! - b.undoneAt!);
+  void tidyUp(db).catch(() => undefined);
 }
 
 /** What can be taken back and done again: in this page, and what was done before it was opened. */

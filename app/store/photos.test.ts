@@ -12,9 +12,10 @@ import { everything, importBundle, setAside, wipeAll } from "./bundles";
 import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
-import { addPhotos, allPictures, clearPictures, photosOf, pictureBytes, removePhoto, savePhoto } from "./photos";
+import { addPhotos, allPictures, photosOf, pictureBytes, removePhoto, savePhoto } from "./photos";
 import type { Shrunk } from "./photos";
 import { addPiece, copyPiece, removePiece, savePiece } from "./pieces";
+import { clearPictures, clearVersions } from "./tidy";
 
 let db: Database;
 let piece: PieceId;
@@ -106,4 +107,15 @@ test("a piece that is set aside takes them along; another piece like it begins w
   expect(await photosOf(db, pieceId("anotherone"))).toEqual([]);
   expect((await setAside(db, piece))?.photos).toHaveLength(1);
   expect(await db.count("photos")).toBe(0);
+});
+
+test("versions of a piece go with it when it cannot come back any more, and not before", async () => {
+  const kept = await addPiece(db, pebble({ name: "Kept" }));
+  for (const { id } of [kept, { id: piece }])
+    await savePiece(db, id, (await db.get("pieces", id))!.piece, [{ op: "setPiece", path: "finish", value: "gloss" }]);
+  await removePiece(db, piece);
+  expect(await clearVersions(db)).toBe(0);
+  await db.clear("acts");
+  expect(await clearVersions(db)).toBeGreaterThan(0);
+  expect(new Set((await db.getAll("versions")).map(({ pieceId: of }) => of))).toEqual(new Set([kept.id]));
 });

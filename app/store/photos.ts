@@ -8,7 +8,6 @@ import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
-import { PICTURES_STORE } from "./pictures";
 import { GonePiece } from "./plans";
 
 /** A picture as the page has shrunk it. */
@@ -49,6 +48,17 @@ export async function allPictures(db: Database): Promise<Pictures> {
   return new Map((await db.getAll("pictures")).map(({ id, bytes }) => [id as PictureId, bytes]));
 }
 
+/** Instants of photographs that are added together: those of one moment keep the order they were picked in. */
+function oneAfterAnother(photos: readonly Shrunk[]): readonly Shrunk[] {
+  const taken = new Set<string>();
+  return photos.map((photo) => {
+    let { at } = photo;
+    while (taken.has(at)) at = new Date(Date.parse(at) + 1).toISOString();
+    taken.add(at);
+    return { ...photo, at };
+  });
+}
+
 /**
  * Adds photographs to a piece, all of them or none; one that it has already is not added again.
  *
@@ -65,7 +75,7 @@ export function addPhotos(db: Database, piece: PieceId, photos: readonly Shrunk[
       if (!(await recorder.get("pieces", piece))) throw new GonePiece();
       const here = await recorder.of("photos", "byPiece", piece);
       const known = new Set<string>(here.map((one) => one.picture));
-      const fresh = photos
+      const fresh = oneAfterAnother(photos)
         .map((one) => ({ ...one, id: idOfPicture(one.picture) }))
         .filter(({ id }, index, all) => !known.has(id) && all.findIndex((other) => other.id === id) === index);
       if (here.length + fresh.length > MOST_PHOTOS) throw new TooManyPhotos(Math.max(0, MOST_PHOTOS - here.length));
@@ -119,31 +129,4 @@ export function removePhoto(db: Database, id: PhotoId, by: By = {}): Promise<voi
     },
     by,
   );
-}
-
-function named(photo: Partial<PhotoRecord> | null): readonly string[] {
-  return [photo?.picture, photo?.small].flatMap((id) => (id === undefined ? [] : [id]));
-}
-
-/**
- * Clears away pictures that no photograph shows any more, and that nothing that can be taken back would bring back.
- *
- * @returns how many
- */
-export async function clearPictures(db: Database): Promise<number> {
-  const transaction = db.transaction([PICTURES_STORE, "photos", "acts"], "readwrite");
-  const ids = await transaction.objectStore(PICTURES_STORE).getAllKeys();
-  const photos = ids.length === 0 ? [] : await transaction.objectStore("photos").getAll();
-  const shown = new Set(photos.flatMap(named));
-  const loose = ids.filter((id) => !shown.has(id));
-  const acts = loose.length === 0 ? [] : await transaction.objectStore("acts").getAll();
-  const mayReturn = new Set(
-    acts.flatMap(({ entries }) =>
-      entries.flatMap(({ store, before, after }) => (store === "photos" ? [before, after].flatMap((one) => named(one as PhotoRecord)) : [])),
-    ),
-  );
-  const gone = loose.filter((id) => !mayReturn.has(id));
-  for (const id of gone) await transaction.objectStore(PICTURES_STORE).delete(id);
-  await transaction.done;
-  return gone.length;
 }

@@ -86,6 +86,32 @@ export function nameOfColour(hex: string): string {
 
 const BY_LENGTH = Object.keys(COLOUR_NAMES).sort((a, b) => b.length - a.length);
 
+/** A plain colour in a text, and where it stands. */
+export interface NamedColour {
+  readonly name: string;
+  /** sRGB hex. */
+  readonly colour: string;
+  readonly at: number;
+}
+
+/**
+ * Every colour a text names by a plain name, in the order they stand; of "dark blue" the longer name counts.
+ *
+ * @example coloursNamedIn("navy, then pale blue").map(({ name }) => name) // ["navy", "pale blue"]
+ */
+export function coloursNamedIn(text: string): readonly NamedColour[] {
+  let rest = text.toLowerCase().replace(/gray/g, "grey");
+  const found: NamedColour[] = [];
+  for (const name of BY_LENGTH) {
+    const says = new RegExp(String.raw`\b${name.replace("-", "[- ]")}\b`);
+    for (let match = says.exec(rest); match; match = says.exec(rest)) {
+      found.push({ name, colour: COLOUR_NAMES[name]!, at: match.index });
+      rest = `${rest.slice(0, match.index)}${"_".repeat(match[0].length)}${rest.slice(match.index + match[0].length)}`;
+    }
+  }
+  return found.sort((a, b) => a.at - b.at);
+}
+
 /**
  * The colour a text names: the longest plain name in it.
  *

@@ -26,14 +26,14 @@ function daysOf(said: readonly SaidStep[]): readonly (string | null)[] {
 export function saidDone(said: readonly SaidStep[], plan: Candidate): readonly DoneOn[] {
   const days = daysOf(said);
   const used = new Set<string>();
-  const coats = said.flatMap(({ role, product, technique, coats: laid = 1 }, index) =>
+  const coats = said.flatMap(({ role, product, technique, coats: laid = 1, mix }, index) =>
     plan.zones.flatMap(({ zone, steps }) => {
       const step = steps.find((one) => !used.has(one.id) && one.role === role && one.product === product && one.technique === technique && !one.done);
       if (!step) return [];
       used.add(step.id);
       return Array.from({ length: laid }, (_unused, at) => ({
         day: days[index]!,
-        coat: { zone, stepId: step.id, act: actOf(step), coat: at + 1 } as CoatEvent,
+        coat: { zone, stepId: step.id, act: { ...actOf(step), ...(mix === undefined ? {} : { mix }) }, coat: at + 1 } as CoatEvent,
       }));
     }),
   );

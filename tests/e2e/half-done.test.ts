@@ -131,10 +131,11 @@ test.each([
   await axeClean(page);
   await page.reload();
   await page.locator('[data-code="resin-in-sun"]').waitFor();
-  await words.fill("gesso yesterday, two coats of navy craft acrylic");
+  await words.fill("gesso yesterday, two coats of navy craft acrylic mixed with a little white");
   await page.getByRole("button", { name: "Check it" }).click();
   const understood = page.getByRole("list", { name: "What was understood" });
   await understood.getByText("yesterday").waitFor();
+  await understood.getByText(/mixed from navy and a little white, about .*blue/).waitFor();
   await page.locator('[data-code="resin-in-sun"]').waitFor({ state: "detached" });
   await page.getByRole("button", { name: /^It is on the piece already/ }).click();
   await page.waitForURL(/\/pieces\/[0-9a-z]{16}$/);

@@ -37,9 +37,9 @@ function titled({ jar, heat, ...step }: SaidStep) {
 /** What was understood, step by step, so that the user sees it before it counts. */
 function Understood({ read: { steps, unread }, menu }: Pick<Props, "read" | "menu">) {
   const now = useNow();
-  const said = ({ day, colour, coats }: SaidStep) =>
+  const said = ({ day, colour, mix, coats }: SaidStep) =>
     [
-      ...(colour === undefined ? [] : [nameOfColour(colour)]),
+      ...(colour === undefined ? [] : [mix === undefined ? nameOfColour(colour) : `mixed from ${mix}, about ${nameOfColour(colour)}`]),
       ...(coats === undefined ? [] : [`${coats} ${coats === 1 ? "coat" : "coats"}`]),
       ...(day === undefined ? [] : [sayDay(Date.parse(`${day}${NOON}`), now)]),
     ].join(", ");

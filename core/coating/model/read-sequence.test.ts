@@ -3,6 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { COMMON_SEQUENCES } from "../../catalogue/data/sequence-words";
+import { lightness } from "../../film/colour";
 import { readSequence } from "./read-sequence";
 
 /** A Thursday. */
@@ -48,6 +49,21 @@ describe("as painters say it", () => {
     expect(readSequence("two coats of harbour navy", TODAY, CATALOGUE, jars).steps).toMatchObject([
       { role: "base", product: "soft-body-acrylic", jar: "navyjar00001", coats: 2, colour: "#1f3a4d" },
     ]);
+  });
+  test("a mixture is one colour between those it is mixed from, and comes out of no one jar", () => {
+    const [mixed] = read("two coats of blue mixed with a little white").steps;
+    expect(mixed).toMatchObject({ role: "base", product: "craft-acrylic", coats: 2, mix: "blue and a little white" });
+    const by = (text: string) => lightness(read(text).steps[0]!.colour!);
+    const paler = ["blue paint", "blue with a drop of white", "blue mixed with white", "white with a little blue", "white paint"].map(by);
+    expect(paler).toEqual([...paler].sort((a, b) => a - b));
+    expect(read("3:1 red and yellow mixed").steps[0]).toMatchObject({ mix: "red and yellow" });
+    const jars = [{ id: "navyjar00001", name: "Harbour navy", classId: "soft-body-acrylic", colour: "#1f3a4d" }];
+    const [own] = readSequence("two coats of harbour navy with a drop of cream", TODAY, CATALOGUE, jars).steps;
+    expect(own).toMatchObject({ product: "soft-body-acrylic", mix: "Harbour navy and a little cream" });
+    expect(own!.jar).toBeUndefined();
+  });
+  test("two colours beside one another are no mixture", () => {
+    expect(read("blue and white dots, 2 to 3 coats of navy").steps.map(({ mix }) => mix)).toEqual([undefined, undefined]);
   });
   test("what is no step is handed back", () => expect(read("gesso, sang to the cat, ").unread).toEqual(["sang to the cat"]));
 });

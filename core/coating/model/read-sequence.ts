@@ -8,6 +8,7 @@ import type { Role, Sheen, TechniqueId } from "../../catalogue/vocabulary";
 import { LAYER_JOBS } from "./layer-jobs";
 import type { LayerRole } from "./layer-jobs";
 import { colourNamedIn } from "../../film/colour-names";
+import { mixSaid } from "./mix-said";
 
 /** A jar a painter may name. */
 export interface NamedJar {
@@ -24,6 +25,8 @@ export interface SaidStep {
   readonly jar?: string;
   readonly coats?: number;
   readonly colour?: string;
+  /** What its colour is mixed from: "navy and a little white". */
+  readonly mix?: string;
   readonly sheen?: Sheen;
   readonly technique?: TechniqueId;
   readonly heat?: { readonly temperatureC: number; readonly holdMin: number };
@@ -45,6 +48,8 @@ const LIKELIEST: readonly LayerRole[] = ["prime", "base", "decorate", "seal", "s
 
 const does = ({ jobs }: ProductClass, role: LayerRole) => LAYER_JOBS[role].some((job) => jobs.includes(job));
 
+/** As much as a record keeps of it. */
+const MOST_OF_MIX = 80;
 const COUNTS: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, once: 1, twice: 2 };
 const WEEKDAYS = ["sunday", "monday", "tuesday", "wednesday", "thursday", "friday", "saturday"] as const;
 const MS_PER_DAY = 86_400_000;
@@ -100,16 +105,19 @@ function stepSaid(words: string, today: string, catalogue: Catalogue, jars: read
   const when = day === undefined ? {} : { day };
   const technique = TECHNIQUE_WORDS.find(({ says }) => says.test(words))?.technique;
   const act = ACT_WORDS.find(({ says }) => says.test(words));
-  const jar = jarSaid(words, jars);
-  if (act && !jar) {
+  const mix = mixSaid(words, jars);
+  const named = jarSaid(words, jars);
+  // What is mixed comes out of no one jar.
+  const jar = mix ? null : named;
+  if (act && !named) {
     const bake = act.role === "heat-set" ? readLabel(words).label.bake : undefined;
     return { role: act.role, product: productId(act.product), ...(bake ? { heat: { temperatureC: bake.atC, holdMin: bake.holdMin } } : {}), ...when, words };
   }
   const decorated = technique !== undefined;
-  const product = jar ? (catalogue.products.get(productId(jar.classId)) ?? null) : productSaid(words, decorated, catalogue);
+  const product = named ? (catalogue.products.get(productId(named.classId)) ?? null) : productSaid(words, decorated, catalogue);
   if (!product) return null;
   const role = roleOf(product, words, decorated);
-  const colour = jar?.colour ?? (role === "base" || role === "decorate" ? (colourNamedIn(words) ?? undefined) : undefined);
+  const colour = mix?.colour ?? jar?.colour ?? (role === "base" || role === "decorate" ? (colourNamedIn(words) ?? undefined) : undefined);
   const sheen = role === "seal" ? readLabel(words).label.sheen : undefined;
   return {
     role,
@@ -117,6 +125,7 @@ function stepSaid(words: string, today: string, catalogue: Catalogue, jars: read
     ...(jar ? { jar: jar.id } : {}),
     ...(coats === undefined ? {} : { coats }),
     ...(colour === undefined ? {} : { colour }),
+    ...(mix ? { mix: mix.words.slice(0, MOST_OF_MIX) } : {}),
     ...(sheen === undefined ? {} : { sheen }),
     ...(technique === undefined ? {} : { technique }),
     ...when,

@@ -1,0 +1,80 @@
+import { coloursNamedIn } from "../../film/colour-names";
+import { mixedColour } from "../../film/mix";
+
+/** A jar whose colour is known, by its name. */
+interface ColouredJar {
+  readonly name: string;
+  readonly colour?: string;
+}
+
+/** A mixture as somebody said it. */
+export interface SaidMix {
+  /** sRGB hex it comes to, about: nobody weighs drops. */
+  readonly colour: string;
+  /** What it is mixed from, the most of it first: "navy, and a little white". */
+  readonly words: string;
+}
+
+interface Named {
+  readonly name: string;
+  readonly colour: string;
+  readonly at: number;
+}
+
+/** Says that paints are mixed, and are not laid one beside the other. */
+const MIXES =
+  /\bmix(ed|ture)?\b|\bhalf and half\b|\b(little|touch|drops?|bit|dash|spot|hint) of\b|\bparts?\b|\b\d{1,2}\s*(:|to)\s*\d{1,2}\b(?!\s*coats)|\btint(ed)?\b|\bplus\b/i;
+/** How much is meant by what people say of the smaller part [from memory]. */
+const AMOUNTS: readonly { readonly says: RegExp; readonly parts: number }[] = [
+  { says: /\b(drops?|spot|hint) of\s*$/i, parts: 0.05 },
+  { says: /\b(little|touch|bit|dash)( of)?\s*$/i, parts: 0.15 },
+  { says: /\b(some)\s*$/i, parts: 0.4 },
+  { says: /\b(lots|plenty|mostly)( of)?\s*$/i, parts: 3 },
+];
+const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6 };
+/** One coat of a craft paint hides so much [from memory: trade handbook §4]; what a jar's own label says is not asked here. */
+const CONTRAST_RATIO = 0.95;
+const SMALL = 0.3;
+
+/** Jars and plain colours in the order they are said; a colour in a jar's name is that jar. */
+function namedIn(text: string, jars: readonly ColouredJar[]): readonly Named[] {
+  const lower = text.toLowerCase();
+  const own = jars.flatMap(({ name, colour }): readonly Named[] => {
+    const at = lower.indexOf(name.toLowerCase());
+    return colour === undefined || at < 0 ? [] : [{ name, colour, at }];
+  });
+  const inJar = (at: number) => own.some((jar) => at >= jar.at && at < jar.at + jar.name.length);
+  return [...own, ...coloursNamedIn(text).filter(({ at }) => !inJar(at))].sort((a, b) => a.at - b.at);
+}
+
+function partsBefore(text: string): number {
+  const counted = text.match(/\b(\d{1,2}|one|two|three|four|five|six) parts?( of)?\s*$/i)?.[1]?.toLowerCase();
+  if (counted !== undefined) return COUNTS[counted] ?? Number(counted);
+  return AMOUNTS.find(({ says }) => says.test(text))?.parts ?? 1;
+}
+
+/**
+ * The mixture some words name: "blue mixed with a little white", "two parts navy and one part cream", "half and half red and yellow".
+ *
+ * @param text words of one step
+ * @param jars the painter's own, which they may name
+ * @returns null where nothing is mixed
+ */
+export function mixSaid(text: string, jars: readonly ColouredJar[]): SaidMix | null {
+  if (!MIXES.test(text)) return null;
+  const named = namedIn(text, jars);
+  if (new Set(named.map(({ colour }) => colour)).size < 2) return null;
+  const ratio = text.match(/\b(\d{1,2})\s*(?::|to)\s*(\d{1,2})\b(?!\s*coats)/);
+  const parts = named.map(({ at }, index) => {
+    const before = named[index - 1];
+    const said = partsBefore(text.slice(before ? before.at + before.name.length : 0, at));
+    return ratio && index < 2 ? Math.max(1, Number(ratio[index + 1])) : said;
+  });
+  const all = named.map(({ name, colour }, index) => ({ name, colour, parts: parts[index]! }));
+  const most = Math.max(...parts);
+  const words = [...all].sort((a, b) => b.parts - a.parts).map((one) => (one.parts < SMALL * most ? `a little ${one.name}` : one.name));
+  return {
+    colour: mixedColour(all.map(({ colour, parts: of }) => ({ colour, parts: of, contrastRatio: CONTRAST_RATIO }))),
+    words: `${words.slice(0, -1).join(", ")} and ${words.at(-1)!}`,
+  };
+}
