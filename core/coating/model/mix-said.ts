@@ -1,3 +1,4 @@
+import { lightness } from "../../film/colour";
 import { coloursNamedIn } from "../../film/colour-names";
 import { mixedColour } from "../../film/mix";
 
@@ -23,7 +24,7 @@ interface Named {
 
 /** Says that paints are mixed, and are not laid one beside the other. */
 const MIXES =
-  /\bmix(ed|ture)?\b|\bhalf and half\b|\b(little|touch|drops?|bit|dash|spot|hint) of\b|\bparts?\b|\b\d{1,2}\s*(:|to)\s*\d{1,2}\b(?!\s*coats)|\btint(ed)?\b|\bplus\b/i;
+  /\bmix(ed|ture)?\b|\bhalf and half\b|\b(a|some) (little|touch|bit|dash|drop|spot|hint)\b|\bdrops? of\b|\bparts?\b|\b\d{1,2}\s*(:|to)\s*\d{1,2}\b(?!\s*coats)|\btint(ed)?\b|\bplus\b/i;
 /** How much is meant by what people say of the smaller part [from memory]. */
 const AMOUNTS: readonly { readonly says: RegExp; readonly parts: number }[] = [
   { says: /\b(drops?|spot|hint) of\s*$/i, parts: 0.05 },
@@ -32,9 +33,15 @@ const AMOUNTS: readonly { readonly says: RegExp; readonly parts: number }[] = [
   { says: /\b(lots|plenty|mostly)( of)?\s*$/i, parts: 3 },
 ];
 const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6 };
-/** One coat of a craft paint hides so much [from memory: trade handbook §4]; what a jar's own label says is not asked here. */
-const CONTRAST_RATIO = 0.95;
+/** How much one coat of a paint hides, by its lightness L*: a dark one hides at once, a pale one does not [from memory]. What a jar's label says is not asked here. */
+const HIDES = { dark: { at: 20, ratio: 0.998 }, pale: { at: 70, ratio: 0.95 } } as const;
 const SMALL = 0.3;
+
+function contrastRatioOf(colour: string): number {
+  const { dark, pale } = HIDES;
+  const share = Math.min(1, Math.max(0, (lightness(colour) - dark.at) / (pale.at - dark.at)));
+  return dark.ratio + share * (pale.ratio - dark.ratio);
+}
 
 /** Jars and plain colours in the order they are said; a colour in a jar's name is that jar. */
 function namedIn(text: string, jars: readonly ColouredJar[]): readonly Named[] {
@@ -74,7 +81,7 @@ export function mixSaid(text: string, jars: readonly ColouredJar[]): SaidMix | n
   const most = Math.max(...parts);
   const words = [...all].sort((a, b) => b.parts - a.parts).map((one) => (one.parts < SMALL * most ? `a little ${one.name}` : one.name));
   return {
-    colour: mixedColour(all.map(({ colour, parts: of }) => ({ colour, parts: of, contrastRatio: CONTRAST_RATIO }))),
+    colour: mixedColour(all.map(({ colour, parts: of }) => ({ colour, parts: of, contrastRatio: contrastRatioOf(colour) }))),
     words: `${words.slice(0, -1).join(", ")} and ${words.at(-1)!}`,
   };
 }
