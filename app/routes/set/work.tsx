@@ -130,9 +130,10 @@ export function SetWork({ set, made, menu }: { set: string; made: Made; menu: Me
     <ol className="sheet mt-4 px-4 py-1" aria-label="The work on the set, in its order">
       {rows.map((act, index) => {
         const { step, parts } = act;
-        const { jarMl, handsOnMin } = sumOf(parts.filter((part) => !isDone(part, made)));
+        const open = parts.filter((part) => !isDone(part, made));
+        const { jarMl, handsOnMin } = sumOf(open);
         const sameCoats = new Set(parts.map((part) => part.act.step.coats)).size === 1;
-        const over = parts.every((part) => isDone(part, made));
+        const over = open.length === 0;
         const title = stepTitle(step, menu, sameCoats);
         return (
           <li
@@ -155,7 +156,7 @@ export function SetWork({ set, made, menu }: { set: string; made: Made; menu: Me
             <div>
               <Parts act={act} made={made} />
               <p className="text-soft">
-                {jarMl !== null && jarMl > 0 && `Pour out ${sayVolume(jarMl)}${parts.length > 1 ? " in all" : ""}. `}
+                {jarMl !== null && jarMl > 0 && `Pour out ${sayVolume(jarMl)}${open.length > 1 ? " in all" : ""}. `}
                 {!over && handsOnMin >= 1 && `About ${sayDuration(handsOnMin)}.`}
               </p>
             </div>
