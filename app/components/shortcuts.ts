@@ -16,10 +16,12 @@ export function editsText(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]") !== null;
 }
 
-/** Where keys are meant for what has the focus: text, a list, a box to tick, a chip. */
+/** Where keys are meant for what has the focus: text, a list, a box to tick, a chip, and all that is opened over the page. */
 export function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    target.closest("input, textarea, select, [contenteditable], [role=checkbox], [role=radio], [role=combobox], [role=listbox], .chip") !== null
+    target.closest(
+      "input, textarea, select, [contenteditable], [role=checkbox], [role=radio], [role=combobox], [role=listbox], [role=dialog], [role=alertdialog], .chip",
+    ) !== null
   );
 }

@@ -72,12 +72,21 @@ export async function faceOf(piece: string): Promise<string | null> {
   return last ? addressOf(db, last.small) : null;
 }
 
+/** The picture that was looked at last: what is said of it is saved many times while it is open. */
+let last: { readonly id: PictureId; readonly seen: Pick<OpenPhoto, "picture" | "colours"> } | null = null;
+
+async function seenPicture(db: Database, id: PictureId): Promise<Pick<OpenPhoto, "picture" | "colours">> {
+  if (last?.id === id) return last.seen;
+  const bytes = await pictureBytes(db, id);
+  const picture = bytes && (await createImageBitmap(new Blob([bytes], { type: "image/jpeg" })).catch(() => null));
+  const seen = { picture, colours: picture ? coloursOf(picture) : [] };
+  if (picture) last = { id, seen };
+  return seen;
+}
+
 /** One photograph of a piece to look at; null where it has none of that id. */
 export async function openPhoto(piece: string, id: string): Promise<OpenPhoto | null> {
   const db = await database();
   const record = await db.get("photos", id);
-  if (record?.pieceId !== piece) return null;
-  const bytes = await pictureBytes(db, record.picture);
-  const picture = bytes && (await createImageBitmap(new Blob([bytes], { type: "image/jpeg" })).catch(() => null));
-  return { record, picture, colours: picture ? coloursOf(picture) : [] };
+  return record?.pieceId === piece ? { record, ...(await seenPicture(db, record.picture)) } : null;
 }

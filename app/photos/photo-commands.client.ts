@@ -1,21 +1,12 @@
 import { photoId, pieceId } from "#core/catalogue/ids";
+import { filesOf, letGo } from "~/actions/handed.client";
 import { whyOf } from "~/actions/perform";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { addPhotos, removePhoto, savePhoto } from "~/store/photos";
 import type { Shrunk } from "~/store/photos";
-import { freshId } from "~/store/fresh-id";
 import type { NotTaken, PhotoAsk, PhotosOutcome } from "./photo-ask";
 import { shrunk } from "./shrink.client";
-
-const handed = new Map<string, readonly File[]>();
-
-/** Hands files over to the action, which cannot be sent them; they stay at hand until they are kept. */
-export function handOver(files: readonly File[]): string {
-  const token = freshId();
-  handed.set(token, files);
-  return token;
-}
 
 /** Each file shrunk, one after another, so that a phone holds no more than one of them unpacked. */
 async function shrinkAll(files: readonly File[]): Promise<{ readonly good: readonly Shrunk[]; readonly notTaken: readonly NotTaken[] }> {
@@ -30,12 +21,12 @@ async function shrinkAll(files: readonly File[]): Promise<{ readonly good: reado
 }
 
 async function add(piece: string, token: string, by: By): Promise<PhotosOutcome> {
-  const files = handed.get(token);
+  const files = filesOf(token);
   if (!files) return { kind: "failed", why: "the photographs are to be picked once more", files: token };
   try {
     const { good, notTaken } = await shrinkAll(files);
     const added = good.length === 0 ? 0 : await addPhotos(await database(), pieceId(piece), good, by);
-    handed.delete(token);
+    letGo(token);
     return { kind: "added", added, same: good.length - added, notTaken };
   } catch (error) {
     return { kind: "failed", why: whyOf(error), files: token };

@@ -51,7 +51,7 @@ export const COLOUR_NAMES: Readonly<Record<string, string>> = {
   "dark blue": "#1c3f75",
   blue: "#1f5fae",
   "grey-blue": "#7590b4",
-  petrol: "#1d4a57",
+  petrol: "#17545f",
   "sky blue": "#86bfe3",
   "pale blue": "#bcd8e8",
   "duck egg": "#c3d8cf",

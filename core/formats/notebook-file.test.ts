@@ -64,6 +64,12 @@ describe("a notebook with photographs", () => {
       });
   });
 
+  test("unpacked and packed again in a folder it is still the same notebook", () => {
+    const moved = Object.fromEntries(Object.entries(entries()).map(([name, content]) => [`my notebook/${name}`, content]));
+    const read = readWith({ "__MACOSX/my notebook/._notebook.json": strToU8("?"), ...moved });
+    expect(read).toMatchObject({ ok: true, value: { aside: [], altered: false, bundle: parts } });
+  });
+
   test("a photograph of a piece that is not there, and pictures nobody shows, are not brought in", () => {
     const document = JSON.parse(strFromU8(entries()["notebook.json"]!)) as typeof parts;
     const read = readWith({ ...entries(), "notebook.json": strToU8(JSON.stringify({ ...document, pieces: [] })) });

@@ -73,7 +73,15 @@ function entriesOf(bytes: Uint8Array): readonly UnzipFileInfo[] | null {
   }
 }
 
-const isPictureEntry = ({ name, originalSize }: UnzipFileInfo) => name.startsWith(FOLDER) && name.endsWith(SUFFIX) && originalSize <= MOST_PICTURE_BYTES;
+const isPictureIn = (folder: string) => (one: UnzipFileInfo) =>
+  one.name.startsWith(folder) && one.name.endsWith(SUFFIX) && one.originalSize <= MOST_PICTURE_BYTES;
+
+/** What stands before the names in a zip that somebody has unpacked and packed again: the folder it lay in. */
+function rootOf(entries: readonly UnzipFileInfo[]): string {
+  const names = entries.map(({ name }) => name).filter((name) => name === RECORDS || name.endsWith(`/${RECORDS}`));
+  const [shortest = RECORDS] = names.sort((a, b) => a.length - b.length);
+  return shortest.slice(0, -RECORDS.length);
+}
 
 /** Pictures that are what their ids say. */
 function sound(pictures: Iterable<readonly [PictureId, Uint8Array]>): Pictures {
@@ -81,7 +89,9 @@ function sound(pictures: Iterable<readonly [PictureId, Uint8Array]>): Pictures {
 }
 
 /** The sound pictures of a zip: one that is not what its name says is left out. */
-function picturesIn(bytes: Uint8Array, entries: readonly UnzipFileInfo[]): Pictures {
+function picturesIn(bytes: Uint8Array, entries: readonly UnzipFileInfo[], root: string): Pictures {
+  const folder = `${root}${FOLDER}`;
+  const isPictureEntry = isPictureIn(folder);
   const wanted = entries.filter(isPictureEntry);
   const all = () => {
     try {
@@ -93,7 +103,7 @@ function picturesIn(bytes: Uint8Array, entries: readonly UnzipFileInfo[]): Pictu
       );
     }
   };
-  return sound(Object.entries(all()).map(([name, picture]) => [pictureId(name.slice(FOLDER.length, -SUFFIX.length)), picture] as const));
+  return sound(Object.entries(all()).map(([name, picture]) => [pictureId(name.slice(folder.length, -SUFFIX.length)), picture] as const));
 }
 
 /** Records whose pictures are all there, and those that have lost one. */
@@ -128,10 +138,11 @@ export function readNotebook(bytes: Uint8Array, catalogue: Catalogue): Parsed<Re
   const zipped = isZip(bytes);
   const entries = zipped ? entriesOf(bytes) : [];
   if (!entries) return bad("not-a-bundle", "", "this file is damaged: what should be packed in it cannot be unpacked");
-  const records = zipped ? entry(bytes, RECORDS, MOST_RECORDS_BYTES) : bytes;
+  const root = rootOf(entries);
+  const records = zipped ? entry(bytes, `${root}${RECORDS}`, MOST_RECORDS_BYTES) : bytes;
   if (!records) return bad("not-a-bundle", RECORDS, "this is not a Nook Coat file, or it is damaged: there is no notebook in it that can be unpacked");
   const read = readBundle(strFromU8(records), catalogue);
-  return read.ok ? good(withPictures(read.value, picturesIn(bytes, entries))) : (read as Parsed<never>);
+  return read.ok ? good(withPictures(read.value, picturesIn(bytes, entries, root))) : (read as Parsed<never>);
 }
 
 /** A notebook as a file. */

@@ -169,3 +169,21 @@ export async function axeClean(page: Page): Promise<void> {
 export async function stepTitles(page: Page): Promise<readonly string[]> {
   return (await page.locator("ol h4").allInnerTexts()).map((text) => text.replace(/^\d+\s*/, "").trim());
 }
+
+/** From now on the page's browser has no room for anything more. */
+export async function fillDisk(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    const full = { is: true };
+    Object.assign(window, { full });
+    IDBObjectStore.prototype.put = function (...given) {
+      if (full.is) throw new DOMException("no room", "QuotaExceededError");
+      return put.apply(this, given);
+    };
+  });
+}
+
+/** There is room again on a disk that was filled. */
+export async function freeDisk(page: Page): Promise<void> {
+  await page.evaluate(() => Object.assign((window as unknown as { full: { is: boolean } }).full, { is: false }));
+}

@@ -1,7 +1,7 @@
 /** Photographs of a piece: picked, looked at, a colour taken from one, carried along in a file. */
 import { expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allSaved, axeClean, DOTTED_PEBBLE, bytesOf, newNotebook, open, plan, planReady, watchEveryPage } from "./bench";
+import { allSaved, axeClean, bytesOf, DOTTED_PEBBLE, fillDisk, freeDisk, newNotebook, open, plan, planReady, removePiece, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -59,6 +59,27 @@ test.each([1280, 390])("photographs at %d px: picked and shrunk, what is none is
     .getByRole("link", { name: /^Photograph, Bare, with the chip/ })
     .waitFor();
   await allSaved(page);
+  await removePiece(page);
+  await page.locator("[data-told]").getByText("Removed: Smooth pebble with dots, with 2 photographs.").waitFor();
+});
+
+test("on a full disk none is added and it is told; they are still at hand, and are kept, smaller, when there is room", async () => {
+  const { page } = await newNotebook();
+  await plan(page, DOTTED_PEBBLE);
+  await fillDisk(page);
+  await page.getByLabel("Pick photographs").setInputFiles({ name: "tile.png", mimeType: "image/png", buffer: await picture(page, "#1f3a4d", "#f4efe2") });
+  await page.getByText("No photograph was added: this device has no room left for it.").waitFor();
+  expect(await shown(page).count()).toBe(0);
+  await axeClean(page);
+  await freeDisk(page);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await shown(page).first().waitFor();
+  const size = await photographs(page)
+    .locator("img")
+    .evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight]);
+  expect(size).toEqual([240, 120]);
+  await page.reload();
+  await shown(page).first().waitFor();
 });
 
 test("a colour of a photograph becomes a colour of the piece, by keys, by tap, or by the colours it is of; the plan follows", async () => {
@@ -70,6 +91,9 @@ test("a colour of a photograph becomes a colour of the piece, by keys, by tap, o
   const picked = page.getByRole("region", { name: "The colour you picked" });
   await photo.click({ position: { x: 60, y: 60 } });
   await picked.getByText("near burgundy").waitFor();
+  // Keys are of the photograph now, not of the step that stands open behind it.
+  expect(await page.locator("[data-panel] [data-do=done]").count()).toBe(1);
+  for (const key of ["d", "n", "2"]) await photo.press(key);
   await picked.getByRole("button", { name: "Base" }).click();
   await picked.getByText("Base: burgundy now.").waitFor();
   for (let at = 0; at < 60; at += 1) await photo.press("ArrowRight");
@@ -82,6 +106,7 @@ test("a colour of a photograph becomes a colour of the piece, by keys, by tap, o
   await page.keyboard.press("Escape");
   await allSaved(page);
   await planReady(page);
+  expect(await page.getByRole("button", { name: /^Not done after all/ }).count()).toBe(0);
   await page
     .locator('[data-said="base"]')
     .filter({ hasText: /burgundy/i })

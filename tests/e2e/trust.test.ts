@@ -6,6 +6,8 @@ import {
   allSaved,
   axeClean,
   contentOf,
+  fillDisk,
+  freeDisk,
   newNotebook,
   open,
   openFact,
@@ -150,15 +152,7 @@ test("what was removed is told, and brought back after a reload, whatever was do
 test("a full disk: what is typed stands, is told as not saved, is in the file, and is saved when there is room", async () => {
   const { page } = await newNotebook();
   await plan(page, MUG);
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
-    const full = { is: true };
-    Object.assign(window, { full });
-    IDBObjectStore.prototype.put = function (...given) {
-      if (full.is) throw new DOMException("no room", "QuotaExceededError");
-      return put.apply(this, given);
-    };
-  });
+  await fillDisk(page);
   await page.getByLabel("Name of the piece").fill("Written on a full disk");
   await page.getByLabel("Name of the piece").press("Enter");
   const alert = page.getByRole("alert").filter({ hasText: "Not saved yet" });
@@ -168,7 +162,7 @@ test("a full disk: what is typed stands, is told as not saved, is in the file, a
   await alert.getByRole("link", { name: "Save the notebook as a file" }).click();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
   expect(JSON.parse(await contentOf(download)).pieces[0].piece.name).toBe("Written on a full disk");
-  await page.evaluate(() => Object.assign((window as unknown as { full: { is: boolean } }).full, { is: false }));
+  await freeDisk(page);
   await page.getByRole("button", { name: "Try again now" }).click();
   await alert.waitFor({ state: "detached" });
   await allSaved(page);

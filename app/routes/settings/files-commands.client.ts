@@ -5,6 +5,7 @@ import type { Pictures, ReadNotebook } from "#core/formats/notebook-file";
 import type { Parsed, Problem } from "#core/formats/problem";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import { asks } from "~/actions/asks.client";
+import { filesOf, letGo } from "~/actions/handed.client";
 import { whyOf } from "~/actions/perform";
 import type { FileToSave } from "~/components/download";
 import type { PieceAsk } from "~/piece/use-record";
@@ -70,7 +71,8 @@ export async function asFile(now: Date, photographs: boolean): Promise<Outcome> 
     const [parts, pictures] = await Promise.all([everything(db), photographs ? allPictures(db) : NO_PICTURES]);
     const wanted = { ...parts, pieces: withUnsaved(parts.pieces), ...(photographs ? {} : { photos: [] }) };
     const { content, aside } = await asFiles((api) => api.write(wanted, pictures));
-    noteBackup(now.getTime());
+    // A file that leaves photographs out does not keep the notebook safe.
+    if (photographs || parts.photos.length === 0) noteBackup(now.getTime());
     return { kind: "file", ...fileOn(now, content), aside: aside.map(saidOf) };
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
@@ -79,18 +81,9 @@ export async function asFile(now: Date, photographs: boolean): Promise<Outcome> 
 
 const NO_PICTURES: Pictures = new Map();
 
-const handed = new Map<string, File>();
-
-/** Hands a file over to the action, which cannot be sent one. */
-export function handOver(file: File): string {
-  const token = String(handed.size + 1);
-  handed.set(token, file);
-  return token;
-}
-
 /** Adds a file's records; what cannot be kept is set aside by name, and handed back as a file. */
 export async function bringIn(token: string): Promise<Outcome> {
-  const file = handed.get(token);
+  const [file] = filesOf(token) ?? [];
   if (!file) return { kind: "failed", message: "the file is to be chosen once more" };
   const signal = begun();
   try {
@@ -103,6 +96,7 @@ export async function bringIn(token: string): Promise<Outcome> {
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
   } finally {
+    letGo(token);
     ended();
   }
 }

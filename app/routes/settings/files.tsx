@@ -151,7 +151,7 @@ export function Files({ pieces, photos, backup, room }: { pieces: number; photos
           icon={Upload}
           label="Notebook file"
           accept=".json,.zip,application/json,application/zip"
-          take={(file) => void import("./files-commands.client").then(({ handOver }) => ask({ intent: "import", file: handOver(file) }))}
+          take={(file) => void import("~/actions/handed.client").then(({ handOver }) => ask({ intent: "import", file: handOver([file]) }))}
         >
           Bring a file in
         </FileButton>

@@ -50,7 +50,6 @@ function Small({ photo: { record, src }, progress, now }: { photo: StripPhoto; p
     <Link
       to={`?photo=${record.id}`}
       preventScrollReset
-      replace
       className="block text-ink no-underline"
       aria-label={`Photograph, ${record.caption ?? far}, ${day}`}
       title={record.caption ?? far}
@@ -76,7 +75,7 @@ export function PhotoStrip({ piece, photos, progress }: { piece: string; photos:
     void fetcher.submit(ask, { method: "post", action: `/pieces/${piece}/photographs`, encType: "application/json" });
   };
   const take = (files: readonly File[]) => {
-    if (files.length > 0) void import("~/photos/photo-commands.client").then(({ handOver }) => send(handOver(files)));
+    if (files.length > 0) void import("~/actions/handed.client").then(({ handOver }) => send(handOver(files)));
   };
   const shown = all ? photos : photos.slice(-MOST_SHOWN);
   return (
