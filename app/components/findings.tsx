@@ -1,7 +1,9 @@
 import { CircleAlert, Info, OctagonAlert, ShieldAlert } from "lucide-react";
+import { toldFindings } from "#core/coating/explain/told-findings";
 import type { Change } from "#core/coating/model/change";
 import type { Finding } from "#core/coating/model/plan";
 import type { Severity } from "#core/catalogue/vocabulary";
+import { zoneNames } from "./words";
 
 const LOOK: Record<Severity, { icon: typeof Info; tint: string; word: string }> = {
   stop: { icon: OctagonAlert, tint: "bg-stop-tint border-stop", word: "Stop" },
@@ -16,9 +18,9 @@ export function Findings({ findings, apply }: { findings: readonly Finding[]; ap
   if (findings.length === 0) return null;
   return (
     <ul className="grid gap-2">
-      {findings.map((one, index) => {
+      {toldFindings(findings).map(({ finding: one, zones, change }, index) => {
         const { icon: Icon, tint, word } = LOOK[one.severity];
-        const { change, text } = one.fix;
+        const { text } = one.fix;
         return (
           <li key={`${one.code}-${one.zone}-${one.stepId}-${index}`} data-code={one.code} className={`flex gap-3 rounded-lg border-l-8 p-3 ${tint}`}>
             <Icon aria-hidden className="mt-0.5 shrink-0" size={22} />
@@ -26,6 +28,7 @@ export function Findings({ findings, apply }: { findings: readonly Finding[]; ap
               <p>
                 <strong>{word}:</strong> {one.message}. <span className="text-soft">{`${one.why.charAt(0).toUpperCase()}${one.why.slice(1)}.`}</span>
               </p>
+              {zones.length > 1 && <p className="font-semibold">{zoneNames(zones)}</p>}
               <p>{text}</p>
             </div>
             {change && apply && (
