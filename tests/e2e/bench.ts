@@ -187,3 +187,16 @@ export async function fillDisk(page: Page): Promise<void> {
 export async function freeDisk(page: Page): Promise<void> {
   await page.evaluate(() => Object.assign((window as unknown as { full: { is: boolean } }).full, { is: false }));
 }
+
+/** Moves a step one place up in the order, by keys, from its handle. */
+export async function moveUpByKeys(page: Page, start: string, past: RegExp): Promise<void> {
+  await page
+    .getByRole("button", { name: new RegExp(`^Move step \\d+: ${start}`) })
+    .first()
+    .focus();
+  await page.keyboard.press("Space");
+  await page.getByText(/^Taken up: step/).waitFor({ state: "attached" });
+  await page.keyboard.press("ArrowUp");
+  await page.getByText(past).waitFor({ state: "attached" });
+  await page.keyboard.press("Space");
+}

@@ -1,6 +1,6 @@
 /** The plan under her own hands: steps of her own, another order, another way, what goes where. */
 import { expect, test } from "@jest/globals";
-import { allSaved, axeClean, choose, newNotebook, openFact, plan, stepTitles, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, moveUpByKeys, newNotebook, openFact, plan, stepTitles, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -83,12 +83,7 @@ test("a step is moved with the keys and dragged by hand, done another way, in an
   const handle = (start: string) => page.getByRole("button", { name: new RegExp(`^Move step \\d+: ${start}`) }).first();
   const [prime, base] = [await place("Prime"), await place("Base colour")];
   expect(base).toBe(prime + 1);
-  await handle("Base colour").focus();
-  await page.keyboard.press("Space");
-  await page.getByText(/^Taken up: step/).waitFor({ state: "attached" });
-  await page.keyboard.press("ArrowUp");
-  await page.getByText(/stands where step \d+, Prime/).waitFor({ state: "attached" });
-  await page.keyboard.press("Space");
+  await moveUpByKeys(page, "Base colour", /stands where step \d+, Prime/);
   await page.waitForFunction((at) => document.querySelectorAll("ol h4")[at]?.textContent?.includes("Base colour"), prime);
   await axeClean(page);
   await handle("Base colour").evaluate((one) => one.scrollIntoView({ block: "center" }));

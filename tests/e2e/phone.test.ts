@@ -1,7 +1,7 @@
 /** The plan under her hands on a phone: everything at 390 px is reached, and nothing runs out of the window. */
 import { expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allSaved, axeClean, choose, DOTTED_PEBBLE, newNotebook, openFact, plan, planReady, toRoom, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, DOTTED_PEBBLE, moveUpByKeys, newNotebook, openFact, plan, planReady, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -16,13 +16,7 @@ test("at 390 px a fact is said, a step goes elsewhere by keys and is done anothe
   await page.getByRole("dialog").getByRole("button", { name: "Close: Finish" }).click();
   await page.getByRole("button", { name: "Finish: Gloss in the end", exact: true }).waitFor();
   await planReady(page);
-  const handle = page.getByRole("button", { name: /^Move step \d+: Base colour/ }).first();
-  await handle.focus();
-  await page.keyboard.press("Space");
-  await page.getByText(/^Taken up: step/).waitFor({ state: "attached" });
-  await page.keyboard.press("ArrowUp");
-  await page.getByText(/stands where step \d+/).waitFor({ state: "attached" });
-  await page.keyboard.press("Space");
+  await moveUpByKeys(page, "Base colour", /stands where step \d+/);
   await page.getByText("1 change of yours is in this plan.").waitFor();
   await page
     .getByRole("button", { name: /^Step \d+, .*: Dots/ })

@@ -38,14 +38,16 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   const of = planOf(kept);
   const { searchParams } = new URL(request.url);
   const [step, photo] = [searchParams.get("step"), searchParams.get("photo")];
-  const [photos, open] = await Promise.all([stripOf(params.id).catch(() => []), photo === null ? null : openPhoto(params.id, photo)]);
+  // Begun first, so that it need not wait for the photographs.
+  const view = planner.firstView(params.id, of);
+  const [photos, open] = await Promise.all([stripOf(params.id).catch(() => []), photo === null ? null : openPhoto(params.id, photo).catch(() => null)]);
   return {
     photos,
     photo: open,
     kept,
     step: step === null ? null : stepId(step),
     repair: repairOf(params.id),
-    view: planner.firstView(params.id, of),
+    view,
     dates: datesOfPiece(kept),
     versions: versionsOf(params.id).catch(() => []),
     explanation: planner.explanationOf(params.id, of, step === null ? null : stepId(step), Date.now()),

@@ -37,6 +37,20 @@ export const TECHNIQUE_WORDS: readonly { readonly says: RegExp; readonly techniq
   { says: /\b(flowers?|leaves|brushwork|freehand|picture|motif|pattern|strokes?)\b/i, technique: "freehand-brush" },
 ];
 
+/** Numbers as they are said. */
+export const COUNT_WORDS: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, once: 1, twice: 2 };
+
+/** Says that paints are mixed, and are not laid one beside the other. */
+export const MIX_WORDS =
+  /\bmix(ed|ture)?\b|\bhalf and half\b|\b(a|some) (little|touch|bit|dash|drop|spot|hint)\b|\bdrops? of\b|\bparts?\b|\b\d{1,2}\s*(:|to)\s*\d{1,2}\b(?!\s*coats)|\btint(ed)?\b|\bplus\b/i;
+/** How much is meant by what people say of the smaller part [from memory]. */
+export const MIX_AMOUNTS: readonly { readonly says: RegExp; readonly parts: number }[] = [
+  { says: /\b(drops?|spot|hint) of\s*$/i, parts: 0.05 },
+  { says: /\b(little|touch|bit|dash)( of)?\s*$/i, parts: 0.15 },
+  { says: /\b(some)\s*$/i, parts: 0.4 },
+  { says: /\b(lots|plenty|mostly)( of)?\s*$/i, parts: 3 },
+];
+
 /** Sequences people commonly work in, to begin from [common practice of the trade]. */
 export const COMMON_SEQUENCES: readonly string[] = [
   "gesso, two coats of craft acrylic, dots, two coats of acrylic varnish",

@@ -74,3 +74,18 @@ export function differenceInWords(colour: string, wanted: string): string {
   if (Math.abs(by) < AS_LIGHT) return "about as light, but another colour";
   return `${Math.abs(by) > 3 * AS_LIGHT ? "much " : ""}${by > 0 ? "lighter" : "darker"}`;
 }
+
+/**
+ * Of some jars the one whose colour comes nearest to a colour.
+ *
+ * @returns the jar with its CIEDE2000; null where none has a colour
+ */
+export function nearestInColour<J extends { readonly colour?: string }>(
+  jars: readonly J[],
+  hex: string,
+): (J & { readonly colour: string; readonly apart: number }) | null {
+  const [near] = jars
+    .flatMap((jar) => (jar.colour === undefined ? [] : [{ ...jar, colour: jar.colour, apart: colourDifference(jar.colour, hex) }]))
+    .sort((a, b) => a.apart - b.apart);
+  return near ?? null;
+}

@@ -1,3 +1,4 @@
+import { COUNT_WORDS, MIX_AMOUNTS, MIX_WORDS } from "../../catalogue/data/sequence-words";
 import { lightness } from "../../film/colour";
 import { coloursNamedIn } from "../../film/colour-names";
 import { mixedColour } from "../../film/mix";
@@ -22,17 +23,6 @@ interface Named {
   readonly at: number;
 }
 
-/** Says that paints are mixed, and are not laid one beside the other. */
-const MIXES =
-  /\bmix(ed|ture)?\b|\bhalf and half\b|\b(a|some) (little|touch|bit|dash|drop|spot|hint)\b|\bdrops? of\b|\bparts?\b|\b\d{1,2}\s*(:|to)\s*\d{1,2}\b(?!\s*coats)|\btint(ed)?\b|\bplus\b/i;
-/** How much is meant by what people say of the smaller part [from memory]. */
-const AMOUNTS: readonly { readonly says: RegExp; readonly parts: number }[] = [
-  { says: /\b(drops?|spot|hint) of\s*$/i, parts: 0.05 },
-  { says: /\b(little|touch|bit|dash)( of)?\s*$/i, parts: 0.15 },
-  { says: /\b(some)\s*$/i, parts: 0.4 },
-  { says: /\b(lots|plenty|mostly)( of)?\s*$/i, parts: 3 },
-];
-const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6 };
 /** How much one coat of a paint hides, by its lightness L*: a dark one hides at once, a pale one does not [from memory]. What a jar's label says is not asked here. */
 const HIDES = { dark: { at: 20, ratio: 0.998 }, pale: { at: 70, ratio: 0.95 } } as const;
 const SMALL = 0.3;
@@ -56,8 +46,8 @@ function namedIn(text: string, jars: readonly ColouredJar[]): readonly Named[] {
 
 function partsBefore(text: string): number {
   const counted = text.match(/\b(\d{1,2}|one|two|three|four|five|six) parts?( of)?\s*$/i)?.[1]?.toLowerCase();
-  if (counted !== undefined) return COUNTS[counted] ?? Number(counted);
-  return AMOUNTS.find(({ says }) => says.test(text))?.parts ?? 1;
+  if (counted !== undefined) return COUNT_WORDS[counted] ?? Number(counted);
+  return MIX_AMOUNTS.find(({ says }) => says.test(text))?.parts ?? 1;
 }
 
 /**
@@ -68,7 +58,7 @@ function partsBefore(text: string): number {
  * @returns null where nothing is mixed
  */
 export function mixSaid(text: string, jars: readonly ColouredJar[]): SaidMix | null {
-  if (!MIXES.test(text)) return null;
+  if (!MIX_WORDS.test(text)) return null;
   const named = namedIn(text, jars);
   if (new Set(named.map(({ colour }) => colour)).size < 2) return null;
   const ratio = text.match(/\b(\d{1,2})\s*(?::|to)\s*(\d{1,2})\b(?!\s*coats)/);

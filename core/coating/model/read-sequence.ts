@@ -1,5 +1,5 @@
 import type { Catalogue } from "../../catalogue/catalogue";
-import { ACT_WORDS, TECHNIQUE_WORDS } from "../../catalogue/data/sequence-words";
+import { ACT_WORDS, COUNT_WORDS, TECHNIQUE_WORDS } from "../../catalogue/data/sequence-words";
 import { productId } from "../../catalogue/ids";
 import type { ProductId } from "../../catalogue/ids";
 import type { ProductClass } from "../../catalogue/product-class";
@@ -50,7 +50,6 @@ const does = ({ jobs }: ProductClass, role: LayerRole) => LAYER_JOBS[role].some(
 
 /** As much as a record keeps of it. */
 const MOST_OF_MIX = 80;
-const COUNTS: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, once: 1, twice: 2 };
 const WEEKDAYS = ["sunday", "monday", "tuesday", "wednesday", "thursday", "friday", "saturday"] as const;
 const MS_PER_DAY = 86_400_000;
 
@@ -58,7 +57,7 @@ function coatsSaid(text: string): number | undefined {
   const match = text.match(/\b(\d{1,2}|a|one|two|three|four|five|six)\b[^,;]*?\b(?:coats?|layers?|times)\b|\b(once|twice)\b/i);
   const word = (match?.[1] ?? match?.[2])?.toLowerCase();
   if (word === undefined) return undefined;
-  const count = COUNTS[word] ?? Number(word);
+  const count = COUNT_WORDS[word] ?? Number(word);
   return count >= 1 && count <= 20 ? count : undefined;
 }
 
@@ -68,7 +67,7 @@ function daySaid(text: string, today: string): string | undefined {
   if (/\b(today|this morning|just now)\b/i.test(text)) return today;
   if (/\b(yesterday|last night)\b/i.test(text)) return back(1);
   const ago = text.match(/\b(\d{1,3}|a|one|two|three|four|five|six) (day|week)s? ago\b/i);
-  if (ago) return back((COUNTS[ago[1]!.toLowerCase()] ?? Number(ago[1])) * (ago[2]!.toLowerCase() === "week" ? 7 : 1));
+  if (ago) return back((COUNT_WORDS[ago[1]!.toLowerCase()] ?? Number(ago[1])) * (ago[2]!.toLowerCase() === "week" ? 7 : 1));
   const named = WEEKDAYS.findIndex((day) => new RegExp(String.raw`\b${day}s?\b`, "i").test(text));
   if (named < 0) return undefined;
   const now = new Date(`${today}T12:00:00Z`).getUTCDay();

@@ -1,6 +1,8 @@
 /** What somebody has in mind, or has done: judged, made a plan of, gone on from. */
 import { expect, test } from "@jest/globals";
 import { CATALOGUE } from "../../catalogue/catalogue";
+import { withOwnProducts } from "../../catalogue/own-product";
+import { ownProductsOf } from "../../shelf/own-products";
 import { readSequence } from "../model/read-sequence";
 import { planOnBody } from "../../logbook/plan-on-body";
 import { saidDone } from "../../logbook/said-done";
@@ -25,6 +27,17 @@ test("no primer, resin on top, outdoors: it says what that costs; a sound sequen
     ({ severity }) => severity === "stop" || severity === "warn",
   );
   expect(faults.map(({ code }) => code)).toEqual([]);
+});
+
+test("a colour no jar of hers has is told as missing; one she mixes is not", () => {
+  const navy = { id: "navyjar00001", name: "Harbour navy", classId: "craft-acrylic", colour: "#1f3a4d", label: {} };
+  const own = ownProductsOf([navy as unknown as Parameters<typeof ownProductsOf>[0][number]], new Map(), CATALOGUE, "2026-11-26");
+  const catalogue = withOwnProducts(CATALOGUE, own);
+  const piece = pebble({ uses: ["indoor-display"] });
+  const told = (text: string) =>
+    checkMine(readSequence(text, "2026-11-26", catalogue).steps, planPiece(piece, catalogue).candidates, piece, catalogue).findings.map(({ code }) => code);
+  expect(told("gesso, two coats of yellow craft acrylic")).toContain("colour-not-owned");
+  expect(told("gesso, two coats of craft acrylic in yellow mixed with a little red")).not.toContain("colour-not-owned");
 });
 
 test("made a plan it is just hers: her steps in her order, decoration where it belongs", () => {

@@ -68,7 +68,12 @@ function onCandidate(said: readonly SaidStep[], candidate: Candidate, piece: Pie
       steps: [...own.steps.filter((step) => step.done), ...steps, ...own.steps.filter((step) => !step.done && OF_THE_PIECE.includes(step.role))],
     };
   });
-  return { ...towards(wanted, candidate, piece, catalogue), findings: checkSteps(piece, mine, catalogue), zones: mine.map(({ zone }) => zone) };
+  // What is mixed is not missing as a jar: its colour is told by what it is mixed from.
+  const mixed = new Set(said.flatMap(({ mix, colour }) => (mix === undefined ? [] : [colour])));
+  const colourOf = new Map(mine.flatMap(({ steps }) => steps.map(({ id, colour }) => [id, colour] as const)));
+  const isMissed = ({ code, stepId }: Finding) => code !== "colour-not-owned" || stepId === null || !mixed.has(colourOf.get(stepId));
+  const findings = checkSteps(piece, mine, catalogue).filter(isMissed);
+  return { ...towards(wanted, candidate, piece, catalogue), findings, zones: mine.map(({ zone }) => zone) };
 }
 
 /**

@@ -1,20 +1,11 @@
 import { useState } from "react";
-import { differenceInWords, isOfColour } from "#core/coating/facts/jars";
+import { differenceInWords, isOfColour, nearestInColour } from "#core/coating/facts/jars";
 import type { Menu } from "#core/catalogue/menu";
-import { colourDifference } from "#core/film/colour";
 import { nameOfColour } from "#core/film/colour-names";
 import { ColourChip } from "~/components/colour-chip";
 import { Radios } from "~/components/fields";
 import type { SaveChanges } from "~/piece/use-record";
 import type { ColourPlace } from "./colour-places";
-
-/** The jar of the user's that comes nearest to a colour. */
-function nearestOf(menu: Menu, hex: string) {
-  const [near] = menu.jars
-    .flatMap((jar) => (jar.colour === undefined ? [] : [{ name: jar.name, colour: jar.colour, apart: colourDifference(jar.colour, hex) }]))
-    .sort((a, b) => a.apart - b.apart);
-  return near ?? null;
-}
 
 interface Props {
   readonly hex: string;
@@ -25,7 +16,7 @@ interface Props {
 
 /** A colour taken from a photograph: what it is near to, and where on the piece it is to go. */
 export function PickedColour({ hex, menu, places, save }: Props) {
-  const near = nearestOf(menu, hex);
+  const near = nearestInColour(menu.jars, hex);
   const passes = near !== null && isOfColour(near);
   const [from, setFrom] = useState<"photo" | "jar">(passes ? "jar" : "photo");
   const [used, setUsed] = useState<string | null>(null);
