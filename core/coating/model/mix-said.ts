@@ -25,6 +25,7 @@ interface Named {
 
 /** How much one coat of a paint hides, by its lightness L*: a dark one hides at once, a pale one does not [from memory]. What a jar's label says is not asked here. */
 const HIDES = { dark: { at: 20, ratio: 0.998 }, pale: { at: 70, ratio: 0.95 } } as const;
+/** Less than this share of the largest part is "a little". */
 const SMALL = 0.3;
 
 function contrastRatioOf(colour: string): number {
@@ -33,15 +34,18 @@ function contrastRatioOf(colour: string): number {
   return dark.ratio + share * (pale.ratio - dark.ratio);
 }
 
-/** Jars and plain colours in the order they are said; a colour in a jar's name is that jar. */
+const asWord = (name: string) => new RegExp(String.raw`\b${name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\b`, "i");
+
+/** Jars and plain colours in the order they are said; a name inside a longer one is not meant. */
 function namedIn(text: string, jars: readonly ColouredJar[]): readonly Named[] {
-  const lower = text.toLowerCase();
   const own = jars.flatMap(({ name, colour }): readonly Named[] => {
-    const at = lower.indexOf(name.toLowerCase());
-    return colour === undefined || at < 0 ? [] : [{ name, colour, at }];
+    const at = asWord(name).exec(text)?.index;
+    return colour === undefined || at === undefined ? [] : [{ name, colour, at }];
   });
-  const inJar = (at: number) => own.some((jar) => at >= jar.at && at < jar.at + jar.name.length);
-  return [...own, ...coloursNamedIn(text).filter(({ at }) => !inJar(at))].sort((a, b) => a.at - b.at);
+  const longestFirst = [...own, ...coloursNamedIn(text)].sort((a, b) => b.name.length - a.name.length);
+  const taken: Named[] = [];
+  for (const one of longestFirst) if (!taken.some((other) => one.at < other.at + other.name.length && other.at < one.at + one.name.length)) taken.push(one);
+  return taken.sort((a, b) => a.at - b.at);
 }
 
 function partsBefore(text: string): number {

@@ -61,6 +61,14 @@ describe("as painters say it", () => {
     const [own] = readSequence("two coats of harbour navy with a drop of cream", TODAY, CATALOGUE, jars).steps;
     expect(own).toMatchObject({ product: "soft-body-acrylic", mix: "Harbour navy and a little cream" });
     expect(own!.jar).toBeUndefined();
+    const whites = ["White", "Titanium white"].map((name) => ({
+      id: `${name.length}jar00000001`,
+      name,
+      classId: "craft-acrylic",
+      colour: `#fbfaf${name.length % 10}`,
+    }));
+    expect(readSequence("titanium white with a drop of navy", TODAY, CATALOGUE, whites).steps[0]!.mix).toBe("Titanium white and a little navy");
+    expect(readSequence("off-white with a drop of navy", TODAY, CATALOGUE, whites).steps[0]!.mix).toBe("off-white and a little navy");
   });
   test("two colours beside one another are no mixture", () => {
     expect(read("blue and white dots, 2 to 3 coats of navy").steps.map(({ mix }) => mix)).toEqual([undefined, undefined]);
