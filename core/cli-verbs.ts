@@ -6,8 +6,11 @@ import { parseCheck } from "./formats/parse-check";
 import { parseAsk } from "./formats/parse-ask";
 import type { PlanAsk } from "./formats/parse-ask";
 import { parsePiece } from "./formats/parse-piece";
+import { answerHide, parseFilm, parseTint } from "./formats/parse-film";
 import { parseThin } from "./formats/parse-thin";
+import { film } from "./film/film";
 import { thin } from "./film/thin";
+import { tint } from "./film/tint";
 import { bad } from "./formats/problem";
 import type { Parsed } from "./formats/problem";
 import { zoneAreas } from "./piece/zone-areas";
@@ -35,6 +38,9 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   plan: (document) => answered(parseAsk(document, CATALOGUE), plan),
   check: (document) => answered(parseCheck(document, CATALOGUE), ({ piece, zones }) => ({ findings: checkSteps(piece, zones, CATALOGUE) })),
   thin: (document) => answered(parseThin(document, CATALOGUE), (ask) => thin(ask, CATALOGUE)),
+  film: (document) => answered(parseFilm(document, CATALOGUE), film),
+  hide: (document) => answerHide(document, CATALOGUE),
+  tint: (document) => answered(parseTint(document), tint),
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };
 

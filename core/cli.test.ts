@@ -14,7 +14,7 @@ const examples = [...page.matchAll(/npm run -s core -- (\w+) <<'JSON'\n([\s\S]*?
 
 describe("the examples of docs/headless.md", () => {
   test("there is one for each verb, and one for all that plan takes", () =>
-    expect(examples.map((one) => one.verb)).toEqual(["plan", "plan", "check", "thin", "area"]));
+    expect(examples.map((one) => one.verb)).toEqual(["plan", "plan", "check", "thin", "film", "hide", "tint", "area"]));
 
   test.each(examples)("$verb answers with one JSON document and nothing else", ({ verb, input }) => {
     const { status, stdout, stderr } = door(verb, input);
@@ -30,6 +30,10 @@ describe("the examples of docs/headless.md", () => {
       expect(answer).toMatchObject({ with: "water", percent: expect.any(Number), body: { wanted: "self-levels" } });
       expect(answer.drops.to).toBeGreaterThanOrEqual(answer.drops.from);
     }
+    // 540 cm² of bare terracotta: two coats of 75 µm, what it drinks, and what the brush keeps twice.
+    if (verb === "film") expect(answer.volumeMl).toBeCloseTo(0.054 * (2 * 75 + 90) + 2 * 0.5, 9);
+    if (verb === "hide") expect(answer).toMatchObject({ coats: 3, perCoat: expect.any(Array), underlay: null });
+    if (verb === "tint") expect(answer).toMatchObject({ reachable: true, recipes: expect.arrayContaining([expect.objectContaining({ startWith: "white" })]) });
     if (verb === "area") expect(answer.zones[0].areaMm2).toBeCloseTo(Math.PI * (101.5 + 70) * Math.hypot(190, 31.5), 6);
   });
 });

@@ -1,6 +1,7 @@
 import { differenceCiede2000 } from "culori/fn";
 import { memory, published } from "../catalogue/provenance";
 import { overGround } from "./kubelka-munk";
+import { WEIGHTS } from "./observer";
 import { labOf, spectrumOf, xyzOf } from "./spectrum";
 import type { Spectrum } from "./spectrum";
 
@@ -10,7 +11,7 @@ const CHART = { black: 0.05, white: 0.8 };
 export const UNEVEN = memory(0.5);
 /** Below this ΔE00 a coat looks solid. */
 export const LOOKS_SOLID = published("Paravina et al. 2015: perceptible from about 0.8, acceptable to about 1.8; 2 is the trade handbook's round figure");
-const SOLID_BELOW = 2;
+export const SOLID_BELOW = 2;
 /** Contrast ratio taken as full hiding by the convention of ISO 6504-1 and ASTM D2805; a ratio at or above it would need an endless film. */
 const FULL = 0.995;
 /** From here a painter sees the ground grin through; between the two the user has to look for it [from memory: trade handbook §8]. */
@@ -21,7 +22,7 @@ export const MOST_COATS = 12;
 const deltaE = differenceCiede2000();
 
 function luminanceOver(infinite: Spectrum, ground: number, scatter: number): number {
-  return xyzOf(infinite.map((value) => overGround(value, ground, scatter)))[1];
+  return WEIGHTS[1]!.reduce((sum, weight, band) => sum + weight * overGround(infinite[band]!, ground, scatter), 0);
 }
 
 /**
@@ -41,7 +42,7 @@ class OverSpectrum<T> {
 }
 
 const scatters = new Map<string, number>();
-const HALVINGS = 60;
+const HALVINGS = 48;
 
 /**
  * Scattering power S·X of one dry coat, the same in every band, found from the colour's own masstone and contrast ratio.
@@ -59,12 +60,22 @@ export function scatterOfCoat(colour: string, contrastRatio: number): number {
   let [low, high] = [0, 400];
   for (let round = 0; round < HALVINGS; round += 1) {
     const middle = (low + high) / 2;
-    const ratio = luminanceOver(infinite, CHART.black, middle) / luminanceOver(infinite, CHART.white, middle);
-    if (ratio < wanted) low = middle;
+    if (contrastRatioAt(infinite, middle) < wanted) low = middle;
     else high = middle;
   }
   scatters.set(key, high);
   return high;
+}
+
+/**
+ * Contrast ratio of a film of some scattering power; the inverse of `scatterOfCoat`.
+ *
+ * @param infinite reflectance of the paint laid thick, 31 bands
+ * @param scatter S·X, 0 or more
+ * @returns luminance over black ÷ over white of the chart, 0–1
+ */
+export function contrastRatioAt(infinite: Spectrum, scatter: number): number {
+  return luminanceOver(infinite, CHART.black, scatter) / luminanceOver(infinite, CHART.white, scatter);
 }
 
 /** A film of colour as far as hiding goes. */

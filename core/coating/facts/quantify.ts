@@ -37,8 +37,8 @@ export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" |
     thinnerPercent: percent,
     uptakeMlPerM2: drinks ? stack.material.uptakeMlPerM2.value : 0,
     pieces: stack.piece.count,
-    // A pen and a can keep what is left in them.
-    sittings: ["pen", "spray"].includes(fact.step.method ?? fact.product!.methods[0] ?? "") ? 0 : coats * SITTINGS_PER_COAT,
+    sittings: coats * SITTINGS_PER_COAT,
+    method: fact.step.method ?? fact.product!.methods[0] ?? "brush",
   });
 }
 

@@ -1,7 +1,6 @@
 import { COUNT_WORDS, MIX_AMOUNTS, MIX_WORDS } from "../../catalogue/data/sequence-words";
-import { lightness } from "../../film/colour";
 import { coloursNamedIn } from "../../film/colour-names";
-import { mixedColour } from "../../film/mix";
+import { mixedColour, usualContrastRatio } from "../../film/mix";
 
 /** A jar whose colour is known, by its name. */
 interface ColouredJar {
@@ -11,7 +10,7 @@ interface ColouredJar {
 
 /** A mixture as somebody said it. */
 export interface SaidMix {
-  /** sRGB hex it comes to, about: nobody weighs drops. */
+  /** sRGB hex it comes to, about: nobody weighs drops, and what a label says of hiding is not asked. */
   readonly colour: string;
   /** What it is mixed from, the most of it first: "navy, and a little white". */
   readonly words: string;
@@ -23,16 +22,8 @@ interface Named {
   readonly at: number;
 }
 
-/** How much one coat of a paint hides, by its lightness L*: a dark one hides at once, a pale one does not [from memory]. What a jar's label says is not asked here. */
-const HIDES = { dark: { at: 20, ratio: 0.998 }, pale: { at: 70, ratio: 0.95 } } as const;
 /** Less than this share of the largest part is "a little". */
 const SMALL = 0.3;
-
-function contrastRatioOf(colour: string): number {
-  const { dark, pale } = HIDES;
-  const share = Math.min(1, Math.max(0, (lightness(colour) - dark.at) / (pale.at - dark.at)));
-  return dark.ratio + share * (pale.ratio - dark.ratio);
-}
 
 const asWord = (name: string) => new RegExp(String.raw`\b${name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\b`, "i");
 
@@ -75,7 +66,7 @@ export function mixSaid(text: string, jars: readonly ColouredJar[]): SaidMix | n
   const most = Math.max(...parts);
   const words = [...all].sort((a, b) => b.parts - a.parts).map((one) => (one.parts < SMALL * most ? `a little ${one.name}` : one.name));
   return {
-    colour: mixedColour(all.map(({ colour, parts: of }) => ({ colour, parts: of, contrastRatio: contrastRatioOf(colour) }))),
+    colour: mixedColour(all.map(({ colour, parts: of }) => ({ colour, parts: of, contrastRatio: usualContrastRatio(colour) }))),
     words: `${words.slice(0, -1).join(", ")} and ${words.at(-1)!}`,
   };
 }
