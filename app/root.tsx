@@ -31,9 +31,9 @@ let catalogued: ReturnType<typeof loader> | null = null;
 async function jarsIn(db: Database): Promise<Menu["jars"]> {
   const jars = await shelfIn(db);
   const stock = await stockIn(db, jars);
-  return jars.map(({ id, name, classId, colour }) => {
+  return jars.map(({ id, name, classId, colour, mix }) => {
     const leftMl = stock.get(id);
-    return { id, name, classId, ...(colour === undefined ? {} : { colour }), ...(leftMl === undefined ? {} : { leftMl }) };
+    return { id, name, classId, ...(colour === undefined ? {} : { colour }), ...(leftMl === undefined ? {} : { leftMl }), ...(mix === undefined ? {} : { mix }) };
   });
 }
 

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { lightOf } from "#core/film/calibrate";
 import { hexOf } from "#core/formats/palettes/swatch";
 
 /** Side of the patch whose mean is taken, as a part of the longest side: one pixel of a photograph is noise. */
@@ -6,6 +7,8 @@ const PATCH_SHARE = 1 / 45;
 /** How far an arrow key goes, as a part of the longest side. */
 const STEP_SHARE = 1 / 80;
 const LEAST_STEP_PX = 4;
+
+type Sample = readonly [number, number, number];
 
 interface Spot {
   readonly x: number;
@@ -16,20 +19,21 @@ function brushOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D | null {
   return canvas.getContext("2d", { willReadFrequently: true });
 }
 
-function meanAround(canvas: HTMLCanvasElement, { x, y }: Spot): string | null {
+/** The mean of a patch, and the means of its parts: how much they differ says how sure it is. */
+function meanAround(canvas: HTMLCanvasElement, { x, y }: Spot): { readonly hex: string; readonly samples: readonly Sample[] } | null {
   const half = Math.max(1, Math.round((Math.max(canvas.width, canvas.height) * PATCH_SHARE) / 2));
   const side = 2 * half + 1;
   const data = brushOf(canvas)?.getImageData(x - half, y - half, side, side).data;
   if (!data) return null;
   const sums = [0, 0, 0];
-  let seen = 0;
+  const samples: Sample[] = [];
   for (let at = 0; at < data.length; at += 4) {
     // Outside the picture there is nothing.
     if (data[at + 3] === 0) continue;
-    seen += 1;
     for (const channel of [0, 1, 2]) sums[channel]! += data[at + channel]!;
+    samples.push(lightOf(hexOf([data[at]!, data[at + 1]!, data[at + 2]!])));
   }
-  return seen === 0 ? null : hexOf(sums.map((sum) => Math.round(sum / seen)));
+  return samples.length === 0 ? null : { hex: hexOf(sums.map((sum) => Math.round(sum / samples.length))), samples };
 }
 
 interface Props {
@@ -38,7 +42,8 @@ interface Props {
   readonly label: string;
   /** Longest side it is drawn with, px. */
   readonly px: number;
-  readonly take: (hex: string) => void;
+  /** @param samples linear light of every pixel of the patch, in red, green and blue */
+  readonly take: (hex: string, samples: readonly Sample[]) => void;
 }
 
 /** A photograph in the page: a tap, or the arrow keys, says where its colour is taken. */
@@ -54,8 +59,8 @@ export function PhotoSpot({ photo, label, px, take }: Props) {
   const move = ({ x, y }: Spot) => {
     const next = { x: Math.min(width - 1, Math.max(0, Math.round(x))), y: Math.min(height - 1, Math.max(0, Math.round(y))) };
     setSpot(next);
-    const hex = canvas.current && meanAround(canvas.current, next);
-    if (hex) take(hex);
+    const mean = canvas.current && meanAround(canvas.current, next);
+    if (mean) take(mean.hex, mean.samples);
   };
   const longest = Math.max(width, height);
   const step = Math.max(LEAST_STEP_PX, Math.round(longest * STEP_SHARE));

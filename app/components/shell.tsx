@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui";
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
-import { Amphora, Keyboard, PaintBucket, Redo2, Search, Settings2, Undo2 } from "lucide-react";
+import { Amphora, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
@@ -40,6 +40,7 @@ function usePalette(wanted: boolean): PaletteModule | null {
 
 const PLACES = [
   { to: "/", label: "Pieces", icon: Amphora },
+  { to: "/desk", label: "Desk", icon: Palette },
   { to: "/shelf", label: "Shelf", icon: PaintBucket },
   { to: "/settings", label: "Settings", icon: Settings2 },
 ] as const;

@@ -3,7 +3,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
   { keys: "Ctrl K", does: "Find a piece, a place or a thing to do" },
   { keys: "?", does: "This list", single: true },
   { keys: "N", does: "A new piece", single: true },
-  { keys: "1, 2, 3", does: "Go to the places, as they stand in the bar", single: true },
+  { keys: "1, 2, 3, 4", does: "Go to the places, as they stand in the bar", single: true },
   { keys: "Ctrl Z", does: "Take back what was done last" },
   { keys: "Ctrl Shift Z", does: "Do it again" },
   { keys: "Arrow keys", does: "Walk the bands of a coat section" },
@@ -13,7 +13,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
 
 /** Where text is edited: there undo is of the text. */
 export function editsText(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]") !== null;
+  return target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio], [type=range]), textarea, select, [contenteditable]") !== null;
 }
 
 /** Where keys are meant for what has the focus: text, a list, a box to tick, a chip, and all that is opened over the page. */

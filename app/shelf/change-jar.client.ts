@@ -18,6 +18,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   tareG: "how heavy it is empty",
   openedOn: "when it was opened",
   paid: "what it cost",
+  hiding: "how it hides",
+  mix: "what it is mixed from",
+  dropsPerMl: "its drops",
 };
 
 /** Changes a jar as the user saw it; where another tab has set the same of it meanwhile nothing is written, and the user is asked. */

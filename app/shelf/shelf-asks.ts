@@ -11,6 +11,7 @@ import type { JarChange } from "#core/shelf/jar-change";
 export type ShelfAsk =
   | { readonly intent: "add"; readonly jars: readonly Jar[] }
   | { readonly intent: "change"; readonly id: string; readonly change: JarChange; readonly seen?: object }
+  | { readonly intent: "mix"; readonly id: string; readonly ml: number; readonly at: string }
   | { readonly intent: "copy"; readonly id: string; readonly copy: string }
   | { readonly intent: "remove"; readonly id: JarId; readonly name: string }
   | { readonly intent: "take-theirs"; readonly key: string };
@@ -25,7 +26,7 @@ export function jarsField(joi: JoiRoot): Joi.Schema {
 /** A change of a jar. */
 export function jarChangeField(joi: JoiRoot): Joi.Schema {
   const { label, ...fields } = jarFields(joi);
-  const optional = ["colour", "openedOn", "sizeMl", "tareG", "paid", "left"];
+  const optional = ["colour", "openedOn", "sizeMl", "tareG", "paid", "left", "hiding", "mix", "dropsPerMl"];
   const lines = Object.keys(labelFields(joi));
   return joi
     .object({

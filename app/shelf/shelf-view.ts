@@ -31,6 +31,7 @@ export function shelfWith(jars: readonly JarRecord[], asked: readonly ShelfAsk[]
         return shelf.map((jar) => (jar.id === one.id ? changedJar(jar, one.change) : jar));
       case "remove":
         return shelf.filter((jar) => jar.id !== one.id);
+      case "mix":
       case "copy":
       case "take-theirs":
         return shelf;

@@ -1,9 +1,11 @@
+import { withMixesMadeUp } from "#core/shelf/mixes";
 import { servedBefore } from "#core/shelf/promises";
 import type { Urgency, Wanting } from "#core/shelf/promises";
 import { keptPiece } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { keyOf, workedOut } from "~/piece/worked-out.client";
 import type { Database } from "~/store/database";
+import { shelfIn, stockIn } from "~/store/shelf";
 import { names } from "~/store/names.client";
 import { isNotWanted } from "~/workers/planner.client";
 
@@ -43,7 +45,9 @@ export async function wantingPieces(db: Database): Promise<WantingPieces> {
   // What is put away wants nothing.
   const all = (await names()).filter((one) => !one.away);
   const looked = all.slice(0, MOST_PIECES);
-  const found = await Promise.allSettled(looked.map(({ id }) => wantingOf(db, id)));
-  const pieces = found.flatMap((one) => (one.status === "fulfilled" && one.value.needs.length > 0 ? [one.value] : []));
-  return { pieces: pieces.sort(servedBefore), more: all.length - looked.length };
+  const [jars, found] = await Promise.all([shelfIn(db), Promise.allSettled(looked.map(({ id }) => wantingOf(db, id)))]);
+  const wanting = found.flatMap((one) => (one.status === "fulfilled" && one.value.needs.length > 0 ? [one.value] : [])).sort(servedBefore);
+  // What is mixed is bought and promised by the jars it is mixed from.
+  const pieces = jars.some((jar) => jar.mix) ? withMixesMadeUp(wanting, jars, await stockIn(db, jars)) : wanting;
+  return { pieces, more: all.length - looked.length };
 }

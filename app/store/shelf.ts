@@ -6,7 +6,9 @@ import type { JarRecord } from "#core/formats/stores/shelf";
 import type { ProgressRecord } from "#core/logbook/progress";
 import { changedJar } from "#core/shelf/jar-change";
 import type { JarChange } from "#core/shelf/jar-change";
-import { stockOf } from "#core/shelf/stock";
+import { bookingOf, seenAfter } from "#core/shelf/mixes";
+import { stockOf, usedSince } from "#core/shelf/stock";
+import { sayMl } from "#core/units/volume";
 import { mergedChanges } from "#core/coating/model/piece-changes";
 import { runCommand } from "./command";
 import type { By } from "./command";
@@ -131,4 +133,37 @@ export function copyJar(db: Database, id: JarId, copy: JarId = jarId(freshId()),
 /** Takes a jar off the shelf; what was laid out of it stays laid. */
 export function removeJar(db: Database, id: JarId, name: string, by: By = {}): Promise<void> {
   return runCommand(db, `taking ${name} off the shelf`, `shelf/${id}`, ["shelf"], (recorder) => recorder.remove("shelf", id), by);
+}
+
+/** Amounts are kept to a hundredth of a millilitre: a drop is a twentieth. */
+const GRAIN = 100;
+
+/**
+ * Mixes a puddle: books it off the jars it is mixed from, of which it is known what is in them, and puts it into its pot.
+ *
+ * @param ml of the mixture
+ * @param at instant, ISO 8601
+ * @throws GoneJar
+ */
+export function mixPuddle(db: Database, id: JarId, ml: number, at: string, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    `mixing ${sayMl(ml)}`,
+    "shelf",
+    ["shelf", "progress"],
+    async (recorder) => {
+      const pot = await recorder.get("shelf", id);
+      if (!pot?.mix) throw new GoneJar();
+      for (const { jar: from, takenMl } of bookingOf(pot, ml)) {
+        const jar = from === id ? pot : await recorder.get("shelf", from);
+        if (!jar || (!jar.left && takenMl > 0)) continue;
+        const left = jar.left ?? { ml: 0, by: "volume", at };
+        const laid = await recorder.of("progress", "byJar", from);
+        const used = usedSince(laid, new Map([[from, left.at]])).get(from) ?? 0;
+        const seen = Math.round(seenAfter({ left }, used, takenMl)! * GRAIN) / GRAIN;
+        await recorder.put("shelf", { ...jar, left: { ...left, ml: seen }, rev: jar.rev + 1 });
+      }
+    },
+    by,
+  );
 }

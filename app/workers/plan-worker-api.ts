@@ -1,5 +1,6 @@
 import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";
+import type { PlanColour } from "#core/coating/explain/plan-colours";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Keeping } from "#core/coating/planner/plan-with-edits";
 import type { SaidStep } from "#core/coating/model/read-sequence";
@@ -81,5 +82,7 @@ export interface PlanWorkerApi {
   recipes: (of: PlanOf, recipes: readonly RecipeRecord[]) => readonly OwnWay[];
   dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;
+  /** The colours of the plan that is shown, as far as it is to do; none where nothing can be planned. */
+  colours: (of: PlanOf) => readonly PlanColour[];
   repair: (of: PlanOf, pinned: readonly StepId[]) => Repair | null;
 }

@@ -1,10 +1,12 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Catalogue } from "#core/catalogue/catalogue";
+import { stepId } from "#core/catalogue/ids";
 import { withOwnProducts } from "#core/catalogue/own-product";
 import { openStep } from "#core/logbook/open-step";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
+import { planColours } from "#core/coating/explain/plan-colours";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { pieceFacts } from "#core/coating/facts/facts";
 import { layersTaken } from "#core/coating/facts/layers";
@@ -92,6 +94,14 @@ const api: PlanWorkerApi = {
     const { shown, work, done } = viewOf(of, true);
     const wanted = shown && work ? (stepId ?? openStep(shown, work, done, now)) : null;
     return shown && wanted ? explainStep(of.piece, shown, wanted, knownFor(of).catalogue, of.keeping.edits) : null;
+  },
+  colours: (of) => {
+    const { catalogue } = knownFor(of);
+    const { shown, done } = viewOf(of, true);
+    if (!shown) return [];
+    const colours = planColours(of.piece, standingPlan(of.piece, shown, done, catalogue), catalogue);
+    // The rest of a step that is half done is changed with the step.
+    return colours.map((one) => ({ ...one, stepIds: one.stepIds.map((id) => stepId(id.replace(/\.more$/, ""))) }));
   },
   repair: (of, pinned) => {
     const { shown } = viewOf(of, true);

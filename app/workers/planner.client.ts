@@ -1,6 +1,7 @@
 import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
+import type { PlanColour } from "#core/coating/explain/plan-colours";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Wanted } from "#core/schedule/dates-of";
@@ -111,6 +112,11 @@ export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): 
 /** What a step is good for, or the one that is open from the start; null when there is no such step. */
 export function explanationOf(id: string, of: PlanOf, stepId: StepId | null, now: number): Promise<Explanation | null> {
   return asked("explain", id, (api) => api.explain(of, stepId, now));
+}
+
+/** The colours of the plan that is shown. */
+export function coloursOf(id: string, of: PlanOf): Promise<readonly PlanColour[]> {
+  return asked("colours", id, (api) => api.colours(of));
 }
 
 /** Makes a plan right around the steps the user keeps; null when there is no plan. */

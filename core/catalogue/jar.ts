@@ -39,7 +39,27 @@ export interface Left {
   readonly at: string;
 }
 
-/** A jar, tube, can or pen the user owns. */
+/** How one coat of a jar hides, as a swatch of it shows or as its mixture is reckoned. */
+export interface JarHiding {
+  /** Luminance over black ÷ over white of one coat, 0–1. */
+  readonly ratio: number;
+  /** It lies between the two; `to` is 1 where it hides too well to be told. */
+  readonly from: number;
+  readonly to: number;
+  readonly by: "swatch" | "mixture";
+}
+
+/** One paint of a mixture, complete in itself: the jar may be gone by the time it is mixed again. */
+export interface MixedFrom {
+  readonly jar: JarId;
+  readonly name: string;
+  /** sRGB hex. */
+  readonly colour: string;
+  /** Of the mixture's volume; all of them are 1. */
+  readonly share: number;
+}
+
+/** A jar, tube, can or pen the user owns, or a pot of what they mixed from them. */
 export interface Jar {
   readonly id: JarId;
   readonly classId: ProductId;
@@ -56,6 +76,11 @@ export interface Jar {
   /** What a full one cost, in the user's money. */
   readonly paid?: number;
   readonly left?: Left;
+  readonly hiding?: JarHiding;
+  /** What it is mixed from; absent for what came out of a shop. */
+  readonly mix?: readonly MixedFrom[];
+  /** Drops of it to 1 mL, as the user counted them. */
+  readonly dropsPerMl?: number;
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
@@ -68,14 +93,16 @@ const isAbsentOr = (type: "number" | "string", value: unknown) => value === unde
  */
 export function isReadableJar(value: unknown): value is Jar {
   if (!isObject(value) || !isObject(value.label)) return false;
-  const { id, classId, name, colour, openedOn, sizeMl, tareG, paid, left, label } = value;
+  const { id, classId, name, colour, openedOn, sizeMl, tareG, paid, left, label, hiding, mix, dropsPerMl } = value;
   const { bake, opacity, sheen, weatherproof: _outdoors, foodClaim: _food, ...numbers } = label;
   return (
     [id, classId, name].every((one) => typeof one === "string") &&
     [colour, openedOn, opacity, sheen].every((one) => isAbsentOr("string", one)) &&
-    [sizeMl, tareG, paid, ...Object.values(numbers)].every((one) => isAbsentOr("number", one)) &&
+    [sizeMl, tareG, paid, dropsPerMl, ...Object.values(numbers)].every((one) => isAbsentOr("number", one)) &&
     (colour === undefined || /^#[0-9a-f]{6}$/.test(String(colour))) &&
     (bake === undefined || bake === null || (isObject(bake) && typeof bake.atC === "number" && typeof bake.holdMin === "number")) &&
+    (hiding === undefined || (isObject(hiding) && typeof hiding.ratio === "number")) &&
+    (mix === undefined || (Array.isArray(mix) && mix.every((part) => isObject(part) && typeof part.jar === "string" && typeof part.share === "number"))) &&
     (left === undefined || (isObject(left) && typeof left.ml === "number" && typeof left.at === "string"))
   );
 }
@@ -117,6 +144,11 @@ function dryingOf({ touchMin, recoatMin, minC, maxC }: JarLabel, { drying }: Pro
 
 const some = <T extends object>(values: T | undefined) => (values && Object.keys(values).length > 0 ? values : undefined);
 
+/** What a swatch shows of a jar wins over what its label says of it. */
+function measured(values: LabelValues, hiding: JarHiding | undefined, { film }: ProductClass): LabelValues {
+  return hiding === undefined || film.contrastRatio === null ? values : { ...values, film: { ...values.film, contrastRatio: hiding.ratio } };
+}
+
 /** What a label says as values of its class. Times on a label are for the room of a label: about 23 °C and half damp. */
 export function labelValues(label: JarLabel, product: ProductClass): LabelValues {
   const { sheen, coats, thinnerPercent, weatherproof, foodClaim, bake } = label;
@@ -153,13 +185,14 @@ export function monthsBetween(from: string, to: string): number {
  *
  * @param today local date "YYYY-MM-DD"
  */
-export function ownProductOf({ id, classId, name, colour, label, openedOn, sizeMl, paid }: Jar, product: ProductClass, today: string): OwnProduct {
-  const values = some(labelValues(label, product));
+export function ownProductOf({ id, classId, name, colour, label, openedOn, sizeMl, paid, hiding }: Jar, product: ProductClass, today: string): OwnProduct {
+  const values = some(measured(labelValues(label, product), hiding, product));
   return {
     id,
     classId,
     name,
     ...(values ? { label: values } : {}),
+    ...(hiding === undefined || product.film.contrastRatio === null ? {} : { measured: ["film.contrastRatio"] }),
     ...(colour === undefined ? {} : { colour }),
     ...(openedOn === undefined ? {} : { openedMonths: monthsBetween(openedOn, today) }),
     ...(paid === undefined || sizeMl === undefined ? {} : { price: { paid, ml: sizeMl } }),

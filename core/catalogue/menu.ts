@@ -1,5 +1,6 @@
 import type { Catalogue } from "./catalogue";
 import type { SurfaceName } from "./object-kind";
+import type { MixedFrom } from "./jar";
 import type { Tool } from "./tool";
 import type { ZoneId } from "./vocabulary";
 
@@ -47,6 +48,8 @@ export interface Menu {
     readonly colour?: string;
     /** What is left in it, mL; absent where it was never said. */
     readonly leftMl?: number;
+    /** What it is mixed from; absent for what came out of a shop. */
+    readonly mix?: readonly MixedFrom[];
   }[];
 }
 

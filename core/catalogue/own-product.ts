@@ -23,6 +23,8 @@ export interface OwnProduct {
   readonly classId: ProductId;
   readonly name: string;
   readonly label?: LabelValues;
+  /** Fields of it that the user has measured: theirs, not the label's. */
+  readonly measured?: readonly string[];
   /** sRGB hex; unknown, or of no colour, when absent. */
   readonly colour?: string;
   /** Months since it was opened; unknown when absent. */
@@ -34,16 +36,17 @@ export interface OwnProduct {
 }
 
 const FROM_LABEL: Provenance = { kind: "label" };
+const HERS: Provenance = { kind: "hers" };
 
 /** A class with a label's values in it, which say that they are the label's. */
-function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: LabelValues): ProductClass {
+function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: LabelValues, measured: readonly string[] = []): ProductClass {
   const said = [...Object.keys(film).map((key) => `film.${key}`), ...Object.keys(drying).map((key) => `drying.${key}`), ...Object.keys(rest)];
   return {
     ...product,
     ...rest,
     film: { ...product.film, ...film },
     drying: { ...product.drying, ...drying },
-    standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, FROM_LABEL])) },
+    standing: { ...product.standing, ...Object.fromEntries(said.map((field) => [field, measured.includes(field) ? HERS : FROM_LABEL])) },
   };
 }
 
@@ -67,7 +70,12 @@ function ownClass(product: ProductClass, jars: readonly OwnProduct[]): ProductCl
   const list: OwnJar[] = [];
   const ownOf = (one: OwnProduct) => ({ id: one.id, jars: list, openedMonths: one.openedMonths ?? null, pricePerMl: pricePerMl(one) });
   for (const one of jars)
-    list.push({ id: one.id, name: one.name, colour: one.colour ?? null, product: { ...labelled(product, one.label ?? {}), name: one.name, own: ownOf(one) } });
+    list.push({
+      id: one.id,
+      name: one.name,
+      colour: one.colour ?? null,
+      product: { ...labelled(product, one.label ?? {}, one.measured), name: one.name, own: ownOf(one) },
+    });
   return {
     ...labelled(product, ofAnyJar(first)),
     sheens: [...new Set([...product.sheens, ...list.flatMap((jar) => jar.product.sheens)])],

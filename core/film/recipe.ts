@@ -1,8 +1,8 @@
-import { memory, practice } from "../catalogue/provenance";
+import { memory } from "../catalogue/provenance";
 import { colourDifference } from "./colour";
 import { mixedColour } from "./mix";
 import type { MixPaint } from "./mix";
-import { STANDARD_DROPS_PER_ML } from "./thinning";
+import { STANDARD_DROPS_PER_ML } from "./drops";
 
 /** A paint with its share of a mixture, 0–1. */
 export interface Shared extends MixPaint {
@@ -123,22 +123,4 @@ export function thinnedWithWhite(paint: MixPaint, percent: number): string {
         { ...paint, parts: 100 },
         { ...FLUID_WHITE.value, parts: percent },
       ]);
-}
-
-/** Drops that are counted for a dropper to be known. */
-export const DROPS_COUNTED = practice(20);
-/** Drops to a mL no dropper is beyond. */
-export const DROPS_BOUNDS = { least: 4, most: 80 } as const;
-
-/**
- * Drops to a mL of a dropper and a paint, from a spoon they were counted into.
- *
- * @param drops counted
- * @param ml that they came to
- * @returns drops per mL; null where no dropper drops so
- * @example dropsPerMlOf(20, 1) // 20
- */
-export function dropsPerMlOf(drops: number, ml: number): number | null {
-  const perMl = drops / ml;
-  return perMl >= DROPS_BOUNDS.least && perMl <= DROPS_BOUNDS.most ? perMl : null;
 }

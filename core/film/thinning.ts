@@ -4,11 +4,9 @@ import type { Absorbency, Surface } from "../catalogue/material";
 import { memory } from "../catalogue/provenance";
 import { bodyAt, consistencyAfter, consistencyOf, THINNER_OF, UNTHINNED, WATER, SPIRIT } from "./consistency";
 import type { ThinningSchool } from "./consistency";
+import { STANDARD_DROPS_PER_ML } from "./drops";
 import { AS_IT_COMES, kindOf, STARTS, WANTED, WHY } from "./purposes";
 import type { Purpose, Start } from "./purposes";
-
-/** Drops of water to 1 mL of a standard dropper; a drop off a brush is another thing [published: Ph. Eur. 2.1.1]. */
-export const STANDARD_DROPS_PER_ML = 20;
 
 /** Thinning as it is chosen: with what, and how much of it, per cent of the paint's volume. */
 export interface ChosenThinning {

@@ -5,7 +5,7 @@ import { labOfRatios, MixSpace, ratiosOfColour } from "./mix-space";
 import type { Lab } from "./mix-space";
 import { mixedColour, usualContrastRatio } from "./mix";
 import type { MixPaint } from "./mix";
-import { STANDARD_DROPS_PER_ML } from "./thinning";
+import { STANDARD_DROPS_PER_ML } from "./drops";
 import { apart, searchBlends } from "./tint-search";
 import type { Blend } from "./tint-search";
 

@@ -1,6 +1,6 @@
 import type { Jar, JarLabel } from "../catalogue/jar";
 
-type Optional = "colour" | "openedOn" | "sizeMl" | "tareG" | "paid" | "left";
+type Optional = "colour" | "openedOn" | "sizeMl" | "tareG" | "paid" | "left" | "hiding" | "mix" | "dropsPerMl";
 
 /** What is changed of a jar: the fields that are named, and no others. Of the label each line is a field of its own. */
 export interface JarChange {

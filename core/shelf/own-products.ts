@@ -25,7 +25,7 @@ function inOrder(one: Jar, other: Jar): number {
 }
 
 /**
- * The shelf as the planner knows it. Jars known to be empty are not on it.
+ * The shelf as the planner knows it. Jars known to be empty are not on it; a mixture is, as long as its recipe is kept: it is mixed again.
  *
  * @param left mL by jar, as `stockOf` gives it; a jar that is not in it may hold anything
  * @param today local date "YYYY-MM-DD"
@@ -33,7 +33,7 @@ function inOrder(one: Jar, other: Jar): number {
  */
 export function ownProductsOf(shelf: readonly Jar[], left: ReadonlyMap<string, number>, catalogue: Catalogue, today: string): readonly OwnProduct[] {
   return [...shelf]
-    .filter((jar) => (left.get(jar.id) ?? 1) > 0)
+    .filter((jar) => jar.mix !== undefined || (left.get(jar.id) ?? 1) > 0)
     .sort(inOrder)
     .flatMap((jar) => {
       const product = catalogue.products.get(jar.classId);

@@ -4,7 +4,7 @@ import type { Change } from "#core/coating/model/change";
 import { replacementsIn } from "#core/coating/model/replacements";
 import { settingText, stepTitle } from "~/components/words";
 import type { PlannedView } from "~/workers/plan-worker-api";
-import type { PlanActions } from "./plan-actions";
+import type { PlanActions } from "~/piece/plan-actions";
 
 /** One change as it would be noticed; settings of one step are said once. */
 function said(changes: readonly Change[], view: PlannedView, menu: Menu): readonly string[] {

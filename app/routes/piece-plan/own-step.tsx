@@ -9,7 +9,7 @@ import { putAfter } from "#core/coating/model/own-steps";
 import type { Candidate } from "#core/coating/model/plan";
 import { Choice, Colour } from "~/components/fields";
 import { LAYER_KINDS, optionsFor } from "./layer-kinds";
-import type { Apply } from "./plan-actions";
+import type { Apply } from "~/piece/plan-actions";
 
 /** What may be put in by hand; decoration is said with the piece. */
 const KINDS = LAYER_KINDS.filter(({ role }) => role !== "decorate");

@@ -10,7 +10,7 @@ import type { Candidate } from "#core/coating/model/plan";
 import { Chips, Choice, Colour } from "~/components/fields";
 import { zoneName } from "~/components/words";
 import { LAYER_KINDS, optionsFor } from "./layer-kinds";
-import type { Apply } from "./plan-actions";
+import type { Apply } from "~/piece/plan-actions";
 
 const METHOD_WORDS: Readonly<Record<Method, string>> = {
   brush: "a brush",

@@ -12,7 +12,7 @@ import { database } from "~/store/open.client";
 import { bringVersionBack, clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { markDone, markUndone, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
-import type { PlanAsk } from "./plan-ask";
+import type { PlanAsk } from "~/piece/plan-ask";
 
 type Of<I extends PlanAsk["intent"]> = Extract<PlanAsk, { readonly intent: I }>;
 

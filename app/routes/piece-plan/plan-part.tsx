@@ -29,7 +29,7 @@ import { Findings } from "~/components/findings";
 import { ChangedPlan, NewerEngine } from "./newer-engine";
 import { NextLine } from "./next-line";
 import { WrongClock } from "./wrong-clock";
-import type { PlanActions } from "./plan-actions";
+import type { PlanActions } from "~/piece/plan-actions";
 import { Questions } from "./questions";
 import { RepairPart } from "./repair-part";
 import type { RepairAnswered } from "~/store/repairs.client";

@@ -1,4 +1,5 @@
 import { Droplet } from "lucide-react";
+import { Link } from "react-router";
 import { productId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -11,7 +12,7 @@ import { sayVolume } from "#core/units/volume";
 import { Choice } from "~/components/fields";
 import { isWaterborne } from "~/components/use-menu";
 import { thinningText, THINNER_CHOICES } from "~/components/words";
-import type { Apply } from "./plan-actions";
+import type { Apply } from "~/piece/plan-actions";
 
 interface Props {
   readonly act: ToldAct;
@@ -50,6 +51,25 @@ export function OwnJar({ act: { step, stepIds, colours }, menu, apply }: Props) 
         onChange={(id) => apply(takeFrom(stepIds, step, jars.find((jar) => jar.id === id) ?? null))}
       />
     </div>
+  );
+}
+
+/** What the mixtures among some jars are mixed from, and the way to their recipe. */
+export function MixedOf({ act: { jars: ids, stepIds }, menu, piece }: Pick<Props, "act" | "menu"> & { piece: string }) {
+  const pots = menu.jars.filter((jar) => jar.mix && ids.includes(jar.id));
+  return (
+    <>
+      {pots.map(({ id, name, mix }) => (
+        <p key={id}>
+          {name} is mixed from {mix!.map((part) => `${Math.max(1, Math.round(part.share * 100))} % ${part.name}`).join(", ")}.
+        </p>
+      ))}
+      <p className="print:hidden">
+        <Link to={`/pieces/${piece}/mixing?step=${encodeURIComponent(stepIds[0]!)}`} className="underline">
+          {pots.length > 0 ? "Its recipe at the mixing desk" : "At the mixing desk: mix it, thin it, how many coats"}
+        </Link>
+      </p>
+    </>
   );
 }
 

@@ -6,7 +6,7 @@ import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { stepTitle } from "~/components/words";
 import { useAppContext } from "~/components/app-context";
-import type { PlanActions } from "./plan-actions";
+import type { PlanActions } from "~/piece/plan-actions";
 import type { RepairAnswered } from "~/store/repairs.client";
 
 interface Props {

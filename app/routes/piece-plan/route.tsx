@@ -19,11 +19,11 @@ import { FactsPanel } from "./facts/panel";
 import { OnItAlready } from "./on-it-already";
 import { PhotoStrip } from "./photos/strip";
 import { PhotoViewer } from "./photos/viewer";
-import { PLAN_INTENTS } from "./plan-ask";
-import type { PlanAsk } from "./plan-ask";
+import { PLAN_INTENTS } from "~/piece/plan-ask";
+import type { PlanAsk } from "~/piece/plan-ask";
 import { PlanPart } from "./plan-part";
-import { usePlanActions } from "./plan-actions";
-import type { Apply } from "./plan-actions";
+import { usePlanActions } from "~/piece/plan-actions";
+import type { Apply } from "~/piece/plan-actions";
 import { Versions } from "./versions";
 
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {

@@ -20,10 +20,10 @@ import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
 import { coatWords, placesText, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
-import type { PlanActions } from "./plan-actions";
+import type { PlanActions } from "~/piece/plan-actions";
 import { OwnStep } from "./own-step";
 import { OwnWay } from "./own-way";
-import { OwnJar, OwnThinner, Pour } from "./pouring";
+import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
@@ -236,6 +236,7 @@ export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, 
           ))}
           {extent && <p>{extent}</p>}
           {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} tasks={tasks} done={done} />}
+          {step.colour !== undefined && step.jarMl !== null && !step.done && step.role !== "prime" && <MixedOf act={act} menu={menu} piece={actions.piece} />}
           <OwnJar act={act} menu={menu} apply={actions.apply} />
           <OwnThinner act={act} menu={menu} apply={actions.apply} />
           {step.checks.map((check) => (

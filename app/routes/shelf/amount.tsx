@@ -6,7 +6,7 @@ import type { JarChange } from "#core/shelf/jar-change";
 import { Radios } from "~/components/fields";
 import { sayMl } from "#core/units/volume";
 import { kindOf, sizeOf } from "~/shelf/shelf-view";
-import { NumberField } from "./number-field";
+import { NumberField } from "~/components/number-field";
 
 const BY_EYE = [
   { id: "4", name: "full" },

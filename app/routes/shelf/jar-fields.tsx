@@ -12,8 +12,8 @@ import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 import { KINDS, kindOf, OPACITY_CHOICES, SHEEN_CHOICES, sizeOf } from "~/shelf/shelf-view";
 import { Amount } from "./amount";
-import { ColourField } from "./colour-field";
-import { NumberField } from "./number-field";
+import { ColourField } from "~/components/colour-field";
+import { NumberField } from "~/components/number-field";
 
 /** @param was what it comes instead of, as the user knew it when they began to type */
 export type ChangeFields = (change: JarChange, about?: string, was?: JarChange) => void;

@@ -5,6 +5,7 @@ import { PaintBucket, Plus, ShoppingBasket } from "lucide-react";
 import { jarId } from "#core/catalogue/ids";
 import type { JarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
+import { instantSchema } from "#core/formats/hours-schema";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import { dateOf } from "#core/schedule/free-hours";
 import { CATALOGUE } from "#core/catalogue/catalogue";
@@ -53,6 +54,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       add: (joi) => ({ jars: jarsField(joi) }),
       change: (joi) => ({ id: recordIdSchema(joi).required(), change: jarChangeField(joi), seen: joi.object().unknown() }),
       "take-theirs": (joi) => ({ key: joi.string().max(80).required() }),
+      mix: (joi) => ({ id: recordIdSchema(joi).required(), ml: joi.number().min(0.1).max(10_000).required(), at: instantSchema(joi).required() }),
       copy: (joi) => ({ id: recordIdSchema(joi).required(), copy: recordIdSchema(joi).required() }),
       remove: (joi) => ({ id: recordIdSchema(joi).required(), name: joi.string().max(120).required() }),
     },
@@ -60,6 +62,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       add: async ({ jars }, by) => (await shelf.addJars(db, jars, by), null),
       change: async (one, by) => (await import("~/shelf/change-jar.client")).changeJarAsked(one, by),
       "take-theirs": async ({ key }) => (await import("~/shelf/change-jar.client")).leaveTheirs(key),
+      mix: async ({ id, ml, at }, by) => (await shelf.mixPuddle(db, jarId(id), ml, at, by), null),
       copy: async ({ id, copy }, by) => (await shelf.copyJar(db, jarId(id), jarId(copy), by), null),
       remove: async ({ id, name }, by) => (await shelf.removeJar(db, id, name, by), null),
     },

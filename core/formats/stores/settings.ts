@@ -1,3 +1,4 @@
+import { DROPS_BOUNDS, STANDARD_DROPS_PER_ML } from "../../film/drops";
 import type { LengthUnit } from "../../units/length";
 import { defineStore, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
@@ -13,9 +14,20 @@ export interface SettingsRecord {
   readonly singleKeys: boolean;
   /** How the user signs; "" when they have not said. */
   readonly signature: string;
+  /** Drops of water to 1 mL by the user's own dropper. */
+  readonly dropsPerMl: number;
 }
 
-export const USUAL_SETTINGS: SettingsRecord = { id: "settings", rev: 0, units: "mm", theme: "system", sounds: false, singleKeys: true, signature: "" };
+export const USUAL_SETTINGS: SettingsRecord = {
+  id: "settings",
+  rev: 0,
+  units: "mm",
+  theme: "system",
+  sounds: false,
+  singleKeys: true,
+  signature: "",
+  dropsPerMl: STANDARD_DROPS_PER_ML,
+};
 
 /** What may be chosen. */
 export function settingsFields(joi: JoiRoot) {
@@ -25,6 +37,7 @@ export function settingsFields(joi: JoiRoot) {
     sounds: joi.boolean(),
     singleKeys: joi.boolean(),
     signature: joi.string().allow("").max(80),
+    dropsPerMl: joi.number().min(DROPS_BOUNDS.least).max(DROPS_BOUNDS.most),
   };
 }
 
@@ -44,5 +57,10 @@ export const SETTINGS = defineStore<SettingsRecord>({
   lists: [],
   migrations: [
     { to: 5, does: "keys without Ctrl may be switched off; until then they are on, as they were", up: (record) => ({ ...record, singleKeys: true }) },
+    {
+      to: 9,
+      does: "drops may be counted; until then they are those of the standard dropper",
+      up: (record) => ({ ...record, dropsPerMl: STANDARD_DROPS_PER_ML }),
+    },
   ],
 });

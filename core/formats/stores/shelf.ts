@@ -1,5 +1,6 @@
 import { OPACITIES } from "../../catalogue/jar";
 import type { Jar } from "../../catalogue/jar";
+import { DROPS_BOUNDS } from "../../film/drops";
 import { SHEENS } from "../../catalogue/vocabulary";
 import { daySchema, instantSchema } from "../hours-schema";
 import { problem } from "../problem";
@@ -30,6 +31,7 @@ export const JAR_BOUNDS = {
   sizeMl: { least: 0.5, most: 100_000 },
   grams: { least: 0, most: 100_000 },
   paid: { least: 0, most: 1_000_000 },
+  dropsPerMl: DROPS_BOUNDS,
 } as const;
 
 interface Bounds {
@@ -57,6 +59,31 @@ export function labelFields(joi: JoiRoot) {
   };
 }
 
+/** Paints in one mixture at most: more of them are mud. */
+const MOST_MIXED = 12;
+/** Shares of a mixture are 1 together, but for rounding. */
+const WHOLE_WITHIN = 0.01;
+
+/** How it hides, and what it is mixed from. */
+function mixingFields(joi: JoiRoot) {
+  const share = () => joi.number().min(0).max(1).required();
+  const { name, dropsPerMl } = JAR_BOUNDS;
+  const part = joi.object({
+    jar: recordIdSchema(joi).required(),
+    name: joi.string().trim().min(1).max(name).required(),
+    colour: joi
+      .string()
+      .pattern(/^#[0-9a-f]{6}$/, "colour as #rrggbb")
+      .required(),
+    share: joi.number().greater(0).max(1).required(),
+  });
+  return {
+    hiding: joi.object({ ratio: share(), from: share(), to: share(), by: joi.string().valid("swatch", "mixture").required() }),
+    mix: joi.array().items(part).min(1).max(MOST_MIXED).unique("jar"),
+    dropsPerMl: joi.number().min(dropsPerMl.least).max(dropsPerMl.most),
+  };
+}
+
 /** What may be said of a jar, as typed or stored. */
 export function jarFields(joi: JoiRoot) {
   const within = ({ least, most }: Bounds) => joi.number().min(least).max(most);
@@ -70,6 +97,7 @@ export function jarFields(joi: JoiRoot) {
     sizeMl: within(sizeMl),
     tareG: within(grams),
     paid: within(paid),
+    ...mixingFields(joi),
     left: joi.object({ ml: within(ml).required(), by: joi.string().valid("eye", "volume", "weight").required(), at: instantSchema(joi).required() }),
   };
 }
@@ -90,8 +118,13 @@ export const SHELF = defineStore<JarRecord>({
       ...rest,
     });
   },
-  check: ({ classId, label }, { knowsProduct }, at) => {
+  check: ({ id, classId, label, mix, hiding }, { knowsProduct }, at) => {
     if (!knowsProduct(classId)) return problem("unknown-id", [...at, "classId"].join("."), `"${classId}" is not a kind of paint known here`);
+    if (hiding && (hiding.from > hiding.ratio || hiding.ratio > hiding.to))
+      return problem("bad-value", [...at, "hiding", "ratio"].join("."), "how it hides does not lie between its own bounds");
+    if (mix && Math.abs(mix.reduce((sum, { share }) => sum + share, 0) - 1) > WHOLE_WITHIN)
+      return problem("bad-value", [...at, "mix"].join("."), "the parts of the mixture do not make a whole");
+    if (mix?.some((part) => (part.jar as string) === (id as string))) return problem("bad-value", [...at, "mix"].join("."), "it is mixed from itself");
     const { minC, maxC } = label;
     if (minC !== undefined && maxC !== undefined && minC >= maxC)
       return problem("bad-value", [...at, "label", "maxC"].join("."), "the label's upper temperature is not above its lower one");
@@ -99,5 +132,5 @@ export const SHELF = defineStore<JarRecord>({
   },
   onImport: "keep",
   lists: [],
-  migrations: [],
+  migrations: [{ to: 9, does: "a jar may say what it is mixed from, how it hides and how it drops; until then it says nothing of it", up: (record) => record }],
 });

@@ -3,9 +3,9 @@ import type { Change } from "#core/coating/model/change";
 import { coatEvents } from "#core/logbook/coat-events";
 import type { Task } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
-import { followedOf } from "~/piece/followed";
+import { followedOf } from "./followed";
 import type { PlanRecord } from "#core/formats/stores/plans";
-import type { SaveChanges } from "~/piece/use-record";
+import type { SaveChanges } from "./use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanAsk } from "./plan-ask";
 
@@ -14,6 +14,8 @@ export type Apply = (changes: readonly Change[], running?: string) => void;
 
 /** What the parts of the plan screen may do to the plan. */
 export interface PlanActions {
+  /** Id of the piece. */
+  readonly piece: string;
   /** Changes of the plan, and of the piece among them. */
   readonly apply: Apply;
   /** Keeps a step of the plan whatever is made right around it, or lets it go. */
@@ -43,6 +45,7 @@ export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRec
   const known = plan && plan.candidateId === shown?.id && (plan.basis ?? null) === view.basis ? plan.edits : null;
   const now = () => new Date().toISOString();
   return {
+    piece: pieceId,
     apply: (changes, running) => {
       const onPiece = changes.filter((change) => change.op === "setPiece");
       const edits = changes.filter((change) => change.op !== "setPiece");

@@ -1,5 +1,5 @@
-import { TypedBox } from "~/components/typed-box";
-import { useTyped } from "~/components/use-typed";
+import { TypedBox } from "./typed-box";
+import { useTyped } from "./use-typed";
 
 interface Props {
   readonly label: string;

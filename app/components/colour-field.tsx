@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { Camera } from "lucide-react";
 import { COLOUR_NAMES, nameOfColour } from "#core/film/colour-names";
-import { FileButton } from "~/components/file-button";
-import { Choice, Colour } from "~/components/fields";
-import { PhotoSpot } from "~/components/photo-spot";
+import { FileButton } from "./file-button";
+import { Choice, Colour } from "./fields";
+import { PhotoSpot } from "./photo-spot";
 
 /** Longest side of a photograph in the page, px. */
 const PHOTO_PX = 320;

@@ -1,0 +1,63 @@
+import type { Solidity } from "#core/film/hide";
+import { REACHES_BELOW } from "#core/film/tint";
+import type { JarHides } from "#core/shelf/mixes";
+import type { SwatchFault } from "#core/film/calibrate";
+
+/** What the eye says of a coat. */
+export const SOLIDITY_WORDS: Readonly<Record<Solidity, string>> = {
+  same: "cannot tell",
+  solid: "looks solid",
+  "grins-slightly": "grins slightly",
+  grins: "grins through",
+};
+
+/** Below this ΔE00 nobody tells two colours apart. */
+const CANNOT_TELL = 1;
+const CLOSE = 4;
+const OFF = 10;
+
+/** How near a mixture comes, as the eye says it. */
+export function nearnessText(deltaE: number): string {
+  if (deltaE < CANNOT_TELL) return "nobody tells them apart";
+  if (deltaE < REACHES_BELOW) return "it looks the same";
+  if (deltaE < CLOSE) return "close: side by side you see a difference";
+  return deltaE < OFF ? "near, but another colour" : "far off";
+}
+
+/** Where it is known from how a paint hides. */
+export const HIDES_BY: Readonly<Record<JarHides["by"], string>> = {
+  swatch: "by your swatch",
+  mixture: "reckoned from what is in it",
+  label: "by its label",
+  typical: "typical of its kind; a swatch tells better",
+};
+
+/** Drops beyond which they are not counted but measured. */
+const MOST_COUNTED = 60;
+/** Measured in a small spoon or syringe, to this, mL. */
+const FINE_ML = 10;
+
+const mlText = (ml: number) => (ml < FINE_ML ? `${ml.toFixed(1)} ml` : `${Math.round(ml)} ml`);
+
+/** So much of a paint, as it is measured out: counted where it is little, else by the millilitre. */
+export function measureText(ml: number, drops: number): string {
+  if (drops <= MOST_COUNTED) return drops === 1 ? "1 drop" : `${drops} drops`;
+  return mlText(ml);
+}
+
+/** Both ways where both are of use: "2.5 ml (50 drops)". */
+export function measureBoth(ml: number, drops: number): string {
+  if (drops > MOST_COUNTED) return mlText(ml);
+  return ml >= 0.5 ? `${measureText(ml, drops)} (${mlText(ml)})` : measureText(ml, drops);
+}
+
+export const FAULT_WORDS: Readonly<Record<SwatchFault, string>> = {
+  "grounds-alike": "The dark and the pale ground are too much alike: take a black line on white card, or bare clay beside primed clay.",
+  "not-a-coat": "No coat of one paint looks like this: see that each spot is where it belongs, and that no lamp shines on one half.",
+  "too-unsure": "These colours are too unsure to tell: take the photograph in daylight, and each spot well inside its patch.",
+};
+
+/** Money as it is written: the currency is the user's own. */
+export function costText(cost: number): string {
+  return cost < 0.005 ? "next to nothing" : `about ${cost < 10 ? cost.toFixed(2) : Math.round(cost)} in your money`;
+}

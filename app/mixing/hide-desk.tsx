@@ -1,0 +1,230 @@
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { productId } from "#core/catalogue/ids";
+import { nameOfColour } from "#core/film/colour-names";
+import { covering, dotOver, hide, solidityOf } from "#core/film/hide";
+import type { AfterCoats, HideAnswer } from "#core/film/hide";
+import { DOT_HEIGHT_SHARE } from "#core/film/film";
+import type { Sheen } from "#core/catalogue/vocabulary";
+import { Choice, Colour } from "~/components/fields";
+import { DeltaChart } from "./delta-chart";
+import { HIDES_BY, SOLIDITY_WORDS } from "./desk-words";
+import { Painted, Strips } from "./painted";
+import { Slider } from "./slider";
+import type { PlanDoing, Subject } from "./subject";
+import type { DeskShelf } from "./use-shelf";
+import { useDesk } from "./use-desk";
+
+interface State {
+  /** Id of a ground, or "own". */
+  readonly over: string;
+  readonly own: string;
+  readonly percent: number;
+  /** Wet film against a usual coat's, per cent. */
+  readonly film: number;
+  readonly dotMm: number;
+}
+
+const GROUNDS = [
+  { id: "#f8f5ec", name: "white ground" },
+  { id: "#1b1b1d", name: "black" },
+];
+const BARE = [...CATALOGUE.materials.values()].map(({ bodyColour, name }) => ({
+  id: bodyColour,
+  name: `bare ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
+}));
+/** Strips that are painted; further coats stand in the chart. */
+const STRIPS = 4;
+
+/** What lies beneath, in words, of the grounds that can be chosen. */
+function groundsFor(subject: Subject, shelf: DeskShelf): readonly { readonly id: string; readonly name: string }[] {
+  const inPlan = subject.plan ? [{ id: subject.plan.beneath, name: `what lies beneath it in the plan (${nameOfColour(subject.plan.beneath)})` }] : [];
+  const jars = shelf.jars.flatMap((jar) => (jar.colour === undefined ? [] : [{ id: jar.colour, name: jar.name }]));
+  const all = [...inPlan, ...GROUNDS, ...BARE, ...jars];
+  return all.filter((one, at) => all.findIndex((other) => other.id === one.id) === at);
+}
+
+function filmText(film: number): string {
+  if (film <= 70) return "a thin coat";
+  return film < 130 ? "a usual coat" : film < 180 ? "a full coat" : "a flooded coat";
+}
+
+/** What the answer comes to, in one sentence. */
+function verdict({ coats, perCoat, underlay }: HideAnswer): string {
+  const last = perCoat.at(-1)!;
+  if (coats === null)
+    return underlay
+      ? `By itself it does not cover here in ${last.coats} coats.`
+      : `It does not cover here, in ${last.coats} coats or more: it is not opaque enough.`;
+  return coats === 1 ? "One coat looks solid." : `${coats} coats look solid.`;
+}
+
+/** What one coat more buys, where that is asked. */
+function oneMore(perCoat: readonly AfterCoats[], coats: number | null): string | null {
+  const [here, next] = coats === null ? [] : [perCoat[coats - 1], perCoat[coats]];
+  if (!here || !next) return null;
+  const [a, b] = [solidityOf(here.deltaE), solidityOf(next.deltaE)];
+  return a === b
+    ? "One coat more changes nothing that is seen."
+    : `One coat more, and one ${SOLIDITY_WORDS[b]} any more.`.replace("one cannot tell any more", "nobody can tell any more");
+}
+
+/** Flakes and mica: by the share of the surface they close. */
+function Effects({ subject }: { subject: Subject }) {
+  const cover = subject.kind.film.coversArea;
+  if (!cover) return <p>{subject.kind.name} is not made to cover: what lies beneath is part of how it looks.</p>;
+  const { coats, perCoat } = covering(cover, STRIPS);
+  return (
+    <>
+      <h3 className="text-2xl">
+        {coats === null
+          ? "It never closes by itself: set it over its own colour, or over white."
+          : coats === 1
+            ? "One coat is closed."
+            : `${coats} coats are closed.`}
+      </h3>
+      <p>Flakes do not hide as paint does: each coat closes part of what is still open. About:</p>
+      <ul>
+        {perCoat.map(({ coats: one, from, to }) => (
+          <li key={one}>
+            {one === 1 ? "1 coat" : `${one} coats`}: {Math.round(from * 100)} to {Math.round(to * 100)} of 100 parts
+          </li>
+        ))}
+      </ul>
+      {subject.kind.id === productId("pearl-acrylic") && <p>On a dark ground a white dot beneath adds what it lacks.</p>}
+    </>
+  );
+}
+
+/** One dot of it on this ground. */
+function Dot({ subject, over, state, set }: { subject: Subject; over: string; state: State; set: (change: Partial<State>) => void }) {
+  const paint = { colour: subject.colour, contrastRatio: subject.hides!.ratio, ofMicrons: subject.kind.film.wetMicrons ?? 75 };
+  const dot = dotOver({ paint, over, thinningPercent: state.percent }, state.dotMm * DOT_HEIGHT_SHARE * 1000);
+  return (
+    <section className="grid items-center gap-x-5 gap-y-2 sm:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
+      <Slider
+        label="And a dot of it"
+        value={state.dotMm}
+        least={1}
+        most={14}
+        step={0.5}
+        says={`${state.dotMm} mm across`}
+        onChange={(dotMm) => set({ dotMm })}
+      />
+      <p className="flex items-center gap-3">
+        <svg viewBox="0 0 72 44" width={72} height={44} aria-hidden className="shrink-0 rounded">
+          <rect width={72} height={44} fill={over} />
+          {[16, 36, 56].map((x) => (
+            <circle key={x} cx={x} cy={22} r={Math.min(9, 3 + state.dotMm / 2)} fill={dot.colour} />
+          ))}
+        </svg>
+        <span>
+          {dot.deltaE < 2 ? "A dot is thick enough to cover by itself." : `A dot ${SOLIDITY_WORDS[solidityOf(dot.deltaE)]}.`}
+          {dot.whiteFirst && " Set a dot of white first, and this one on it."}
+        </span>
+      </p>
+    </section>
+  );
+}
+
+function Underlaid({ answer, doing, subject }: { answer: HideAnswer; doing: PlanDoing | null; subject: Subject }) {
+  const { underlay } = answer;
+  if (!underlay) return null;
+  const change = subject.plan?.underlay;
+  return (
+    <p className="notice bg-note-tint">
+      <strong>
+        One coat of {underlay.name} beneath, and {underlay.over === 1 ? "one coat" : `${underlay.over} coats`} of it look solid
+      </strong>
+      : {underlay.saves === 1 ? "one coat fewer" : `${underlay.saves} coats fewer`} in all.{" "}
+      {doing && change && (
+        <button type="button" className="button ml-1" onClick={() => doing.apply(change)}>
+          Lay white beneath in the plan
+        </button>
+      )}
+    </p>
+  );
+}
+
+/** How many coats: the colour over what is really beneath it, coat by coat. */
+export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; place: string; shelf: DeskShelf; doing: PlanDoing | null }) {
+  const { plan } = subject;
+  const grounds = groundsFor(subject, shelf);
+  const [state, set] = useDesk<State>(`${place}hide`, {
+    over: grounds[0]!.id,
+    own: "#b5603f",
+    percent: Math.round(plan?.thinning?.percent ?? 0),
+    film: 100,
+    dotMm: plan?.marks?.diameterMm ?? 5,
+  });
+  if (!subject.hides) return <Effects subject={subject} />;
+  const isOwn = state.over === "own" || !grounds.some((one) => one.id === state.over);
+  const over = isOwn ? state.own : state.over;
+  const usual = subject.kind.film.wetMicrons ?? 75;
+  const answer = hide({
+    paint: { colour: subject.colour, contrastRatio: subject.hides.ratio, ofMicrons: usual },
+    over,
+    wetMicrons: (usual * state.film) / 100,
+    thinningPercent: state.percent,
+  });
+  const more = oneMore(answer.perCoat, answer.coats);
+  const sheen: Sheen | undefined = subject.jar?.label.sheen;
+  const takes = answer.coats;
+  return (
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,18rem)_minmax(0,1fr)]">
+      <div className="grid content-start gap-3">
+        <Choice
+          label="Over"
+          value={isOwn ? "own" : state.over}
+          choices={[...grounds, { id: "own", name: "a colour I pick" }]}
+          onChange={(id) => set({ over: id })}
+        />
+        {isOwn && <Colour label={`near ${nameOfColour(state.own)}`} value={state.own} onChange={(own) => set({ own, over: "own" })} />}
+        <Slider label="How full a coat" value={state.film} least={50} most={200} step={10} says={filmText(state.film)} onChange={(film) => set({ film })} />
+        <Slider
+          label="Thinned by"
+          value={state.percent}
+          least={0}
+          most={60}
+          step={5}
+          says={state.percent === 0 ? "nothing" : `${state.percent / 5} drops to a ml`}
+          onChange={(percent) => set({ percent })}
+        />
+        <p className="text-soft">How well it covers: {HIDES_BY[subject.hides.by]}.</p>
+        <div className="max-w-52">
+          <Painted colour={subject.colour} sheen={sheen} label={subject.name} says="laid thick" tall={52} />
+        </div>
+      </div>
+      <div className="grid min-w-0 content-start gap-4">
+        <h3 className="text-2xl">{verdict(answer)}</h3>
+        <Strips
+          ground={over}
+          full={subject.colour}
+          strips={answer.perCoat
+            .slice(0, STRIPS)
+            .map(({ coats, colour, deltaE }) => ({
+              colour,
+              label: coats === 1 ? "1 coat" : `${coats} coats`,
+              says: SOLIDITY_WORDS[solidityOf(deltaE)],
+              solid: deltaE < 2,
+            }))}
+        />
+        <Underlaid answer={answer} doing={doing} subject={subject} />
+        <p>The right half of each strip is the full colour. Judged where the brush leaves it thinnest. {more}</p>
+        {doing && plan && !plan.done && !plan.marks && takes !== null && takes !== plan.coats && (
+          <p>
+            <button
+              type="button"
+              className="button button-act"
+              onClick={() => doing.apply(plan.stepIds.map((stepId) => ({ op: "set", stepId, field: "coats", value: takes })))}
+            >
+              Take {takes === 1 ? "1 coat" : `${takes} coats`} in the plan
+            </button>{" "}
+            <span className="text-soft">It has {plan.coats} now.</span>
+          </p>
+        )}
+        <DeltaChart perCoat={answer.perCoat} />
+        <Dot subject={subject} over={over} state={state} set={set} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,148 @@
+import { Link, useSearchParams } from "react-router";
+import type { PlanColour } from "#core/coating/explain/plan-colours";
+import { nameOfColour } from "#core/film/colour-names";
+import { sayMl } from "#core/units/volume";
+import { Awaited } from "~/components/awaited";
+import { ColourChip } from "~/components/colour-chip";
+import { RoomError } from "~/components/room-error";
+import { useMenu } from "~/components/use-menu";
+import { stepTitle } from "~/components/words";
+import { Desk } from "~/mixing/desk";
+import { KeptMixes } from "~/mixing/kept-mixes";
+import { subjectOfPlan } from "~/mixing/subject";
+import { useShelf } from "~/mixing/use-shelf";
+import type { DeskShelf } from "~/mixing/use-shelf";
+import { keptPiece, planOf } from "~/piece/kept-piece";
+import { usePlanActions } from "~/piece/plan-actions";
+import { useRecord } from "~/piece/use-record";
+import type { PlannedView } from "~/workers/plan-worker-api";
+import type { Route } from "./+types/route";
+
+export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+  const [kept, planner, { deskLoaded }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client"), import("~/mixing/desk-loaded.client")]);
+  const of = planOf(kept);
+  const view = planner.planView(params.id, of);
+  return { kept, desk: await deskLoaded(), planned: Promise.all([view, planner.coloursOf(params.id, of)]) };
+}
+clientLoader.hydrate = true as const;
+
+interface ShouldAsk {
+  readonly currentUrl: URL;
+  readonly nextUrl: URL;
+  readonly formMethod?: string | undefined;
+  readonly defaultShouldRevalidate: boolean;
+}
+
+/** Another colour or another look of the desk loads nothing anew. */
+export function shouldRevalidate({ currentUrl, nextUrl, formMethod, defaultShouldRevalidate }: ShouldAsk) {
+  return formMethod === undefined && currentUrl.pathname === nextUrl.pathname && currentUrl.search !== nextUrl.search ? false : defaultShouldRevalidate;
+}
+
+export function ErrorBoundary() {
+  return <RoomError />;
+}
+
+/** What is to be known of a colour at a glance: how many coats, and what would save some. */
+function coatsText({ hides, marks, coats, underlay, done, coversArea }: PlanColour): string {
+  if (done) return "done";
+  if (marks) return `${marks.count} dots of ${marks.diameterMm} mm`;
+  if (coversArea) return `${coats === 1 ? "1 coat" : `${coats} coats`}, covers by its flakes`;
+  const says = coats === 1 ? "1 coat" : `${coats} coats`;
+  if (!hides) return says;
+  if (hides.coats !== null && hides.coats <= coats) return underlay ? `${says}; white beneath saves some` : `${says}: solid`;
+  return hides.underlay ? `${says}: wants white beneath` : `${says}: it grins through`;
+}
+
+/** The colours of the plan, to take one on to the desk. */
+function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColour[]; chosen: PlanColour; shelf: DeskShelf; take: (key: string) => void }) {
+  const menu = useMenu();
+  return (
+    <ul className="grid gap-2" aria-label="Colours of this plan">
+      {colours.map((one) => {
+        const jar = shelf.jars.find((kept) => kept.id === one.jar);
+        return (
+          <li key={one.key}>
+            <button
+              type="button"
+              aria-pressed={one === chosen}
+              className={`sheet flex w-full items-center gap-3 p-2 text-left hover:bg-note-tint ${one === chosen ? "border-ink bg-note-tint" : ""}`}
+              onClick={() => take(one.key)}
+            >
+              <ColourChip colour={one.colour} size={36} />
+              <span className="min-w-0">
+                <strong>{jar?.name ?? nameOfColour(one.colour)}</strong>
+                {!jar && !one.done && <span className="text-act"> – not on your shelf</span>}
+                <span className="block leading-snug">{coatsText(one)}</span>
+                <span className="block leading-snug text-soft">
+                  {one.jarMl > 0 ? `${sayMl(one.jarMl)}; ` : ""}
+                  {stepTitle(one.step, menu)}
+                </span>
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function Planned({ view, colours, loaded }: { view: PlannedView; colours: readonly PlanColour[]; loaded: Route.ComponentProps["loaderData"] }) {
+  const { record, save } = useRecord();
+  const shelf = useShelf(loaded.desk);
+  const [params, setParams] = useSearchParams();
+  const actions = usePlanActions(record.id, view, loaded.kept.plan, save);
+  const asked = params.get("step");
+  const chosen = colours.find(({ key }) => key === params.get("colour")) ?? colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
+  const take = (key: string) =>
+    setParams(
+      (before) => {
+        const after = new URLSearchParams(before);
+        after.set("colour", key);
+        after.delete("step");
+        return after;
+      },
+      { preventScrollReset: true },
+    );
+  if (!chosen)
+    return (
+      <p>
+        This plan has no colour to mix.{" "}
+        <Link to="/desk" className="underline">
+          The mixing desk by itself
+        </Link>
+      </p>
+    );
+  return (
+    <>
+      <div className="spread">
+        <aside aria-label="Colours of this plan" className="min-w-0">
+          <h2 className="mb-2 text-2xl">Its colours</h2>
+          <Colours colours={colours} chosen={chosen} shelf={shelf} take={take} />
+        </aside>
+        <div className="min-w-0">
+          <Desk
+            subject={subjectOfPlan(chosen, shelf.jars)}
+            place={record.id}
+            shelf={shelf}
+            colours={colours}
+            doing={{ material: record.piece.material, apply: (changes) => actions.apply(changes) }}
+          />
+        </div>
+      </div>
+      <KeptMixes shelf={shelf} place={`${record.id}/`} />
+    </>
+  );
+}
+
+/** The mixing desk for a piece: which colour wants what, and what of it goes back into the plan. */
+export default function PieceMixing({ loaderData }: Route.ComponentProps) {
+  return (
+    <Awaited of={loaderData.planned} waiting={<p role="status">Working out the colours…</p>}>
+      {([view, colours], busy) => (
+        <div aria-busy={busy}>
+          <Planned view={view} colours={[...colours].sort((a, b) => Number(a.done) - Number(b.done))} loaded={loaderData} />
+        </div>
+      )}
+    </Awaited>
+  );
+}
