@@ -51,9 +51,9 @@ export function DeltaChart({ perCoat }: { perCoat: readonly AfterCoats[] }) {
           strokeDashArray: 4,
           label: {
             text: "looks solid below",
-            position: "left",
-            textAnchor: "start",
-            offsetX: 6,
+            position: "right",
+            textAnchor: "end",
+            offsetX: -6,
             style: { background: "transparent", color: "var(--ready)" },
             borderColor: "transparent",
           },

@@ -52,8 +52,8 @@ export async function recipesAsked(params: URLSearchParams, signal: AbortSignal)
   // Paints of another kind are mixed in only where their own kind does not come to it.
   const answer = own && !own.reachable && paints.length > ofKind ? await from(paints.length) : own;
   if (!answer) return null;
-  // What would reach it is worth its half second only where nothing owned does.
-  const reach = answer.reachable || paints.length === 0 ? null : await reachFor(target, paints);
+  // What would reach it comes after, and is left when another colour is asked for.
+  const reach = answer.reachable || paints.length === 0 ? null : reachFor(target, ofKind > 0 ? paints.slice(0, ofKind) : paints).catch(() => null);
   return { target, volumeMl, kind: kind.id, answer, reach, paints: paints.length };
 }
 

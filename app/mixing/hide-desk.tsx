@@ -100,9 +100,9 @@ function Dot({ subject, over, state, set }: { subject: Subject; over: string; st
   const paint = { colour: subject.colour, contrastRatio: subject.hides!.ratio, ofMicrons: subject.kind.film.wetMicrons ?? 75 };
   const dot = dotOver({ paint, over, thinningPercent: state.percent }, state.dotMm * DOT_HEIGHT_SHARE * 1000);
   return (
-    <section className="grid items-center gap-x-5 gap-y-2 sm:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
+    <section className="grid max-w-xl gap-1">
       <Slider
-        label="And a dot of it"
+        label={subject.plan?.marks ? "A dot of it" : "And a dot of it"}
         value={state.dotMm}
         least={1}
         most={14}
@@ -195,7 +195,8 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
         </div>
       </div>
       <div className="grid min-w-0 content-start gap-4">
-        <h3 className="text-2xl">{verdict(answer)}</h3>
+        {plan?.marks && <Dot subject={subject} over={over} state={state} set={set} />}
+        <h3 className="text-2xl">{plan?.marks ? `As a coat: ${verdict(answer).charAt(0).toLowerCase()}${verdict(answer).slice(1)}` : verdict(answer)}</h3>
         <Strips
           ground={over}
           full={subject.colour}
@@ -223,7 +224,7 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
           </p>
         )}
         <DeltaChart perCoat={answer.perCoat} />
-        <Dot subject={subject} over={over} state={state} set={set} />
+        {!plan?.marks && <Dot subject={subject} over={over} state={state} set={set} />}
       </div>
     </div>
   );

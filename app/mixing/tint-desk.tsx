@@ -15,6 +15,7 @@ import type { Recipe } from "#core/film/tint";
 import { mixedJar, partsOfMix, sayParts } from "#core/shelf/mixes";
 import { sayMl } from "#core/units/volume";
 import { freshId } from "~/store/fresh-id";
+import { Awaited } from "~/components/awaited";
 import { useAppContext } from "~/components/app-context";
 import { ColourChip } from "~/components/colour-chip";
 import { ColourField } from "~/components/colour-field";
@@ -99,7 +100,18 @@ function Worked({ recipe, shared, ml }: { recipe: Recipe; shared: readonly (Shar
 }
 
 /** What would have to be bought. */
-function Reach({ reach, jars, ml, dropsPerMl }: { reach: WouldReach | null; jars: readonly Jar[]; ml: number; dropsPerMl: number }) {
+function Reach({ asked, ...rest }: { asked: Promise<WouldReach | null> | null; jars: readonly Jar[]; ml: number; dropsPerMl: number }) {
+  const waiting = <p className="notice bg-warn-tint">It cannot be reached with these; the nearest is shown. Looking for a jar that would reach it…</p>;
+  return asked ? (
+    <Awaited of={asked} waiting={waiting}>
+      {(reach) => <Reached reach={reach} {...rest} />}
+    </Awaited>
+  ) : (
+    waiting
+  );
+}
+
+function Reached({ reach, jars, ml, dropsPerMl }: { reach: WouldReach | null; jars: readonly Jar[]; ml: number; dropsPerMl: number }) {
   if (!reach)
     return (
       <p className="notice bg-warn-tint">
@@ -165,7 +177,7 @@ function Keep({ state, set, recipe, shared, subject, shelf, doing }: KeepProps) 
           onChange={(event) => set({ name: event.target.value })}
         />
       </div>
-      <button type="button" className="button button-act" onClick={keep}>
+      <button type="button" className={`button ${recipe.deltaE < WORTH ? "button-act" : ""}`} onClick={keep}>
         {doing && subject.plan && !subject.plan.done ? "Keep it, and use it in the plan" : "Keep this mixture"}
       </button>
       {here && (
@@ -285,7 +297,7 @@ export function TintDesk({
                   ? `Mixed from ${shared.map(({ name }) => name).join(", ")}: ${nearnessText(recipe.deltaE)}`
                   : ""}
             </p>
-            {found && !found.answer.reachable && <Reach reach={found.reach} jars={shelf.jars} ml={state.ml} dropsPerMl={settings.dropsPerMl} />}
+            {found && !found.answer.reachable && <Reach asked={found.reach} jars={shelf.jars} ml={state.ml} dropsPerMl={settings.dropsPerMl} />}
             {recipe && <Worked recipe={recipe} shared={shared} ml={state.ml} />}
             {recipe && <Keep key={keyOf(recipe)} state={state} set={set} recipe={recipe} shared={shared} subject={subject} shelf={shelf} doing={doing} />}
             {others.length > 0 && (

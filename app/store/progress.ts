@@ -1,7 +1,8 @@
 import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
 import { basisBroughtToNow, broughtToNow, notBefore } from "#core/logbook/noted-times";
-import type { CoatEvent, ProgressRecord } from "#core/logbook/progress";
+import type { CoatEvent, ProgressRecord, RecordedAct } from "#core/logbook/progress";
+import { noteOfMix } from "#core/shelf/mixes";
 import { runCommand } from "./command";
 import type { By, Recorder } from "./command";
 import type { Database } from "./database";
@@ -36,9 +37,18 @@ async function note(
     const isOn = last?.kind === "done" || last?.kind === "tacky";
     if (isOn === (kind === "done")) continue;
     // What comes off is what was laid, out of the jar it was laid from, whatever the plan says by now.
-    const laid = kind === "removed" && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : {};
+    const laid =
+      kind === "removed" && last
+        ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) }
+        : { act: await withMixture(recorder, coat.act) };
     await recorder.put("progress", { ...coat, ...laid, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
   }
+}
+
+/** An act with what its pot was mixed from: the pot may be mixed otherwise by the time somebody asks. */
+async function withMixture(recorder: Recorder, act: RecordedAct): Promise<RecordedAct> {
+  const jar = act.ownProduct === undefined ? undefined : await recorder.get("shelf", act.ownProduct);
+  return jar?.mix ? { ...act, mix: noteOfMix(jar.mix) } : act;
 }
 
 /**
@@ -52,7 +62,7 @@ export function markDone(db: Database, piece: PieceId, followed: Followed, coats
     db,
     label,
     `pieces/${piece}`,
-    ["plans", "pieces", "progress"],
+    ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
       await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
@@ -79,7 +89,7 @@ export function markDoneTogether(db: Database, parts: readonly DoneOn[], at: str
     db,
     `marking it as done on ${parts.length === 1 ? "one piece" : `${parts.length} pieces`}`,
     "pieces",
-    ["plans", "pieces", "progress"],
+    ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
       for (const { piece, followed, coats } of parts) {
         if (!(await recorder.get("pieces", piece))) continue;
@@ -108,7 +118,7 @@ export function markDays(
     db,
     "what is on it already",
     `pieces/${piece}`,
-    ["plans", "pieces", "progress"],
+    ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
       for (const { at, coats } of days) await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);

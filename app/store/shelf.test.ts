@@ -22,7 +22,7 @@ import { addPiece } from "./pieces";
 import { markDone, markUndone } from "./progress";
 import { put, putLine } from "#core/shelf/jar-change";
 import { OwnValues } from "./pieces";
-import { addJars, changeJar, copyJar, damagedJars, removeJar, shelfIn, stockIn } from "./shelf";
+import { addJars, changeJar, copyJar, damagedJars, mixPuddle, removeJar, shelfIn, stockIn } from "./shelf";
 
 let db: Database;
 let count = 0;
@@ -166,4 +166,67 @@ test("the shelf at Tern Point is the same for plans on every day, so that those 
   expect(new Set(["2026-11-26", "2027-02-28", "2028-02-29", "2027-08-31"].map(keyOn)).size).toBe(1);
   await addJars(db, ternPointShelf("2026-11-26", "2026-09-26T00:00:00.000Z"));
   expect(await named()).toHaveLength(ternPointShelf("2026-11-26", "").length);
+});
+
+describe("a mixture", () => {
+  const pot: Jar = {
+    id: jarId("bluepot001"),
+    classId: productId("craft-acrylic"),
+    name: "Mist",
+    colour: "#8fa6b4",
+    label: {},
+    hiding: { ratio: 0.9, from: 0.84, to: 0.96, by: "mixture" },
+    mix: [
+      { jar: navy.id, name: "Navy", colour: "#1f3a4d", share: 0.25 },
+      { jar: cream.id, name: "Cream", colour: "#f4efe2", share: 0.75 },
+    ],
+    left: { ml: 0, by: "volume", at: "2026-11-21T10:00:00.000Z" },
+  };
+  const NOW = "2026-11-25T10:00:00.000Z";
+
+  test("is booked off the jars it is known of what is in them, into its pot, in one thing to take back", async () => {
+    await addJars(db, [navy, cream, pot]);
+    await mixPuddle(db, pot.id, 12, NOW);
+    expect([await left(navy.id), await left(cream.id), await left(pot.id)]).toEqual([37, undefined, 12]);
+    await mixPuddle(db, pot.id, 4, NOW);
+    expect([await left(navy.id), await left(pot.id)]).toEqual([36, 16]);
+    await takeBack(db, done.at(-1)!);
+    expect([await left(navy.id), await left(pot.id)]).toEqual([37, 12]);
+  });
+
+  test("counts what was laid out of its jars before and since; a coat laid from its pot says what it was mixed from", async () => {
+    await addJars(db, [navy, pot]);
+    const piece = await addPiece(db, pebble());
+    const followed = follow(candidateId("one"), "");
+    const from = (jar: string, n: number): CoatEvent => ({ ...coat(n), act: { ...coat(n).act, ownProduct: jar }, jarMl: 3 });
+    await markDone(db, piece.id, followed, [from(navy.id, 1)], "2026-11-24T10:00:00.000Z");
+    await mixPuddle(db, pot.id, 8, NOW);
+    expect(await left(navy.id)).toBe(40 - 3 - 2);
+    await markDone(db, piece.id, followed, [from(pot.id, 2)], "2026-11-26T10:00:00.000Z");
+    expect(await left(pot.id)).toBe(5);
+    const acts = (await db.getAll("progress")).map(({ act }) => act.mix);
+    expect(acts.sort()).toEqual(["75 % Cream, 25 % Navy", undefined]);
+  });
+
+  test("whose parts make no whole, or which is mixed from itself, is not kept; a jar is not mixed", async () => {
+    await addJars(db, [navy, cream]);
+    const wrong = [
+      { mix: pot.mix!.slice(0, 1) },
+      { mix: [{ ...pot.mix![0]!, jar: pot.id, share: 1 }] },
+      { hiding: { ...pot.hiding!, from: 0.95 } },
+      { dropsPerMl: 500 },
+    ];
+    for (const more of wrong) await expect(addJars(db, [{ ...pot, ...more }])).rejects.toThrow();
+    await expect(mixPuddle(db, navy.id, 5, NOW)).rejects.toThrow();
+    expect(await named()).toEqual(["Cream", "Navy"]);
+  });
+
+  test("goes out in a file and comes in again as it was", async () => {
+    await addJars(db, [navy, cream, pot]);
+    const read = readBundle(JSON.stringify(await exportAll(db)), CATALOGUE);
+    if (!read.ok) throw new Error(read.problem.message);
+    const other = await openStore({}, `shelf-mix-${(count += 1)}`);
+    await importBundle(other, read.value.bundle);
+    expect((await shelfIn(other)).find(({ id }) => id === pot.id)).toMatchObject({ mix: pot.mix, hiding: pot.hiding });
+  });
 });

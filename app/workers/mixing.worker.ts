@@ -1,6 +1,6 @@
 import { expose } from "comlink";
 import { calibrated } from "#core/film/calibrate";
-import { jarsToReach } from "#core/film/reach";
+import { reaching } from "#core/film/reach";
 import { tinting } from "#core/film/tint";
 import type { MixingWorkerApi } from "./mixing-worker-api";
 
@@ -16,24 +16,26 @@ function breath(): Promise<void> {
   });
 }
 
+/** Runs what goes step by step, with a breath between two steps; null where something else was asked for meanwhile. */
+async function inBreaths<T>(steps: Generator<number, T>, progress: (share: number) => void): Promise<T | null> {
+  turn += 1;
+  const own = turn;
+  let step = steps.next();
+  while (step.done !== true) {
+    progress(step.value);
+    await breath();
+    if (own !== turn) return null;
+    step = steps.next();
+  }
+  return step.value;
+}
+
 const api: MixingWorkerApi = {
-  tint: async (ask, progress) => {
-    turn += 1;
-    const own = turn;
-    const steps = tinting(ask);
-    let step = steps.next();
-    while (step.done !== true) {
-      progress(step.value);
-      await breath();
-      if (own !== turn) return null;
-      step = steps.next();
-    }
-    return step.value;
-  },
+  tint: (ask, progress) => inBreaths(tinting(ask), progress),
   leave: () => {
     turn += 1;
   },
-  reach: jarsToReach,
+  reach: (target, paints) => inBreaths(reaching(target, paints), () => undefined),
   swatch: calibrated,
 };
 

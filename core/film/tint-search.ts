@@ -18,6 +18,8 @@ export interface Blend {
 
 /** What came to the front of a search by first order is worked out in full: so many of each size. */
 const KEPT = { pairs: 40, triples: 60 } as const;
+/** So many of the best are tried on where none comes near. */
+const TRIED_ON = 16;
 const REFINEMENTS = 12;
 /** A step that comes no nearer than by this, ΔE00, was the last. */
 const CLOSER = 1e-6;
@@ -159,6 +161,33 @@ function refined(space: MixSpace, which: readonly number[], target: Lab, start: 
   return best;
 }
 
+/** Steps of weight by which a blend far from its target is tried on, each half of the one before. */
+const TRIED_BY = [0.3, 0.15, 0.08, 0.04, 0.02, 0.01, 0.004, 0.001];
+/** So near a target, ΔE00, lightness, chroma and hue weigh alike, and first order has found the best. */
+const NEAR = 1;
+
+/** A blend far from its target, tried on by the difference itself: what is nearest in L*a*b* is not always nearest to the eye. */
+function triedOn(space: MixSpace, blend: Blend, target: Lab): Blend {
+  if (blend.apart < NEAR || blend.which.length < 2) return blend;
+  const own = space.only(blend.which);
+  let best = blend;
+  for (const by of TRIED_BY)
+    for (let moved = true; moved;) {
+      moved = false;
+      for (const [from] of blend.which.entries())
+        for (const [to] of blend.which.entries()) {
+          const step = Math.min(by, best.weights[from]!);
+          if (from === to || step <= 0) continue;
+          const weights = best.weights.map((one, at) => (at === from ? one - step : at === to ? one + step : one));
+          const far = apart(labOfRatios(own.blend(weights)), target);
+          if (far >= best.apart - CLOSER) continue;
+          best = { ...blend, weights, apart: far };
+          moved = true;
+        }
+    }
+  return best;
+}
+
 const used = ({ which, weights, ...rest }: Blend): Blend => {
   const kept = which.map((_paint, index) => index).filter((index) => weights[index]! > LEAST_WEIGHT);
   return { ...rest, which: kept.map((index) => which[index]!), weights: kept.map((index) => weights[index]!) };
@@ -210,5 +239,7 @@ export function* searchBlends(paints: readonly MixPaint[], target: string, most:
     for (const which of front.all) keep(refined(space, which, wanted, nearestWeights(points, which)));
     for (const paint of besides) keep(refined(space, [...best!.which, paint], wanted, [...best!.weights.map((one) => one * 0.98), 0.02]));
   }
-  return [...found.values()].sort((a, b) => a.apart - b.apart || a.which.length - b.which.length);
+  const inOrder = () => [...found.values()].sort((a, b) => a.apart - b.apart || a.which.length - b.which.length);
+  for (const blend of inOrder().slice(0, TRIED_ON)) keep(triedOn(space, blend, wanted));
+  return inOrder();
 }

@@ -7,7 +7,7 @@ export interface RecordedAct extends Pick<
   StepChoice,
   "role" | "product" | "ownProduct" | "sheen" | "colour" | "technique" | "method" | "coverage" | "marks" | "heat" | "group"
 > {
-  /** Record of the mixture it was laid with. */
+  /** What the mixture it was laid with was mixed from, in words. */
   readonly mix?: string;
   /** Wet film, µm. */
   readonly wetMicrons?: number;

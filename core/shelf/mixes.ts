@@ -172,3 +172,13 @@ export function withMixesMadeUp<W extends Wanting>(wanting: readonly W[], jars: 
 export function sayParts(parts: readonly { readonly name: string; readonly parts: number }[]): string {
   return parts.map(({ name, parts: count }) => `${count} ${count === 1 ? "part" : "parts"} ${name}`).join(", ");
 }
+
+/** Longest note of a mixture in a record. */
+const MOST_NOTED = 80;
+
+/** A mixture as it is noted with a coat that is laid with it: "80 % White, 20 % Coral". */
+export function noteOfMix(mix: readonly MixedFrom[]): string {
+  const said = [...mix].sort((a, b) => b.share - a.share).map(({ name, share }) => `${Math.max(1, Math.round(share * 100))} % ${name}`);
+  const text = said.join(", ");
+  return text.length <= MOST_NOTED ? text : `${text.slice(0, MOST_NOTED - 1)}…`;
+}
