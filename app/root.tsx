@@ -33,7 +33,14 @@ async function jarsIn(db: Database): Promise<Menu["jars"]> {
   const stock = await stockIn(db, jars);
   return jars.map(({ id, name, classId, colour, mix }) => {
     const leftMl = stock.get(id);
-    return { id, name, classId, ...(colour === undefined ? {} : { colour }), ...(leftMl === undefined ? {} : { leftMl }), ...(mix === undefined ? {} : { mix }) };
+    return {
+      id,
+      name,
+      classId,
+      ...(colour === undefined ? {} : { colour }),
+      ...(leftMl === undefined ? {} : { leftMl }),
+      ...(mix === undefined ? {} : { mix }),
+    };
   });
 }
 

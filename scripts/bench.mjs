@@ -9,6 +9,8 @@ ensurePackages();
 ensureChromium();
 const measured = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-engine.ts")], { cwd: ROOT, stdio: "inherit" });
 if (measured.status !== 0) process.exit(measured.status ?? 1);
+const mixed = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-mixing.ts")], { cwd: ROOT, stdio: "inherit" });
+if (mixed.status !== 0) process.exit(mixed.status ?? 1);
 if (build({ stdio: "ignore" }) !== 0) process.exit(1);
 
 process.env.NODE_ENV = "production";

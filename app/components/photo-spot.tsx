@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { lightOf } from "#core/film/calibrate";
+import { lightOf } from "#core/film/light";
 import { hexOf } from "#core/formats/palettes/swatch";
 
 /** Side of the patch whose mean is taken, as a part of the longest side: one pixel of a photograph is noise. */

@@ -13,7 +13,9 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
 
 /** Where text is edited: there undo is of the text. */
 export function editsText(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio], [type=range]), textarea, select, [contenteditable]") !== null;
+  return (
+    target instanceof HTMLElement && target.closest("input:not([type=checkbox], [type=radio], [type=range]), textarea, select, [contenteditable]") !== null
+  );
 }
 
 /** Where keys are meant for what has the focus: text, a list, a box to tick, a chip, and all that is opened over the page. */

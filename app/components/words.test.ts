@@ -133,15 +133,20 @@ describe("words that must not be exchanged", () => {
 });
 
 describe("how a coat is thinned, at the table", () => {
-  const thinned = (thinner: string, percent: number, from: number, to: number) =>
-    thinningText({ thinning: { with: productId(thinner), percent, dropsPerMlOfPaint: { from, to }, body: null, look: "flows", why: "it is loose enough" } });
+  const thinned = (thinner: string, percent: number, from: number, to: number, dropsPerMl = 20) =>
+    thinningText(
+      { thinning: { with: productId(thinner), percent, dropsPerMlOfPaint: { from, to }, body: null, look: "flows", why: "it is loose enough" } },
+      dropsPerMl,
+    );
   test.each([
     [thinned("none", 0, 0, 0), "As it comes: it is loose enough."],
     [thinned("water", 0, 0, 2), "As it comes, or up to 2 drops of water to a thumbnail of paint (1 ml): flows."],
     [thinned("water", 20, 3, 4), "3–4 drops of water to a thumbnail of paint (1 ml): flows."],
+    // By a dropper of their own, whose drops are smaller.
+    [thinned("water", 20, 3, 4, 40), "6–8 drops of water to a thumbnail of paint (1 ml): flows."],
     [thinned("white-spirit", 5, 1, 1), "1 drop of white spirit to a thumbnail of paint (1 ml): flows."],
     [thinned("water", 100, 20, 20), "As much water as paint, or a little more: flows."],
-    [thinningText({ thinning: null }), null],
+    [thinningText({ thinning: null }, 20), null],
   ])("%#", (said, wanted) => expect(said).toBe(wanted));
 });
 

@@ -1,3 +1,4 @@
+import { STANDARD_DROPS_PER_ML } from "#core/film/drops";
 import type { Change } from "#core/coating/model/change";
 import { motifNumber, plainZone, SHEEN_WORDS } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, ZoneId } from "#core/catalogue/vocabulary";
@@ -183,10 +184,16 @@ export function thinnersIn(steps: readonly Pick<Step, "thinning" | "done">[]): r
   return [...new Set(used)].map((name) => `${name} to thin with`);
 }
 
-/** How a coat is thinned, as it is done at the table; null for what is not poured out. */
-export function thinningText({ thinning }: Pick<Step, "thinning">): string | null {
+/**
+ * How a coat is thinned, as it is done at the table; null for what is not poured out.
+ *
+ * @param dropsPerMl the user's own drops to a ml
+ */
+export function thinningText({ thinning }: Pick<Step, "thinning">, dropsPerMl: number): string | null {
   if (!thinning) return null;
-  const { with: thinner, percent, dropsPerMlOfPaint: drops, look, why } = thinning;
+  const { with: thinner, percent, dropsPerMlOfPaint: standard, look, why } = thinning;
+  const own = (drops: number) => (drops * dropsPerMl) / STANDARD_DROPS_PER_ML;
+  const drops = { from: own(standard.from), to: own(standard.to) };
   const name = THINNER_WORDS[thinner] ?? "";
   if (name === "") return `As it comes: ${why}.`;
   if (percent >= AS_MUCH) return `As much ${name} as paint, or a little more: ${look}.`;

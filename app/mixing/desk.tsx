@@ -54,7 +54,7 @@ export function Desk({ subject, place, shelf, colours, doing, retarget }: Props)
   const own = `${place}/${subject.plan?.key ?? subject.jar?.id ?? "colour"}/`;
   const planned = colours.map(({ colour, jar }) => ({ colour, name: shelf.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour) }));
   const parts: Readonly<Record<Look, () => ReactNode>> = {
-    tint: () => <TintDesk subject={subject} place={own} shelf={shelf} doing={doing} retarget={retarget ?? null} />,
+    tint: () => <TintDesk key={own} subject={subject} place={own} shelf={shelf} doing={doing} retarget={retarget ?? null} />,
     hide: () => <HideDesk subject={subject} place={own} shelf={shelf} doing={doing} />,
     thin: () => <ThinDesk subject={subject} place={own} doing={doing} />,
     together: () => <TogetherDesk subject={subject} place={`${place}/`} shelf={shelf} planned={planned} />,
@@ -70,8 +70,9 @@ export function Desk({ subject, place, shelf, colours, doing, retarget }: Props)
           </Tabs.Trigger>
         ))}
       </Tabs.List>
-      {LOOKS.map(({ id }) => (
+      {LOOKS.map(({ id, name }) => (
         <Tabs.Content key={id} value={id} className="pt-4 outline-none" data-desk={id}>
+          <h2 className="sr-only">{name}</h2>
           {id === look && parts[id]()}
         </Tabs.Content>
       ))}

@@ -241,7 +241,7 @@ export function TintDesk({
     name: null,
   });
   const target = retarget ? subject.colour : state.target;
-  const { found, busy, share } = useRecipes({ target, ml: state.ml, kind: subject.kind.id, parts: state.parts, without: state.without });
+  const { found, busy, share } = useRecipes(place, { target, ml: state.ml, kind: subject.kind.id, parts: state.parts, without: state.without });
   const recipes = found?.answer.recipes ?? [];
   const first = plainest(recipes);
   const recipe = recipes.find((one) => keyOf(one) === state.chosen) ?? first;

@@ -11,13 +11,16 @@ export interface Wanted {
   readonly without: readonly string[];
 }
 
-/** Recipes for what is wanted; the last ones stay up while newer ones are searched. */
-export function useRecipes({ target, ml, kind, parts, without }: Wanted): {
-  readonly found: NonNullable<RecipesAsked> | null;
-  readonly busy: boolean;
-  readonly share: number;
-} {
-  const { load, data, state } = useFetcher<RecipesAsked>({ key: "recipes" });
+/**
+ * Recipes for what is wanted; the last ones stay up while newer ones are searched.
+ *
+ * @param place where on the desk it is mixed: what was found for another place is not shown here
+ */
+export function useRecipes(
+  place: string,
+  { target, ml, kind, parts, without }: Wanted,
+): { readonly found: NonNullable<RecipesAsked> | null; readonly busy: boolean; readonly share: number } {
+  const { load, data, state } = useFetcher<RecipesAsked>({ key: `recipes/${place}` });
   const [share, setShare] = useState(0);
   const asked = new URLSearchParams({ target, ml: String(ml), kind, parts: String(parts), without: without.join() }).toString();
   useEffect(() => {
@@ -38,5 +41,6 @@ export function useRecipes({ target, ml, kind, parts, without }: Wanted): {
   }, []);
   const [last, setLast] = useState<NonNullable<RecipesAsked> | null>(null);
   if (data && data !== last) setLast(data);
-  return { found: data ?? last, busy: state !== "idle", share };
+  const found = data ?? last;
+  return { found, busy: state !== "idle" || found?.target !== target || found.volumeMl !== ml || found.kind !== kind, share };
 }

@@ -1,7 +1,8 @@
 /** Hiding fitted to swatches: made-up ones whose truth is known, with the noise of a camera. */
 import { describe, expect, test } from "@jest/globals";
 import { calibrated, readingOf } from "./calibrate";
-import type { Light, Swatch } from "./calibrate";
+import type { Swatch } from "./calibrate";
+import type { Light } from "./light";
 import { scatterOfCoat } from "./hiding";
 import { overGround } from "./kubelka-munk";
 import { channelsOf, spectrumOf } from "./spectrum";

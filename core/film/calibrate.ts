@@ -1,12 +1,10 @@
-import { formatHex } from "culori/fn";
 import { memory, practice } from "../catalogue/provenance";
 import { contrastRatioAt } from "./hiding";
 import { fromTwoGrounds, overGround } from "./kubelka-munk";
+import { hexOfLight, lightOf } from "./light";
+import type { Light } from "./light";
 import { channelsOf, spectrumOfChannels, WHITE_PAINT } from "./spectrum";
 import type { Channels, Spectrum } from "./spectrum";
-
-/** Light in red, green and blue, linear, each from 0. */
-export type Light = readonly [number, number, number];
 
 /** A place on a swatch: the mean of what was seen there, and how sure it is. */
 export interface Reading {
@@ -50,7 +48,7 @@ export type SwatchFault = "grounds-alike" | "not-a-coat" | "too-unsure";
 /** Error of a colour picked or typed by eye, a share of full light [from memory]. */
 const BY_EYE = memory(0.012);
 /** No photograph is truer than this: noise, haze, a lamp on one side [from memory]. */
-const LEAST_ERROR = memory(0.002);
+const LEAST_ERROR = memory(0.008);
 /** Above this a swatch does not tell one hiding from the next: a film that covers shows nothing of its grounds. */
 const TELLS_UP_TO = 0.95;
 /** What white card, or a primed piece, throws back [common practice: the white of a contrast card, about 0.80]. */
@@ -73,20 +71,6 @@ const MOST_RATIO = 0.995;
 const LUMINANCE = [0.2126, 0.7152, 0.0722] as const;
 /** Step of a difference quotient. */
 const NUDGE = 1e-4;
-
-const linear = (channel: number) => (channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4);
-const encoded = (light: number) => (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
-
-/** Linear light of an sRGB hex, each channel 0–1 [published: IEC 61966-2-1]. */
-export function lightOf(hex: string): Light {
-  return [1, 3, 5].map((at) => linear(parseInt(hex.slice(at, at + 2), 16) / 255)) as unknown as Light;
-}
-
-/** sRGB hex of linear light. */
-export function hexOfLight([r, g, b]: Light): string {
-  const channel = (light: number) => encoded(Math.min(1, Math.max(0, light)));
-  return formatHex({ mode: "rgb", r: channel(r), g: channel(g), b: channel(b) });
-}
 
 interface Seen {
   readonly value: number;

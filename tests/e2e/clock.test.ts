@@ -65,7 +65,7 @@ test("single keys can be switched off; the others go on", async () => {
   await open(page, "/");
   await page.locator("#page").focus();
   await page.keyboard.press("n");
-  await page.keyboard.press("2");
+  await page.keyboard.press("3");
   await page.keyboard.press("?");
   await page.keyboard.press("Control+k");
   await page.getByRole("dialog").waitFor();

@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from "react-router";
+import type { Jar } from "#core/catalogue/jar";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
 import { nameOfColour } from "#core/film/colour-names";
 import { sayMl } from "#core/units/volume";
@@ -8,6 +9,7 @@ import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
 import { stepTitle } from "~/components/words";
 import { Desk } from "~/mixing/desk";
+import { costText } from "~/mixing/desk-words";
 import { KeptMixes } from "~/mixing/kept-mixes";
 import { subjectOfPlan } from "~/mixing/subject";
 import { useShelf } from "~/mixing/use-shelf";
@@ -53,6 +55,11 @@ function coatsText({ hides, marks, coats, underlay, done, coversArea }: PlanColo
   return hides.underlay ? `${says}: wants white beneath` : `${says}: it grins through`;
 }
 
+/** What so much out of a jar costs, where it is known what a full one did. */
+function costOf(jar: Jar | undefined, ml: number): string {
+  return jar?.paid === undefined || jar.sizeMl === undefined ? "" : `, ${costText((jar.paid / jar.sizeMl) * ml)}`;
+}
+
 /** The colours of the plan, to take one on to the desk. */
 function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColour[]; chosen: PlanColour; shelf: DeskShelf; take: (key: string) => void }) {
   const menu = useMenu();
@@ -74,7 +81,7 @@ function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColou
                 {!jar && !one.done && <span className="text-act"> – not on your shelf</span>}
                 <span className="block leading-snug">{coatsText(one)}</span>
                 <span className="block leading-snug text-soft">
-                  {one.jarMl > 0 ? `${sayMl(one.jarMl)}; ` : ""}
+                  {one.jarMl > 0 ? `${sayMl(one.jarMl)}${costOf(jar, one.jarMl)}; ` : ""}
                   {stepTitle(one.step, menu)}
                 </span>
               </span>

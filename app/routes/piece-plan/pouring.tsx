@@ -9,6 +9,7 @@ import { takeFrom } from "#core/coating/model/own-steps";
 import { thinnedWith } from "#core/film/thinning";
 import { reachOf } from "#core/shelf/reach";
 import { sayVolume } from "#core/units/volume";
+import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
 import { isWaterborne } from "~/components/use-menu";
 import { thinningText, THINNER_CHOICES } from "~/components/words";
@@ -86,7 +87,7 @@ export function Pour({ act: { step, jars: ids }, menu, tasks, done }: Omit<Props
     done,
     left,
   );
-  const thinning = thinningText(step);
+  const thinning = thinningText(step, useAppContext().settings.dropsPerMl);
   return (
     <p>
       <Droplet aria-hidden size={18} className="inline text-ready" /> {jars.length === 0 ? "Pour out" : "Pour"} {sayVolume(pourMl)}

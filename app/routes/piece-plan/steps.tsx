@@ -168,7 +168,7 @@ export function Steps({ acts, zones, places, menu, states, begun, selected, sele
           {acts.map((act) => {
             const { step } = act;
             const title = stepTitle(step, menu);
-            const thinning = thinningText(step);
+            const thinning = thinningText(step, settings.dropsPerMl);
             const extent = extentText(step, settings.units);
             return (
               <MovableStep

@@ -46,8 +46,9 @@ function Ticks({ count }: { count: number }) {
 
 function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }) {
   const { step, number } = act;
-  const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step);
-  const extent = extentText(step, useAppContext().settings.units);
+  const { units, dropsPerMl } = useAppContext().settings;
+  const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step, dropsPerMl);
+  const extent = extentText(step, units);
   return (
     <tr className="break-inside-avoid border-t border-line align-top">
       <td className="py-1.5 pr-2 text-soft">{number}</td>

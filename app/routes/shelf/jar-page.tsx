@@ -75,6 +75,51 @@ function UseUp({ row: { jar, leftMl, promised }, wanted }: Pick<Props, "row" | "
   );
 }
 
+const HIDES_BY = { swatch: "by your swatch", mixture: "reckoned from what is in it" } as const;
+
+/** What the mixing desk knows of it: what it is mixed from, how it covers, how it drops. */
+function AtTheDesk({ row: { jar }, change }: Pick<Props, "row" | "change">) {
+  const { mix, hiding, dropsPerMl } = jar;
+  const kind = kindOf(jar);
+  if (!mix && (jar.colour === undefined || kind === null || kind.film.contrastRatio === null)) return null;
+  const forget = (what: string, field: "hiding" | "dropsPerMl") => (
+    <button type="button" className="underline" aria-label={`Forget ${what}`} onClick={() => change(jar.id, { clear: [field] })}>
+      forget it
+    </button>
+  );
+  return (
+    <section>
+      <h3 className="text-lg">At the mixing desk</h3>
+      {mix && <p>Mixed from {mix.map(({ name, share }) => `${Math.max(1, Math.round(share * 100))} % ${name}`).join(", ")}.</p>}
+      {hiding && (
+        <p>
+          One coat on black is {hiding.to === 1 ? "at least " : ""}as bright as {Math.round((hiding.to === 1 ? hiding.from : hiding.ratio) * 100)} of 100 of one
+          on white, {HIDES_BY[hiding.by]}
+          {hiding.by === "swatch" && <>; {forget("the swatch", "hiding")}</>}.
+        </p>
+      )}
+      {dropsPerMl !== undefined && (
+        <p>
+          {Math.round(dropsPerMl)} of your drops are a ml; {forget("the drops", "dropsPerMl")}.
+        </p>
+      )}
+      <p>
+        <Link to={`/desk?jar=${jar.id}&look=hide`} className="underline">
+          How many coats of it
+        </Link>
+        ,{" "}
+        <Link to={`/desk?jar=${jar.id}&look=thin`} className="underline">
+          how thin
+        </Link>
+        ,{" "}
+        <Link to={`/desk?jar=${jar.id}&look=swatch`} className="underline">
+          test a swatch
+        </Link>
+      </p>
+    </section>
+  );
+}
+
 /** Coats as they can be reckoned with. */
 function sayCoats(coats: number): string {
   const count = coats < 10 ? Math.floor(coats) : coats < 100 ? Math.floor(coats / 5) * 5 : Math.floor(coats / 50) * 50;
@@ -109,6 +154,7 @@ export function JarPage({ row, wanted, rows, change, copy, remove, close }: Prop
           </div>
           <Wanted row={row} />
           <UseUp row={row} wanted={wanted} />
+          <AtTheDesk row={row} change={change} />
           <JarFields
             jar={jar}
             leftMl={leftMl}

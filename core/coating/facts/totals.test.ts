@@ -20,6 +20,18 @@ describe("what a plan comes to", () => {
     expect(new Set(totals.products)).toEqual(laid);
   });
 
+  test("paint by colour: two colours of one product are never one, their sum is the product's, and thinner is told apart", () => {
+    const plan = firstPlan(pot({ uses: ["planter"], decoration: { techniques: ["dots", "bands"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] } }));
+    const { paints, jarMlByProduct } = plan.totals;
+    for (const [product, ml] of Object.entries(jarMlByProduct))
+      expect(sum(paints.filter((one) => one.product === product).map((one) => one.jarMl))).toBeCloseTo(ml, 6);
+    const colours = paints.flatMap(({ colour }) => colour ?? []);
+    expect(new Set(colours).size).toBe(3);
+    expect(new Set(paints.map(({ product, colour, sheen }) => [product, colour ?? sheen].join())).size).toBe(paints.length);
+    const all = plan.zones.flatMap((zone) => zone.steps);
+    expect(sum(paints.map(({ jarMl, thinnerMl }) => jarMl + thinnerMl))).toBeCloseTo(sum(all.map((step) => step.volumeMl ?? 0)), 6);
+  });
+
   test("time: what it stands on, then the longest of the rest, with what both get counted once; handled after the last film has dried", () => {
     const chain = (zone: (typeof zones)[number]) =>
       sum(zone.steps.filter((step) => step.role !== "cure").map((step) => (step.waitBefore?.min ?? 0) + (step.typical?.recoatFrom ?? 0) * (step.coats - 1)));

@@ -6,8 +6,8 @@ import type { PieceFacts, StackFacts, StepFact } from "./facts";
 import { jarFor } from "./jars";
 import { harshnessOf } from "./harshness";
 import { offTrack } from "./off-track";
-import type { Scores, Totals } from "../model/plan";
-import type { ZoneSteps } from "../model/step";
+import type { PaintTotal, Scores, Totals } from "../model/plan";
+import type { Step, ZoneSteps } from "../model/step";
 import type { Edge, Work } from "./task";
 import { workOf } from "./work-of";
 import type { Worked } from "./work-of";
@@ -41,6 +41,19 @@ function handsOn(zones: readonly ZoneSteps[]): number {
     .reduce((sum, step) => sum + step.handsOnMin, 0);
 }
 
+/** Paint by colour, sheen and jar; in the order it is first laid. */
+function paintsOf(steps: readonly Step[]): readonly PaintTotal[] {
+  const paints = new Map<string, PaintTotal>();
+  for (const { product, colour, sheen, ownProduct, jarMl, volumeMl, done } of steps) {
+    if (jarMl === null || jarMl <= 0 || done) continue;
+    const key = [product, colour ?? sheen ?? "", ownProduct ?? ""].join("/");
+    const known = paints.get(key);
+    const what = { product, ...(colour ? { colour } : sheen ? { sheen } : {}), ...(ownProduct ? { ownProduct } : {}) };
+    paints.set(key, { ...what, jarMl: (known?.jarMl ?? 0) + jarMl, thinnerMl: (known?.thinnerMl ?? 0) + (volumeMl ?? jarMl) - jarMl });
+  }
+  return [...paints.values()];
+}
+
 /**
  * Sums a plan up.
  *
@@ -61,6 +74,7 @@ export function totalsOf(plan: Worked, facts: PieceFacts): Totals {
     handleAfterMin: usual.handled,
     cureDays: Math.max(0, ...steps.filter((step) => step.role === "cure").map((step) => (step.waitBefore?.min ?? 0) / MIN_PER_DAY)),
     jarMlByProduct: jar,
+    paints: paintsOf(steps),
     products: [...new Set(steps.filter((step) => !step.done && facts.catalogue.products.has(step.product)).map((step): ProductId => step.product))],
   };
 }
@@ -77,11 +91,12 @@ function coatsIn(stacks: readonly StackFacts[]): number {
   }, 0);
 }
 
-/** What the user's paint costs for this piece; null while any of it has no price. */
-function costIn(totals: Totals, facts: PieceFacts): number | null {
-  const prices = Object.entries(totals.jarMlByProduct).map(([id, ml]) => {
-    const price = facts.catalogue.products.get(id as ProductId)?.own?.pricePerMl ?? null;
-    return price === null ? null : price * ml;
+/** What the user's paint costs for this piece, each by its own jar, else by another of its kind; null while any of it has no price. */
+function costIn({ paints }: Totals, facts: PieceFacts): number | null {
+  const prices = paints.map(({ product, ownProduct, jarMl }) => {
+    const own = facts.catalogue.products.get(product)?.own;
+    const price = own?.jars.find((jar) => jar.id === ownProduct)?.product.own?.pricePerMl ?? own?.pricePerMl ?? null;
+    return price === null ? null : price * jarMl;
   });
   return prices.length === 0 || prices.includes(null) ? null : prices.reduce<number>((sum, price) => sum + (price ?? 0), 0);
 }

@@ -1,6 +1,6 @@
 import type { CandidateId, ProductId, StepId, UseId } from "../../catalogue/ids";
 import type { Provenance } from "../../catalogue/provenance";
-import type { Severity, ZoneId } from "../../catalogue/vocabulary";
+import type { Severity, ZoneId, Sheen } from "../../catalogue/vocabulary";
 import type { Assumption, Piece } from "../../piece/piece";
 import type { Change } from "./change";
 import type { Wait, ZoneSteps } from "./step";
@@ -37,6 +37,19 @@ export interface Act {
   readonly waitBefore: Wait | null;
 }
 
+/** What a plan takes of one paint, over all steps that are still to be done. */
+export interface PaintTotal {
+  readonly product: ProductId;
+  /** sRGB hex. */
+  readonly colour?: string;
+  readonly sheen?: Sheen;
+  readonly ownProduct?: string;
+  /** Out of the jar, mL. */
+  readonly jarMl: number;
+  /** Thinner that goes in, mL. */
+  readonly thinnerMl: number;
+}
+
 export interface Totals {
   readonly handsOnMin: number;
   readonly elapsedMin: number;
@@ -44,6 +57,8 @@ export interface Totals {
   readonly handleAfterMin: number;
   readonly cureDays: number;
   readonly jarMlByProduct: Readonly<Record<string, number>>;
+  /** The same by colour or sheen, and by jar: two colours are never one. */
+  readonly paints: readonly PaintTotal[];
   readonly products: readonly ProductId[];
 }
 

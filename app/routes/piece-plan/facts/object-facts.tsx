@@ -7,6 +7,7 @@ import { Chips, Radios } from "~/components/fields";
 import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 import { UNIT_CHOICES } from "~/components/words";
+import { FoilMeasure } from "./foil-measure";
 import { objectOf, set } from "./fact-props";
 import type { FactProps } from "./fact-props";
 
@@ -47,6 +48,7 @@ export function ObjectFact({ record, menu, assumed, save }: FactProps) {
         choices={kinds.map((kind) => ({ id: kind, name: FORM_NAMES[kind] }))}
         onChange={(kind) => save([set("form", USUAL_FORMS[kind as FormKind] satisfies Form)])}
       />
+      {piece.form.kind === "custom" && <FoilMeasure save={(areaMm2) => save([set("form", { kind: "custom", areaMm2 } satisfies Form)], { typed: true })} />}
       {object && object.parts.length > 0 && (
         <Chips
           label="It has"
