@@ -57,7 +57,18 @@ export const FAULT_WORDS: Readonly<Record<SwatchFault, string>> = {
   "too-unsure": "These colours are too unsure to tell: take the photograph in daylight, and each spot well inside its patch.",
 };
 
+/** Thinner in a paint, by the user's own drops. */
+export function thinnedText(percent: number, dropsPerMl: number): string {
+  if (percent === 0) return "nothing";
+  const drops = Math.max(1, Math.round((percent / 100) * dropsPerMl));
+  return `${drops === 1 ? "1 drop" : `${drops} drops`} to a ml`;
+}
+
+/** Cents nobody counts. */
+const TWENTIETH = 20;
+
 /** Money as it is written: the currency is the user's own. */
 export function costText(cost: number): string {
-  return cost < 0.005 ? "next to nothing" : `about ${cost < 10 ? cost.toFixed(2) : Math.round(cost)} in your money`;
+  if (cost < 0.025) return "next to nothing";
+  return `about ${cost < 10 ? (Math.round(cost * TWENTIETH) / TWENTIETH).toFixed(2) : Math.round(cost)}`;
 }

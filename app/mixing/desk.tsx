@@ -51,7 +51,7 @@ export function Desk({ subject, place, shelf, colours, doing, retarget }: Props)
       },
       { replace: true, preventScrollReset: true },
     );
-  const own = `${place}/${subject.plan?.key ?? subject.jar?.id ?? "colour"}/`;
+  const own = `${place}/${subject.plan?.stepIds[0] ?? subject.jar?.id ?? "colour"}/`;
   const planned = colours.map(({ colour, jar }) => ({ colour, name: shelf.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour) }));
   const parts: Readonly<Record<Look, () => ReactNode>> = {
     tint: () => <TintDesk key={own} subject={subject} place={own} shelf={shelf} doing={doing} retarget={retarget ?? null} />,

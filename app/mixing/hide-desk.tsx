@@ -5,9 +5,10 @@ import { covering, dotOver, hide, solidityOf } from "#core/film/hide";
 import type { AfterCoats, HideAnswer } from "#core/film/hide";
 import { DOT_HEIGHT_SHARE } from "#core/film/film";
 import type { Sheen } from "#core/catalogue/vocabulary";
+import { useAppContext } from "~/components/app-context";
 import { Choice, Colour } from "~/components/fields";
 import { DeltaChart } from "./delta-chart";
-import { HIDES_BY, SOLIDITY_WORDS } from "./desk-words";
+import { HIDES_BY, SOLIDITY_WORDS, thinnedText } from "./desk-words";
 import { Painted, Strips } from "./painted";
 import { Slider } from "./slider";
 import type { PlanDoing, Subject } from "./subject";
@@ -15,7 +16,7 @@ import type { DeskShelf } from "./use-shelf";
 import { useDesk } from "./use-desk";
 
 interface State {
-  /** Id of a ground, or "own". */
+  /** Id of a ground. */
   readonly over: string;
   readonly own: string;
   readonly percent: number;
@@ -24,23 +25,33 @@ interface State {
   readonly dotMm: number;
 }
 
-const GROUNDS = [
-  { id: "#f8f5ec", name: "white ground" },
-  { id: "#1b1b1d", name: "black" },
+/** What a colour may lie on. */
+interface Ground {
+  readonly id: string;
+  readonly name: string;
+  readonly colour: string;
+}
+
+const GROUNDS: readonly Ground[] = [
+  { id: "white", name: "white ground", colour: "#f8f5ec" },
+  { id: "black", name: "black", colour: "#1b1b1d" },
 ];
-const BARE = [...CATALOGUE.materials.values()].map(({ bodyColour, name }) => ({
-  id: bodyColour,
+const BARE = [...CATALOGUE.materials.values()].map(({ id, bodyColour, name }): Ground => ({
+  id,
   name: `bare ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
+  colour: bodyColour,
 }));
+const IN_PLAN = "plan";
+const OWN = "own";
 /** Strips that are painted; further coats stand in the chart. */
 const STRIPS = 4;
 
-/** What lies beneath, in words, of the grounds that can be chosen. */
-function groundsFor(subject: Subject, shelf: DeskShelf): readonly { readonly id: string; readonly name: string }[] {
-  const inPlan = subject.plan ? [{ id: subject.plan.beneath, name: `what lies beneath it in the plan (${nameOfColour(subject.plan.beneath)})` }] : [];
-  const jars = shelf.jars.flatMap((jar) => (jar.colour === undefined ? [] : [{ id: jar.colour, name: jar.name }]));
-  const all = [...inPlan, ...GROUNDS, ...BARE, ...jars];
-  return all.filter((one, at) => all.findIndex((other) => other.id === one.id) === at);
+/** What it may lie on: in a plan what lies beneath it there, first of all. */
+function groundsFor(subject: Subject, shelf: DeskShelf): readonly Ground[] {
+  const { plan } = subject;
+  const inPlan = plan ? [{ id: IN_PLAN, name: `what lies beneath it in the plan (${nameOfColour(plan.beneath)})`, colour: plan.beneath }] : [];
+  const jars = shelf.jars.flatMap(({ id, name, colour }) => (colour === undefined ? [] : [{ id, name, colour }]));
+  return [...inPlan, ...GROUNDS, ...BARE, ...jars];
 }
 
 function filmText(film: number): string {
@@ -148,6 +159,7 @@ function Underlaid({ answer, doing, subject }: { answer: HideAnswer; doing: Plan
 /** How many coats: the colour over what is really beneath it, coat by coat. */
 export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; place: string; shelf: DeskShelf; doing: PlanDoing | null }) {
   const { plan } = subject;
+  const { dropsPerMl } = useAppContext().settings;
   const grounds = groundsFor(subject, shelf);
   const [state, set] = useDesk<State>(`${place}hide`, {
     over: grounds[0]!.id,
@@ -157,8 +169,8 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
     dotMm: plan?.marks?.diameterMm ?? 5,
   });
   if (!subject.hides) return <Effects subject={subject} />;
-  const isOwn = state.over === "own" || !grounds.some((one) => one.id === state.over);
-  const over = isOwn ? state.own : state.over;
+  const ground = grounds.find((one) => one.id === state.over);
+  const over = ground?.colour ?? (state.over === OWN ? state.own : grounds[0]!.colour);
   const usual = subject.kind.film.wetMicrons ?? 75;
   const answer = hide({
     paint: { colour: subject.colour, contrastRatio: subject.hides.ratio, ofMicrons: usual },
@@ -174,11 +186,11 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
       <div className="grid content-start gap-3">
         <Choice
           label="Over"
-          value={isOwn ? "own" : state.over}
-          choices={[...grounds, { id: "own", name: "a colour I pick" }]}
+          value={ground?.id ?? (state.over === OWN ? OWN : grounds[0]!.id)}
+          choices={[...grounds, { id: OWN, name: "a colour I pick" }]}
           onChange={(id) => set({ over: id })}
         />
-        {isOwn && <Colour label={`near ${nameOfColour(state.own)}`} value={state.own} onChange={(own) => set({ own, over: "own" })} />}
+        {state.over === OWN && <Colour label={`near ${nameOfColour(state.own)}`} value={state.own} onChange={(own) => set({ own, over: OWN })} />}
         <Slider label="How full a coat" value={state.film} least={50} most={200} step={10} says={filmText(state.film)} onChange={(film) => set({ film })} />
         <Slider
           label="Thinned by"
@@ -186,7 +198,7 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
           least={0}
           most={60}
           step={5}
-          says={state.percent === 0 ? "nothing" : `${state.percent / 5} drops to a ml`}
+          says={thinnedText(state.percent, dropsPerMl)}
           onChange={(percent) => set({ percent })}
         />
         <p className="text-soft">How well it covers: {HIDES_BY[subject.hides.by]}.</p>

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { FlaskConical } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { Jar } from "#core/catalogue/jar";
 import { costOf, measuredOut, wholeParts } from "#core/film/recipe";
 import { partsOfMix, sayParts } from "#core/shelf/mixes";
 import { sayMl } from "#core/units/volume";
@@ -10,12 +11,14 @@ import { costText, measureBoth } from "./desk-words";
 import { AmountSlider } from "./slider";
 import { useDesk } from "./use-desk";
 import type { DeskShelf } from "./use-shelf";
-import type { JarRecord } from "#core/formats/stores/shelf";
+
+/** A small puddle, mL. */
+const USUAL_ML = 10;
 
 /** A mixture that is kept: a second day's batch by the very same recipe. */
-function Again({ pot, shelf, place }: { pot: JarRecord; shelf: DeskShelf; place: string }) {
+export function Again({ pot, shelf, place, ml: usual = USUAL_ML }: { pot: Jar; shelf: DeskShelf; place: string; ml?: number }) {
   const { settings } = useAppContext();
-  const [{ ml }, set] = useDesk(`${place}again/${pot.id}`, { ml: 10 });
+  const [{ ml }, set] = useDesk(`${place}again/${pot.id}`, { ml: usual });
   const shared = partsOfMix(pot.mix!, shelf.jars, CATALOGUE).map((part) => ({ dropsPerMl: settings.dropsPerMl, ...part }));
   const names = pot.mix!.map(({ name }) => name);
   const measured = measuredOut(shared, ml);
@@ -26,7 +29,7 @@ function Again({ pot, shelf, place }: { pot: JarRecord; shelf: DeskShelf; place:
   });
   const cost = costOf(shared, ml);
   return (
-    <li className="sheet grid gap-2 p-3" data-pot={pot.id}>
+    <div className="sheet grid gap-2 p-3" data-pot={pot.id}>
       <p className="flex items-center gap-2">
         <ColourChip colour={pot.colour ?? "#b9b3a6"} size={36} />
         <span>
@@ -50,20 +53,22 @@ function Again({ pot, shelf, place }: { pot: JarRecord; shelf: DeskShelf; place:
           <FlaskConical aria-hidden size={18} /> I have mixed it
         </button>
       </p>
-    </li>
+    </div>
   );
 }
 
-/** Mixtures that are kept. */
-export function KeptMixes({ shelf, place }: { shelf: DeskShelf; place: string }) {
-  const pots = shelf.jars.filter((jar) => jar.mix);
+/** Mixtures that are kept. @param but the one that is on the desk already */
+export function KeptMixes({ shelf, place, but = null }: { shelf: DeskShelf; place: string; but?: string | null }) {
+  const pots = shelf.jars.filter((jar) => jar.mix && jar.id !== but);
   if (pots.length === 0) return null;
   return (
     <section className="mt-8">
       <h2 className="text-2xl">Mixtures you keep</h2>
       <ul className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {pots.map((pot) => (
-          <Again key={pot.id} pot={pot} shelf={shelf} place={place} />
+          <li key={pot.id}>
+            <Again pot={pot} shelf={shelf} place={place} />
+          </li>
         ))}
       </ul>
     </section>

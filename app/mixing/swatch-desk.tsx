@@ -6,10 +6,11 @@ import type { Calibrated, Reading, Swatch } from "#core/film/calibrate";
 import type { Light } from "#core/film/light";
 import { jarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
+import { useAppContext } from "~/components/app-context";
 import { Choice, Colour, Radios } from "~/components/fields";
 import { FileButton } from "~/components/file-button";
 import { PhotoSpot } from "~/components/photo-spot";
-import { FAULT_WORDS } from "./desk-words";
+import { FAULT_WORDS, thinnedText } from "./desk-words";
 import { Painted } from "./painted";
 import { Slider } from "./slider";
 import type { Subject } from "./subject";
@@ -137,6 +138,7 @@ export function SwatchDesk({
   shelf: DeskShelf;
   read: (swatch: Swatch) => Promise<Calibrated>;
 }) {
+  const { dropsPerMl } = useAppContext().settings;
   const jars = shelf.jars.filter((jar) => (shelf.kindOf(jar)?.film.contrastRatio ?? null) !== null);
   const [state, set] = useDesk<State>(`${place}swatch`, { jar: subject.jar?.id ?? jars[0]?.id ?? "", readings: {}, spot: "dark", percent: 0 });
   const [found, setFound] = useState<Calibrated | null>(null);
@@ -170,8 +172,11 @@ export function SwatchDesk({
           least={0}
           most={100}
           step={5}
-          says={state.percent === 0 ? "nothing" : `${state.percent / 5} drops to a ml`}
-          onChange={(percent) => set({ percent })}
+          says={thinnedText(state.percent, dropsPerMl)}
+          onChange={(percent) => {
+            set({ percent });
+            setFound(null);
+          }}
         />
         <FromPhoto spot={state.spot} take={take} />
       </div>

@@ -14,7 +14,7 @@ import { Choice } from "~/components/fields";
 import { useMenu } from "~/components/use-menu";
 import { AmountSlider, Slider } from "./slider";
 import { Painted } from "./painted";
-import { measureText } from "./desk-words";
+import { measureText, thinnedText } from "./desk-words";
 import type { PlanDoing, Subject } from "./subject";
 import { useDesk } from "./use-desk";
 
@@ -174,7 +174,7 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
             least={0}
             most={most}
             step={5}
-            says={answer.percent === 0 ? "none" : `${Math.round((answer.percent / 100) * settings.dropsPerMl * 10) / 10} drops to a ml`}
+            says={thinnedText(answer.percent, settings.dropsPerMl)}
             onChange={(percent) => set({ percent })}
           />
         )}

@@ -5,7 +5,8 @@ const PREFIX = "nook-coat-desk/";
 function kept<T>(key: string): T | null {
   try {
     const text = sessionStorage.getItem(PREFIX + key);
-    return text === null ? null : (JSON.parse(text) as T);
+    const value: unknown = text === null ? null : JSON.parse(text);
+    return typeof value === "object" && value !== null && !Array.isArray(value) ? (value as T) : null;
   } catch {
     return null;
   }

@@ -161,7 +161,10 @@ export async function keptForOffline(page: Page): Promise<void> {
 
 export async function axeClean(page: Page): Promise<void> {
   // Only violations are wanted: what passes is not gathered node by node. No page here has frames, so that none is opened to gather what they say.
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ["violations"] }).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ["violations"] })
+    .analyze();
   expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(" ")).join(", ")}`)).toEqual([]);
 }
 

@@ -103,7 +103,7 @@ export default function DeskRoom({ loaderData }: Route.ComponentProps) {
         </p>
       )}
       <Desk subject={subject} place="desk" shelf={shelf} colours={[]} doing={null} {...(jar ? {} : { retarget: (hex: string) => set({ colour: hex }) })} />
-      <KeptMixes shelf={shelf} place="desk/" />
+      <KeptMixes shelf={shelf} place="desk/" but={jar?.id ?? null} />
     </>
   );
 }

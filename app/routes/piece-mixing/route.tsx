@@ -61,7 +61,7 @@ function costOf(jar: Jar | undefined, ml: number): string {
 }
 
 /** The colours of the plan, to take one on to the desk. */
-function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColour[]; chosen: PlanColour; shelf: DeskShelf; take: (key: string) => void }) {
+function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColour[]; chosen: PlanColour; shelf: DeskShelf; take: (step: string) => void }) {
   const menu = useMenu();
   return (
     <ul className="grid gap-2" aria-label="Colours of this plan">
@@ -73,7 +73,7 @@ function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColou
               type="button"
               aria-pressed={one === chosen}
               className={`sheet flex w-full items-center gap-3 p-2 text-left hover:bg-note-tint ${one === chosen ? "border-ink bg-note-tint" : ""}`}
-              onClick={() => take(one.key)}
+              onClick={() => take(one.stepIds[0]!)}
             >
               <ColourChip colour={one.colour} size={36} />
               <span className="min-w-0">
@@ -99,13 +99,13 @@ function Planned({ view, colours, loaded }: { view: PlannedView; colours: readon
   const [params, setParams] = useSearchParams();
   const actions = usePlanActions(record.id, view, loaded.kept.plan, save);
   const asked = params.get("step");
-  const chosen = colours.find(({ key }) => key === params.get("colour")) ?? colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
-  const take = (key: string) =>
+  const chosen = colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
+  // By its step: its colour may become that of a mixture.
+  const take = (step: string) =>
     setParams(
       (before) => {
         const after = new URLSearchParams(before);
-        after.set("colour", key);
-        after.delete("step");
+        after.set("step", step);
         return after;
       },
       { preventScrollReset: true },
@@ -136,7 +136,7 @@ function Planned({ view, colours, loaded }: { view: PlannedView; colours: readon
           />
         </div>
       </div>
-      <KeptMixes shelf={shelf} place={`${record.id}/`} />
+      <KeptMixes shelf={shelf} place={`${record.id}/`} but={chosen.jar} />
     </>
   );
 }

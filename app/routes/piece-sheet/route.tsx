@@ -5,6 +5,7 @@ import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Menu } from "#core/catalogue/menu";
 import { nameOfColour } from "#core/film/colour-names";
+import { noteOfMix } from "#core/shelf/mixes";
 import { needsOf } from "#core/shelf/needs";
 import type { Need } from "#core/shelf/needs";
 import { serves } from "#core/catalogue/tool";
@@ -78,6 +79,12 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
   );
 }
 
+/** What a mixture is mixed from; nothing for what came out of a shop. */
+function mixOf(menu: Menu, jar: string | undefined): string {
+  const mix = menu.jars.find((one) => one.id === jar)?.mix;
+  return mix ? `: ${noteOfMix(mix)}` : "";
+}
+
 /** What to have on the table before beginning: products with how much of each, then the rest. */
 function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
   const steps = shown.zones.flatMap((zone) => zone.steps);
@@ -101,7 +108,10 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
             {needs.filter(isTold(id)).map(({ colour, jar, ml }) => (
               <span key={jar ?? colour} className="block pl-4">
                 {colour && <ColourChip colour={colour} size={18} />} {menu.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour!)}
-                <span className="text-soft">, {sayVolume(ml)}</span>
+                <span className="text-soft">
+                  , {sayVolume(ml)}
+                  {mixOf(menu, jar)}
+                </span>
               </span>
             ))}
           </li>

@@ -111,9 +111,9 @@ export default function PiecePage() {
           </div>
         </div>
         <div className="flex items-end justify-between gap-2">
-          <nav aria-label="This piece" className="flex flex-wrap gap-x-1">
+          <nav aria-label="This piece" className="flex flex-wrap sm:gap-x-1">
             {ROOMS.map(({ to, end, label, short }) => (
-              <NavLink key={to} to={to} end={end} className="tab" aria-label={label}>
+              <NavLink key={to} to={to} end={end} className="tab max-sm:px-1.5" aria-label={label}>
                 <span className="max-sm:hidden">{label}</span>
                 <span className="sm:hidden">{short}</span>
               </NavLink>
