@@ -1,6 +1,8 @@
 import { jarId, productId } from "#core/catalogue/ids";
-import type { Jar } from "#core/catalogue/jar";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { Jar, MixedFrom } from "#core/catalogue/jar";
 import type { JarRecord } from "#core/formats/stores/shelf";
+import { mixedJar } from "#core/shelf/mixes";
 import { dayLater } from "#core/schedule/free-hours";
 import { AMBER, CREAM, NAVY, SEA, SIGNAL } from "./tern-point";
 
@@ -67,6 +69,27 @@ const JARS: readonly StatedJar[] = [
   { kind: "acrylic-paint-pen", name: "Black pen, fine", colour: "#1b1b1d", label: {} },
 ];
 
+const idOf = (at: number) => jarId(`ternpointjar${String(at).padStart(2, "0")}`);
+
+/** A peach that no jar has, by its jars as they are counted above. */
+const PEACH = [
+  { at: 6, share: 0.82 },
+  { at: 4, share: 0.1 },
+  { at: 3, share: 0.08 },
+] as const;
+const PEACH_ML = 9;
+
+/** A pot of peach for the napkin rings, mixed once and not used up. */
+function peachPot(jars: readonly JarRecord[], seen: string): JarRecord {
+  const mix = PEACH.map(({ at, share }): MixedFrom => {
+    const { id, name, colour } = jars[at - 1]!;
+    return { jar: id, name, colour: colour!, share };
+  });
+  const kind = CATALOGUE.products.get(productId("craft-acrylic"))!;
+  const pot = mixedJar(idOf(jars.length + 1), "Dawn peach", kind, mix, jars, seen, CATALOGUE);
+  return { ...pot, rev: 1, left: { ml: PEACH_ML, by: "volume", at: seen } };
+}
+
 /**
  * The shelf at Tern Point.
  *
@@ -74,12 +97,13 @@ const JARS: readonly StatedJar[] = [
  * @param seen instant at which the jars were looked into, ISO 8601
  */
 export function ternPointShelf(today: string, seen: string): readonly JarRecord[] {
-  return JARS.map(({ kind, openedMonths, seenMl, ...jar }, at) => ({
+  const jars = JARS.map(({ kind, openedMonths, seenMl, ...jar }, at): JarRecord => ({
     ...jar,
-    id: jarId(`ternpointjar${String(at + 1).padStart(2, "0")}`),
+    id: idOf(at + 1),
     rev: 1,
     classId: productId(kind),
     ...(openedMonths === undefined ? {} : { openedOn: dayLater(today, -Math.round(openedMonths * DAYS_PER_MONTH + 3)) }),
     ...(seenMl === undefined ? {} : { left: { ml: seenMl, by: "eye", at: seen } }),
   }));
+  return [...jars, peachPot(jars, seen)];
 }

@@ -192,13 +192,17 @@ interface KeepProps {
   readonly doing: PlanDoing | null;
 }
 
+/** Up to this ΔE00 a jar is nearly the colour that is wanted. */
+const NEARLY = 6;
+
 /** The nearest jar as it comes, and how the mixture compares. */
 export function Nearest({ jars, target }: { jars: readonly Jar[]; target: string }) {
   const near = nearestInColour(jars, target);
   if (!near || near.apart < 1) return null;
   return (
     <p className="text-soft">
-      Unmixed, the nearest you own is <ColourChip colour={near.colour} size={18} /> {near.name}: {differenceInWords(near.colour, target)}.
+      Unmixed, the nearest you own is <ColourChip colour={near.colour} size={18} /> {near.name}:{" "}
+      {near.apart < NEARLY ? "nearly the same" : differenceInWords(near.colour, target)}.
     </p>
   );
 }

@@ -37,7 +37,8 @@ export function shelfRows<J extends Jar>(
       jar,
       kind: kind?.name ?? jar.classId,
       leftMl,
-      states: kind ? jarStates(jar, kind, leftMl ?? null, today) : [],
+      // A pot that is empty is mixed again: it is never short.
+      states: kind && !jar.mix ? jarStates(jar, kind, leftMl ?? null, today) : [],
       promised: promised?.find((one) => one.jar === jar.id) ?? null,
     };
   });

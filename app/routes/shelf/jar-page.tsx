@@ -81,6 +81,7 @@ const HIDES_BY = { swatch: "by your swatch", mixture: "reckoned from what is in 
 function AtTheDesk({ row: { jar }, change }: Pick<Props, "row" | "change">) {
   const { mix, hiding, dropsPerMl } = jar;
   const kind = kindOf(jar);
+  const atLeast = hiding?.by === "swatch" && hiding.to === 1;
   if (!mix && (jar.colour === undefined || kind === null || kind.film.contrastRatio === null)) return null;
   const forget = (what: string, field: "hiding" | "dropsPerMl") => (
     <button type="button" className="underline" aria-label={`Forget ${what}`} onClick={() => change(jar.id, { clear: [field] })}>
@@ -93,8 +94,8 @@ function AtTheDesk({ row: { jar }, change }: Pick<Props, "row" | "change">) {
       {mix && <p>Mixed from {mix.map(({ name, share }) => `${Math.max(1, Math.round(share * 100))} % ${name}`).join(", ")}.</p>}
       {hiding && (
         <p>
-          One coat on black is {hiding.to === 1 ? "at least " : ""}as bright as {Math.round((hiding.to === 1 ? hiding.from : hiding.ratio) * 100)} of 100 of one
-          on white, {HIDES_BY[hiding.by]}
+          One coat on black is {atLeast ? "at least " : ""}as bright as {Math.round((atLeast ? hiding.from : hiding.ratio) * 100)} of 100 of one on white,{" "}
+          {HIDES_BY[hiding.by]}
           {hiding.by === "swatch" && <>; {forget("the swatch", "hiding")}</>}.
         </p>
       )}
