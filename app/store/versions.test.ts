@@ -53,6 +53,15 @@ describe("the notebook's own versions", () => {
     for (const { piece } of records) expect(parsePiece(piece, CATALOGUE).ok).toBe(true);
   });
 
+  test("database-9.json: drops are those of the standard dropper until they are counted; what was chosen stays chosen, jars stay as they are", async () => {
+    const now = await older("database-9.json");
+    const { rev: _rev, ...settings } = (await now.get("settings", "settings"))!;
+    expect(settings).toEqual({ id: "settings", units: "in", theme: "dim", sounds: true, singleKeys: false, signature: "M.", dropsPerMl: 20 });
+    const [jar] = await now.getAll("shelf");
+    expect(jar).toMatchObject({ name: "Harbour navy", label: { opacity: "opaque" }, left: { ml: 40 } });
+    expect(jar).not.toHaveProperty("mix");
+  });
+
   test.each(["database-2.json", "database-3.json"])("%s: plans name their steps anew, and nothing is lost", async (fixture) => {
     const now = await older(fixture);
     const [plan] = await now.getAll("plans");

@@ -61,6 +61,40 @@ describe("a recipe", () => {
     );
   });
 
+  test("no mixture of three of its paints on a fine grid comes nearer than the best one found", () => {
+    const paints = named("white", "red", "yellow", "teal", "navy");
+    for (const target of ["#b9a06a", "#8a5a58", "#5f8f86", "#d8b49a", "#44505c"]) {
+      const best = tint({ target, paints, volumeMl: 100 }).recipes[0]!;
+      for (const [i, one] of paints.entries())
+        for (const [j, two] of paints.entries())
+          for (const [k, three] of paints.entries()) {
+            if (!(i < j && j < k)) continue;
+            for (let a = 1; a < 12; a += 1)
+              for (let b = 1; a + b < 12; b += 1) {
+                const shares = [a / 12, b / 12, 1 - (a + b) / 12];
+                const mixed = mixedColour([one, two, three].map((paint, at) => ({ ...paintOf(paint), parts: shares[at]! })));
+                expect(best.deltaE).toBeLessThan(1.03 * colourDifference(mixed, target) + 0.6);
+              }
+          }
+    }
+  });
+
+  test("the more paints there are, and the more of them may be mixed, the nearer it comes", () => {
+    for (const target of ["#b9a06a", "#7a6a90", "#9fb8a0"]) {
+      const best = (count: number, parts: number) => tint({ target, paints: ELEVEN.slice(0, count), parts, volumeMl: 100 }).recipes[0]!.deltaE;
+      expect(best(11, 3)).toBeLessThanOrEqual(best(11, 2) + 0.05);
+      expect(best(11, 2)).toBeLessThanOrEqual(best(11, 1) + 0.05);
+      expect(best(11, 3)).toBeLessThanOrEqual(best(5, 3) + 0.05);
+    }
+  });
+
+  test("paints that are all but alike, and the very same paint twice, do not lead it astray", () => {
+    const twins = [...named("white", "terracotta"), { id: "white again", colour: COLOUR_NAMES.white! }, { id: "nearly white", colour: "#faf9f5" }];
+    const { recipes, reachable } = tint({ target: "#e0b49c", paints: twins });
+    expect(reachable).toBe(tint({ target: "#e0b49c", paints: named("white", "terracotta") }).reachable);
+    for (const { parts, deltaE } of recipes) expect([Number.isFinite(deltaE), parts.every(({ share }) => share > 0)]).toEqual([true, true]);
+  });
+
   test("a mixture that was made of three paints is found again", () => {
     fc.assert(
       fc.property(fc.integer({ min: 2, max: 16 }), fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 6 }), (white, second, third) => {

@@ -10,10 +10,7 @@ import { checkShape } from "./check-shape";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
 
-const hex = () =>
-  Joi.string()
-    .pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb")
-    .lowercase();
+const hex = () => Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
 const share = () => Joi.number().min(0).max(1);
 const id = () => Joi.string().max(80);
 

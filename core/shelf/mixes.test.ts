@@ -3,7 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { jarId, productId } from "../catalogue/ids";
-import { ownProductOf } from "../catalogue/jar";
+import { isReadableJar, ownProductOf } from "../catalogue/jar";
 import type { Jar, MixedFrom } from "../catalogue/jar";
 import { standingOf, withOwnProducts } from "../catalogue/own-product";
 import { planColours } from "../coating/explain/plan-colours";
@@ -12,10 +12,24 @@ import { colourDifference } from "../film/colour";
 import { mixedColour } from "../film/mix";
 import { withReserve } from "../film/recipe";
 import { pebble } from "../../tests/reference/bench";
-import { bookingOf, isMixed, jarHides, jarsToMix, mixedJar, mixesWith, partsOfMix, sayParts, seenAfter, tintPaintOf, withMixesMadeUp } from "./mixes";
+import {
+  bookingOf,
+  isMixed,
+  jarHides,
+  jarsToMix,
+  mixedJar,
+  mixesWith,
+  noteOfMix,
+  partsOfMix,
+  sayParts,
+  seenAfter,
+  tintPaintOf,
+  withMixesMadeUp,
+} from "./mixes";
 import { needsOf } from "./needs";
 import { ownProductsOf } from "./own-products";
 import type { Wanting } from "./promises";
+import { shelfRows } from "./shelf-rows";
 import { shoppingFor } from "./shopping";
 
 const AT = "2026-11-20T10:00:00.000Z";
@@ -118,6 +132,40 @@ describe("a pot of a mixture", () => {
     // More was laid than was thought to be in it: what is put in is in it all the same.
     expect(seenAfter({ left: { ml: 5, by: "eye", at: AT } }, 9, -10)! - 9).toBe(10);
     expect(seenAfter({}, 0, 5)).toBeNull();
+  });
+});
+
+describe("a pot among the jars", () => {
+  test("is never low or empty, and is told with what is in it; a coat laid from it notes what it was mixed from", () => {
+    const [row] = shelfRows([pot()], new Map([["peachpot01", 0]]), null, CATALOGUE, "2026-11-27");
+    expect(row).toMatchObject({ states: [], leftMl: 0, kind: craft.name });
+    expect(shelfRows([white], new Map([["whitejar01", 0]]), null, CATALOGUE, "2026-11-27")[0]!.states).toEqual(["empty"]);
+    expect(noteOfMix(MIX)).toBe("80 % White, 20 % Coral");
+    const long = Array.from({ length: 6 }, (_unused, at) => ({ ...MIX[0]!, name: `A jar of a long and winding name ${at}`, share: 1 / 6 }));
+    expect(noteOfMix(long).length).toBeLessThanOrEqual(80);
+  });
+
+  test("a damaged recipe costs its jar, and no plan", () => {
+    expect(isReadableJar(pot())).toBe(true);
+    for (const wrong of [{ mix: "white and coral" }, { mix: [{ jar: 7, share: 1 }] }, { hiding: 0.8 }, { hiding: { ratio: "much" } }, { dropsPerMl: "twenty" }])
+      expect(isReadableJar({ ...pot(), ...wrong })).toBe(false);
+  });
+
+  test("it is mixed again to the last jar as it was: the colour of a second day's batch is that of the first", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 }), (of, against) => {
+        const mix = [
+          { ...MIX[0]!, share: of / (of + against) },
+          { ...MIX[1]!, share: against / (of + against) },
+        ];
+        const first = mixedJar(jarId("firstpot01"), "First", craft, mix, [white, coral], AT, CATALOGUE);
+        const again = mixedColour(partsOfMix(first.mix!, [white, coral], CATALOGUE).map((part) => ({ ...part, parts: part.share })));
+        expect(again).toBe(first.colour);
+        expect(first.hiding!.from).toBeLessThanOrEqual(first.hiding!.ratio);
+        expect(first.hiding!.ratio).toBeLessThanOrEqual(first.hiding!.to);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
 

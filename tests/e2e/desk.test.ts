@@ -80,6 +80,7 @@ describe.each(WIDTHS)("eleven jars and forty pebbles at %s", (_width, options) =
     await toRoom(page, "Mixing");
     const colours = page.getByRole("list", { name: "Colours of this plan" });
     await colours.getByRole("button", { name: /peach – not on your shelf/ }).click();
+    await colours.getByRole("button", { name: /peach/, pressed: true }).waitFor();
     await mixed(page)
       .filter({ hasText: /it looks the same|nobody tells them apart/ })
       .waitFor({ state: "attached" });
@@ -142,6 +143,7 @@ test("coats are told over what is beneath, thinning by how it feels, and both go
   await page.goto(`${URL_BASE}/pieces/${FORTY}/mixing?look=hide`);
   const colours = page.getByRole("list", { name: "Colours of this plan" });
   await colours.getByRole("button", { name: /Black/ }).click();
+  await colours.getByRole("button", { name: /Black/, pressed: true }).waitFor();
   await page.getByRole("img", { name: /^Difference from the full colour by coats: 1: / }).waitFor();
   await page.locator(".apexcharts-svg").waitFor();
   await choose(page, "Over", "white ground");
@@ -221,4 +223,10 @@ test("a swatch tells how this very paint covers, and drops are counted; both are
   await page.getByRole("tab", { name: "How many coats" }).click();
   await choose(page, "The paint", "Red");
   await page.getByText("How well it covers: by your swatch.").waitFor();
+  await open(page, `/shelf?jar=${jarOf("red").id}`);
+  const card = page.getByRole("dialog", { name: "Red" });
+  await card.getByText("16 of your drops are a ml").waitFor();
+  await card.getByRole("button", { name: "Forget the swatch" }).click();
+  await card.getByText(/^One coat on black/).waitFor({ state: "detached" });
+  await allSaved(page);
 });
