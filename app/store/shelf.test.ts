@@ -208,6 +208,23 @@ describe("a mixture", () => {
     expect(acts.sort()).toEqual(["75 % Cream, 25 % Navy", undefined]);
   });
 
+  test("is booked once, however often the same ask comes; what is mixed in one tab and in another is both booked", async () => {
+    await addJars(db, [navy, pot]);
+    await mixPuddle(db, pot.id, 4, NOW, { ask: "mixaskaaaa1" });
+    await expect(mixPuddle(db, pot.id, 4, NOW, { ask: "mixaskaaaa1" })).rejects.toMatchObject({ name: "DoneAlready" });
+    await Promise.all([mixPuddle(db, pot.id, 4, NOW, { ask: "mixaskaaaa2" }), mixPuddle(db, pot.id, 8, NOW, { ask: "mixaskaaaa3" })]);
+    expect([await left(navy.id), await left(pot.id)]).toEqual([36, 16]);
+  });
+
+  test("never takes more out of a jar than is in it, and goes on without one that is gone", async () => {
+    await addJars(db, [navy, cream, pot]);
+    await removeJar(db, cream.id, "Cream");
+    await mixPuddle(db, pot.id, 400, NOW);
+    expect([await left(navy.id), await left(pot.id)]).toEqual([0, 400]);
+    await removeJar(db, pot.id, "Mist");
+    await expect(mixPuddle(db, pot.id, 4, NOW)).rejects.toMatchObject({ name: "GoneJar" });
+  });
+
   test("whose parts make no whole, or which is mixed from itself, is not kept; a jar is not mixed", async () => {
     await addJars(db, [navy, cream]);
     const wrong = [

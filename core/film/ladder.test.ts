@@ -74,6 +74,27 @@ describe("a recipe at the table", () => {
     expect(colourDifference(mixedColour(peach.map((one, at) => ({ ...one, parts: parts[at]! }))), exact)).toBeLessThan(1);
   });
 
+  test("whole parts of any mixture of two or three are as few as can be, or the nearest there are", () => {
+    fc.assert(
+      fc.property(
+        fc.array(hex, { minLength: 2, maxLength: 3 }),
+        fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 3, maxLength: 3 }),
+        (colours, weights) => {
+          const whole = colours.reduce((sum, _colour, at) => sum + weights[at]!, 0);
+          const paints = colours.map((colour, at) => share(`${at}`, colour, weights[at]! / whole));
+          const parts = wholeParts(paints);
+          expect(parts).toHaveLength(paints.length);
+          expect(parts.every((one) => Number.isInteger(one) && one >= 1)).toBe(true);
+          const sum = parts.reduce((all, one) => all + one, 0);
+          expect(sum).toBeLessThanOrEqual(40);
+          // A recipe that is in few whole parts already is told in no more.
+          if (whole <= 40) expect(sum).toBeLessThanOrEqual(whole);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
   test("for any amount its volumes are the amount; drops are by each paint's own dropper; it costs what its paints cost", () => {
     const measured = measuredOut([share("a", "#ffffff", 0.75, { dropsPerMl: 16 }), share("b", "#c5281f", 0.25)], 12);
     expect(measured).toEqual([
