@@ -21,8 +21,7 @@ describe("coat by coat", () => {
         );
         for (const [at, bands] of open.entries())
           if (at > 0) for (const [band, left] of bands.entries()) expect(left).toBeLessThanOrEqual(open[at - 1]![band]! + 1e-9);
-        // Light by light each coat is nearer; the formula of the eye bends, and may find it a hair farther.
-        for (const [at, here] of perCoat.entries()) if (at > 0) expect(here.deltaE).toBeLessThanOrEqual(perCoat[at - 1]!.deltaE + 0.5);
+        // In ΔE00 a coat more may be a hair farther, for its formula bends in blues and reds; in light it never is.
         expect(coats).toBe(perCoat.find(({ deltaE }) => deltaE < 2)?.coats ?? null);
       }),
       { numRuns: 60 },
