@@ -10,7 +10,7 @@ const STAMP = join(ROOT, "node_modules", ".nook-coat-lock");
 const CHROMIUM_PATHS = ["/usr/bin/chromium", "/usr/bin/chromium-browser"];
 
 /** The environment without what a calling npm leaks into it. */
-function cleanEnv() {
+export function cleanEnv() {
   const env = Object.fromEntries(Object.entries(process.env).filter(([key]) => key !== "NODE_ENV" && !key.startsWith("npm_config_")));
   return { ...env, npm_config_update_notifier: "false" };
 }

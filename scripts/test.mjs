@@ -3,34 +3,52 @@
  * A browser test that fails is run once more; one that passes only then is listed as unsteady.
  * Ends with one line over unit and browser tests: `N passed, N failed`; a suite that could not run counts as failed.
  */
+import { spawn } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join, relative } from "node:path";
-import { build } from "./build.mjs";
-import { ensureChromium, ensurePackages, ROOT, run } from "./ensure.mjs";
+import { cleanEnv, ensureChromium, ensurePackages, ROOT, run } from "./ensure.mjs";
 
 ensurePackages();
 ensureChromium();
 
 const bin = (path) => join(ROOT, "node_modules", path);
 const node = (...args) => run(process.execPath, args);
-const CHECKS = [
-  ["licences", () => node(join(ROOT, "scripts/licences.mjs"))],
-  ["format", () => node(bin("prettier/bin/prettier.cjs"), "--check", "--log-level", "warn", ".")],
-  ["types of routes", () => node(bin("@react-router/dev/bin.js"), "typegen")],
-  ["types", () => node(bin("typescript/bin/tsc"), "--noEmit")],
-  ["lint", () => node(bin("eslint/bin/eslint.js"), ".", "--max-warnings", "0")],
-  ["boundaries", () => node(bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "core", "app", "tests")],
-  ["build", () => build()],
+
+/** Runs one check without waiting for it; settles with its exit code. */
+const begun = (args) =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, args, { cwd: ROOT, env: cleanEnv(), stdio: ["ignore", 2, 2] });
+    child.once("error", () => resolve(1));
+    child.once("exit", (code) => resolve(code ?? 1));
+  });
+
+/** Checks that nothing else waits for, and then two rows of them side by side: each is one program on one core. */
+const FIRST = [["types of routes", [bin("@react-router/dev/bin.js"), "typegen"]]];
+const ROWS = [
+  [
+    ["lint", [bin("eslint/bin/eslint.js"), ".", "--max-warnings", "0"]],
+    ["boundaries", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "core", "app", "tests"]],
+    // After the lint, which reads the types of routes that a build may write anew.
+    ["build", [join(ROOT, "scripts/build.mjs")]],
+  ],
+  [
+    ["licences", [join(ROOT, "scripts/licences.mjs")]],
+    ["types", [bin("typescript/bin/tsc"), "--noEmit"]],
+    ["format", [bin("prettier/bin/prettier.cjs"), "--check", "--log-level", "warn", "."]],
+  ],
 ];
 
 let failedChecks = 0;
-for (const [name, check] of CHECKS) {
-  console.error(`— ${name}`);
-  if (check() !== 0) {
+async function checked(row) {
+  for (const [name, args] of row) {
+    console.error(`— ${name}`);
+    if ((await begun(args)) === 0) continue;
     console.error(`✗ ${name} failed`);
     failedChecks += 1;
   }
 }
+await checked(FIRST);
+await Promise.all(ROWS.map(checked));
 
 const CACHE = join(ROOT, "node_modules", ".cache");
 mkdirSync(CACHE, { recursive: true });
