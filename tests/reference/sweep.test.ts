@@ -14,7 +14,7 @@ import { answerFaults, fixFault, sweepPieces } from "./sweep";
 const SEED = 20261125;
 const SHARE = 0.1;
 /** Of the pieces drawn this share has every fix of its first plan tried. */
-const FIXES_OF_EVERY = 6;
+const FIXES_OF_EVERY = 9;
 /** More refusals than this, and the planner gives up where a painter would not. */
 const MOST_REFUSED = 0.08;
 /** Five hundred pieces, each planned and tried: a slow machine may take its time. */
