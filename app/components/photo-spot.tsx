@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from "react";
-import { lightOf } from "#core/film/light";
 import { hexOf } from "#core/formats/palettes/swatch";
 
 /** Side of the patch whose mean is taken, as a part of the longest side: one pixel of a photograph is noise. */
@@ -8,7 +7,8 @@ const PATCH_SHARE = 1 / 45;
 const STEP_SHARE = 1 / 80;
 const LEAST_STEP_PX = 4;
 
-type Sample = readonly [number, number, number];
+/** A pixel: red, green and blue, 0–255. */
+export type Pixel = readonly [number, number, number];
 
 interface Spot {
   readonly x: number;
@@ -19,21 +19,21 @@ function brushOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D | null {
   return canvas.getContext("2d", { willReadFrequently: true });
 }
 
-/** The mean of a patch, and the means of its parts: how much they differ says how sure it is. */
-function meanAround(canvas: HTMLCanvasElement, { x, y }: Spot): { readonly hex: string; readonly samples: readonly Sample[] } | null {
+/** The mean of a patch, and its pixels: how much they differ says how sure it is. */
+function meanAround(canvas: HTMLCanvasElement, { x, y }: Spot): { readonly hex: string; readonly pixels: readonly Pixel[] } | null {
   const half = Math.max(1, Math.round((Math.max(canvas.width, canvas.height) * PATCH_SHARE) / 2));
   const side = 2 * half + 1;
   const data = brushOf(canvas)?.getImageData(x - half, y - half, side, side).data;
   if (!data) return null;
   const sums = [0, 0, 0];
-  const samples: Sample[] = [];
+  const pixels: Pixel[] = [];
   for (let at = 0; at < data.length; at += 4) {
     // Outside the picture there is nothing.
     if (data[at + 3] === 0) continue;
     for (const channel of [0, 1, 2]) sums[channel]! += data[at + channel]!;
-    samples.push(lightOf(hexOf([data[at]!, data[at + 1]!, data[at + 2]!])));
+    pixels.push([data[at]!, data[at + 1]!, data[at + 2]!]);
   }
-  return samples.length === 0 ? null : { hex: hexOf(sums.map((sum) => Math.round(sum / samples.length))), samples };
+  return pixels.length === 0 ? null : { hex: hexOf(sums.map((sum) => Math.round(sum / pixels.length))), pixels };
 }
 
 interface Props {
@@ -42,8 +42,8 @@ interface Props {
   readonly label: string;
   /** Longest side it is drawn with, px. */
   readonly px: number;
-  /** @param samples linear light of every pixel of the patch, in red, green and blue */
-  readonly take: (hex: string, samples: readonly Sample[]) => void;
+  /** @param pixels of the patch */
+  readonly take: (hex: string, pixels: readonly Pixel[]) => void;
 }
 
 /** A photograph in the page: a tap, or the arrow keys, says where its colour is taken. */
@@ -60,7 +60,7 @@ export function PhotoSpot({ photo, label, px, take }: Props) {
     const next = { x: Math.min(width - 1, Math.max(0, Math.round(x))), y: Math.min(height - 1, Math.max(0, Math.round(y))) };
     setSpot(next);
     const mean = canvas.current && meanAround(canvas.current, next);
-    if (mean) take(mean.hex, mean.samples);
+    if (mean) take(mean.hex, mean.pixels);
   };
   const longest = Math.max(width, height);
   const step = Math.max(LEAST_STEP_PX, Math.round(longest * STEP_SHARE));

@@ -6,7 +6,8 @@ import { TECHNIQUES, ZONES } from "#core/catalogue/vocabulary";
 import type { Step } from "#core/coating/model/step";
 import { firstPlan, jar, mug, pebble, pot, tray } from "../../tests/reference/bench";
 import { sayClock, sayDay, sayHour, sayTimes, sayZone } from "./time-words";
-import { coatWords, sayEdit, sayFact, settingText, stepTitle, thinningText, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
+import { thinningText } from "./thinning-words";
+import { coatWords, sayEdit, sayFact, settingText, stepTitle, TRADE_WORDS, waitText, zoneName, zoneNames } from "./words";
 
 const menu = menuOf(CATALOGUE);
 const step = (more: Partial<Omit<Step, "product">> & { product: string }) =>

@@ -1,9 +1,8 @@
-import { STANDARD_DROPS_PER_ML } from "#core/film/drops";
 import type { Change } from "#core/coating/model/change";
 import { motifNumber, plainZone, SHEEN_WORDS } from "#core/catalogue/vocabulary";
 import type { PlainZoneId, Role, ZoneId } from "#core/catalogue/vocabulary";
 import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { Step, StepChoice, Wait } from "#core/coating/model/step";
+import type { StepChoice, Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
@@ -134,31 +133,6 @@ export function stepTitle(step: Titled, menu: Menu, counted = true): string {
   }
 }
 
-const THINNER_WORDS: Readonly<Record<string, string>> = {
-  water: "water",
-  "gloss-fluid-medium": "fluid medium",
-  "pouring-medium": "pouring medium",
-  "fluid-white": "fluid white",
-  "white-spirit": "white spirit",
-};
-
-/** What waterborne paint is loosened with, as painters differ in it. */
-export const THINNER_CHOICES = [
-  { id: "none", name: "nothing: as it comes" },
-  { id: "water", name: "water" },
-  { id: "gloss-fluid-medium", name: "fluid medium: keeps its binder" },
-  { id: "pouring-medium", name: "pouring medium: flows and levels" },
-  { id: "fluid-white", name: "fluid white: a tint as well" },
-] as const;
-
-function dropsText({ from, to }: { readonly from: number; readonly to: number }): string {
-  const [low, high] = [Math.round(from), Math.round(to)];
-  return low === high ? `${high} ${high === 1 ? "drop" : "drops"}` : `${low}–${high} drops`;
-}
-
-/** From this share of the paint on drops are no longer counted. */
-const AS_MUCH = 100;
-
 /** What has changed in a step that is done all the same. */
 const SETTING_WORDS: Readonly<Record<string, string>> = {
   sheen: "another sheen",
@@ -174,34 +148,6 @@ const SETTING_WORDS: Readonly<Record<string, string>> = {
 /** A setting of a step that is another now: "Base colour: craft acrylic: 3 coats". */
 export function settingText(field: string, value: unknown): string {
   return field === "coats" && typeof value === "number" ? coatsOf(value, "coat") : (SETTING_WORDS[field] ?? "done otherwise");
-}
-
-/** What is to stand ready for thinning: "water to thin with". */
-export function thinnersIn(steps: readonly Pick<Step, "thinning" | "done">[]): readonly string[] {
-  const used = steps
-    .flatMap(({ thinning, done }) => (thinning && !done && thinning.dropsPerMlOfPaint.to > 0 ? [THINNER_WORDS[thinning.with] ?? []] : []))
-    .flat();
-  return [...new Set(used)].map((name) => `${name} to thin with`);
-}
-
-/**
- * How a coat is thinned, as it is done at the table; null for what is not poured out.
- *
- * @param dropsPerMl the user's own drops to a ml
- */
-export function thinningText({ thinning }: Pick<Step, "thinning">, dropsPerMl: number): string | null {
-  if (!thinning) return null;
-  const { with: thinner, percent, dropsPerMlOfPaint: standard, look, why } = thinning;
-  const own = (drops: number) => (drops * dropsPerMl) / STANDARD_DROPS_PER_ML;
-  const drops = { from: own(standard.from), to: own(standard.to) };
-  const name = THINNER_WORDS[thinner] ?? "";
-  if (name === "") return `As it comes: ${why}.`;
-  if (percent >= AS_MUCH) return `As much ${name} as paint, or a little more: ${look}.`;
-  if (percent === 0)
-    return drops.to > 0
-      ? `As it comes, or up to ${dropsText({ from: drops.to, to: drops.to })} of ${name} to a thumbnail of paint (1 ml): ${look}.`
-      : `As it comes: ${look}.`;
-  return `${dropsText(drops)} of ${name} to a thumbnail of paint (1 ml): ${look}.`;
 }
 
 const UNTIL_WORDS: Record<Wait["until"], string> = {

@@ -6,6 +6,7 @@ import { database } from "~/store/open.client";
 import { laidFrom, shelfIn, stockIn } from "~/store/shelf";
 import { ON_SHELF } from "~/shelf/change-jar.client";
 import { reachFor, recipesFor } from "~/workers/mixing.client";
+import { USUAL_KIND } from "./subject";
 
 /** The shelf as the desk works from it. */
 export async function deskLoaded() {
@@ -24,13 +25,15 @@ export function watchMixing(next: Progress | null): void {
 }
 
 const HEX = /^#[0-9a-f]{6}$/;
-const CRAFT_ACRYLIC = "craft-acrylic";
 
 /** Less than this is not mixed, and more nobody stirs, mL. */
-const ML = { least: 0.5, most: 2000 };
+const ML = { least: 0.5, most: 2000, usual: 10 };
+const MOST_PARTS = 3;
+
+const within = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
 
 /**
- * Recipes for the colour an address asks for, from the jars that may be mixed for its kind of paint.
+ * Recipes for the colour an address asks for, from the jars that may be mixed for its kind of paint; of another kind only where its own does not come to it.
  *
  * @param params `target` as #rrggbb, `ml`, `kind` of paint, `parts` at most, `without` ids of jars that are left out
  * @returns null where it was left meanwhile, or no colour is asked for
@@ -38,23 +41,21 @@ const ML = { least: 0.5, most: 2000 };
 export async function recipesAsked(params: URLSearchParams, signal: AbortSignal) {
   const target = params.get("target") ?? "";
   if (!HEX.test(target)) return null;
-  const kind = CATALOGUE.products.get(productId(params.get("kind") ?? CRAFT_ACRYLIC)) ?? CATALOGUE.products.get(productId(CRAFT_ACRYLIC))!;
+  const kind = CATALOGUE.products.get(productId(params.get("kind") ?? "")) ?? USUAL_KIND;
   const db = await database();
   const jars = await shelfIn(db);
   const without = new Set((params.get("without") ?? "").split(","));
   const mixable = jarsToMix(kind, jars, await stockIn(db, jars), CATALOGUE).filter((jar) => !without.has(jar.id));
-  const paints = mixable.map((jar) => tintPaintOf(jar, CATALOGUE));
-  const ofKind = mixable.filter((jar) => jar.classId === kind.id).length;
-  const volumeMl = Math.min(ML.most, Math.max(ML.least, Number(params.get("ml")) || 10));
-  const parts = Math.min(3, Math.max(1, Math.round(Number(params.get("parts")) || 3)));
-  const from = (count: number) => recipesFor({ target, paints: paints.slice(0, count), volumeMl, parts }, (share) => watcher?.(share), signal);
-  const own = await from(ofKind);
-  // Paints of another kind are mixed in only where their own kind does not come to it.
-  const answer = own && !own.reachable && paints.length > ofKind ? await from(paints.length) : own;
+  const paintsOf = (ofKind: boolean) => mixable.filter((jar) => (jar.classId === kind.id) === ofKind).map((jar) => tintPaintOf(jar, CATALOGUE));
+  const [own, others] = [paintsOf(true), paintsOf(false)];
+  const [paints, further] = own.length > 0 ? [own, others] : [others, []];
+  const volumeMl = within(Number(params.get("ml")) || ML.usual, ML.least, ML.most);
+  const parts = within(Math.round(Number(params.get("parts")) || MOST_PARTS), 1, MOST_PARTS);
+  const answer = await recipesFor({ target, paints, further, volumeMl, parts }, (share) => watcher?.(share), signal);
   if (!answer) return null;
   // What would reach it comes after, and is left when another colour is asked for.
-  const reach = answer.reachable || paints.length === 0 ? null : reachFor(target, ofKind > 0 ? paints.slice(0, ofKind) : paints).catch(() => null);
-  return { target, volumeMl, kind: kind.id, answer, reach, paints: paints.length };
+  const reach = answer.reachable || paints.length === 0 ? null : reachFor(target, paints).catch(() => null);
+  return { target, volumeMl, kind: kind.id, answer, reach, paints: mixable.length };
 }
 
 export type RecipesAsked = Awaited<ReturnType<typeof recipesAsked>>;

@@ -1,5 +1,6 @@
 import type { Solidity } from "#core/film/hide";
-import { REACHES_BELOW } from "#core/film/tint";
+import { nearnessOf } from "#core/film/tint";
+import type { Nearness } from "#core/film/tint";
 import type { JarHides } from "#core/shelf/mixes";
 import type { SwatchFault } from "#core/film/calibrate";
 
@@ -11,18 +12,22 @@ export const SOLIDITY_WORDS: Readonly<Record<Solidity, string>> = {
   grins: "grins through",
 };
 
-/** Below this ΔE00 nobody tells two colours apart. */
-const CANNOT_TELL = 1;
-const CLOSE = 4;
-const OFF = 10;
+const NEARNESS_WORDS: Readonly<Record<Nearness, string>> = {
+  same: "nobody tells them apart",
+  alike: "it looks the same",
+  close: "close: side by side you see a difference",
+  near: "near, but another colour",
+  far: "far off",
+};
 
 /** How near a mixture comes, as the eye says it. */
-export function nearnessText(deltaE: number): string {
-  if (deltaE < CANNOT_TELL) return "nobody tells them apart";
-  if (deltaE < REACHES_BELOW) return "it looks the same";
-  if (deltaE < CLOSE) return "close: side by side you see a difference";
-  return deltaE < OFF ? "near, but another colour" : "far off";
-}
+export const nearnessText = (deltaE: number): string => NEARNESS_WORDS[nearnessOf(deltaE)];
+
+/** A sentence of words that begin small. */
+export const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+
+/** So many coats. */
+export const coatsText = (coats: number): string => (coats === 1 ? "1 coat" : `${coats} coats`);
 
 /** Where it is known from how a paint hides. */
 export const HIDES_BY: Readonly<Record<JarHides["by"], string>> = {
@@ -31,6 +36,11 @@ export const HIDES_BY: Readonly<Record<JarHides["by"], string>> = {
   label: "by its label",
   typical: "typical of its kind; a swatch tells better",
 };
+
+/** How a paint covers, by a swatch or a mixture: 100 of 100 is one coat through which nothing shows. */
+export function hidesText({ ratio, from, atLeast }: { readonly ratio: number; readonly from: number; readonly atLeast: boolean }): string {
+  return `One coat covers ${atLeast ? "at least " : "about "}${Math.round((atLeast ? from : ratio) * 100)} of 100.`;
+}
 
 /** Drops beyond which they are not counted but measured. */
 const MOST_COUNTED = 60;

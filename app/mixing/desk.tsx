@@ -55,11 +55,11 @@ export function Desk({ subject, place, shelf, colours, doing, retarget }: Props)
   const planned = colours.map(({ colour, jar }) => ({ colour, name: shelf.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour) }));
   const parts: Readonly<Record<Look, () => ReactNode>> = {
     tint: () => <TintDesk key={own} subject={subject} place={own} shelf={shelf} doing={doing} retarget={retarget ?? null} />,
-    hide: () => <HideDesk subject={subject} place={own} shelf={shelf} doing={doing} />,
-    thin: () => <ThinDesk subject={subject} place={own} doing={doing} />,
+    hide: () => <HideDesk key={own} subject={subject} place={own} shelf={shelf} doing={doing} />,
+    thin: () => <ThinDesk key={own} subject={subject} place={own} doing={doing} />,
     together: () => <TogetherDesk subject={subject} place={`${place}/`} shelf={shelf} planned={planned} />,
-    swatch: () => <SwatchDesk subject={subject} place={own} shelf={shelf} read={readSwatch} />,
-    drops: () => <DropsDesk subject={subject} place={own} shelf={shelf} />,
+    swatch: () => <SwatchDesk key={own} subject={subject} place={own} shelf={shelf} read={readSwatch} />,
+    drops: () => <DropsDesk key={own} subject={subject} place={own} shelf={shelf} />,
   };
   return (
     <Tabs.Root value={look} onValueChange={show}>

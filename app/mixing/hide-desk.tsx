@@ -1,16 +1,16 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { productId } from "#core/catalogue/ids";
 import { nameOfColour } from "#core/film/colour-names";
-import { covering, dotOver, hide, solidityOf } from "#core/film/hide";
+import { covering, dotOver, hide, looksSolid, solidityOf } from "#core/film/hide";
 import type { AfterCoats, HideAnswer } from "#core/film/hide";
-import { DOT_HEIGHT_SHARE } from "#core/film/film";
+import { dotMicrons } from "#core/film/film";
+import { PALE_GROUND } from "#core/film/colour";
+import { USUAL_WET_MICRONS } from "#core/film/mix";
 import type { Sheen } from "#core/catalogue/vocabulary";
-import { useAppContext } from "~/components/app-context";
 import { Choice, Colour } from "~/components/fields";
 import { DeltaChart } from "./delta-chart";
-import { HIDES_BY, SOLIDITY_WORDS, thinnedText } from "./desk-words";
+import { coatsText, HIDES_BY, SOLIDITY_WORDS } from "./desk-words";
 import { Painted, Strips } from "./painted";
-import { Slider } from "./slider";
+import { Slider, ThinnedSlider } from "./slider";
 import type { PlanDoing, Subject } from "./subject";
 import type { DeskShelf } from "./use-shelf";
 import { useDesk } from "./use-desk";
@@ -33,7 +33,7 @@ interface Ground {
 }
 
 const GROUNDS: readonly Ground[] = [
-  { id: "white", name: "white ground", colour: "#f8f5ec" },
+  { id: "white", name: "white ground", colour: PALE_GROUND },
   { id: "black", name: "black", colour: "#1b1b1d" },
 ];
 const BARE = [...CATALOGUE.materials.values()].map(({ id, bodyColour, name }): Ground => ({
@@ -60,23 +60,18 @@ function filmText(film: number): string {
 }
 
 /** What the answer comes to, in one sentence. */
-function verdict({ coats, perCoat, underlay }: HideAnswer): string {
-  const last = perCoat.at(-1)!;
-  if (coats === null)
-    return underlay
-      ? `By itself it does not cover here in ${last.coats} coats.`
-      : `It does not cover here, in ${last.coats} coats or more: it is not opaque enough.`;
+function verdict({ coats, perCoat }: HideAnswer): string {
+  if (coats === null) return `It does not cover here in ${perCoat.length} coats.`;
   return coats === 1 ? "One coat looks solid." : `${coats} coats look solid.`;
 }
 
-/** What one coat more buys, where that is asked. */
-function oneMore(perCoat: readonly AfterCoats[], coats: number | null): string | null {
+/** What one coat more buys, where there is one. */
+function oneMore(perCoat: readonly AfterCoats[], coats: number | null): string {
   const [here, next] = coats === null ? [] : [perCoat[coats - 1], perCoat[coats]];
-  if (!here || !next) return null;
-  const [a, b] = [solidityOf(here.deltaE), solidityOf(next.deltaE)];
-  return a === b
+  if (!here || !next) return "";
+  return solidityOf(here.deltaE) === solidityOf(next.deltaE)
     ? "One coat more changes nothing that is seen."
-    : `One coat more, and one ${SOLIDITY_WORDS[b]} any more.`.replace("one cannot tell any more", "nobody can tell any more");
+    : "With one coat more nobody tells it from the full colour.";
 }
 
 /** Flakes and mica: by the share of the surface they close. */
@@ -87,29 +82,24 @@ function Effects({ subject }: { subject: Subject }) {
   return (
     <>
       <h3 className="text-2xl">
-        {coats === null
-          ? "It never closes by itself: set it over its own colour, or over white."
-          : coats === 1
-            ? "One coat is closed."
-            : `${coats} coats are closed.`}
+        {coats === null ? "It never covers by itself: set it over its own colour, or over a dot of white." : `${coatsText(coats)} cover nearly all of it.`}
       </h3>
-      <p>Flakes do not hide as paint does: each coat closes part of what is still open. About:</p>
+      <p>Flakes do not hide as paint does: each coat covers part of what is still open. About:</p>
       <ul>
         {perCoat.map(({ coats: one, from, to }) => (
           <li key={one}>
-            {one === 1 ? "1 coat" : `${one} coats`}: {Math.round(from * 100)} to {Math.round(to * 100)} of 100 parts
+            {coatsText(one)}: {Math.round(from * 100)} to {Math.round(to * 100)} %
           </li>
         ))}
       </ul>
-      {subject.kind.id === productId("pearl-acrylic") && <p>On a dark ground a white dot beneath adds what it lacks.</p>}
     </>
   );
 }
 
 /** One dot of it on this ground. */
 function Dot({ subject, over, state, set }: { subject: Subject; over: string; state: State; set: (change: Partial<State>) => void }) {
-  const paint = { colour: subject.colour, contrastRatio: subject.hides!.ratio, ofMicrons: subject.kind.film.wetMicrons ?? 75 };
-  const dot = dotOver({ paint, over, thinningPercent: state.percent }, state.dotMm * DOT_HEIGHT_SHARE * 1000);
+  const paint = { colour: subject.colour, contrastRatio: subject.hides!.ratio, ofMicrons: subject.kind.film.wetMicrons ?? USUAL_WET_MICRONS };
+  const dot = dotOver({ paint, over, thinningPercent: state.percent }, dotMicrons(state.dotMm));
   return (
     <section className="grid max-w-xl gap-1">
       <Slider
@@ -129,7 +119,7 @@ function Dot({ subject, over, state, set }: { subject: Subject; over: string; st
           ))}
         </svg>
         <span>
-          {dot.deltaE < 2 ? "A dot is thick enough to cover by itself." : `A dot ${SOLIDITY_WORDS[solidityOf(dot.deltaE)]}.`}
+          {looksSolid(dot.deltaE) ? "A dot is thick enough to cover by itself." : `A dot ${SOLIDITY_WORDS[solidityOf(dot.deltaE)]}.`}
           {dot.whiteFirst && " Set a dot of white first, and this one on it."}
         </span>
       </p>
@@ -159,7 +149,6 @@ function Underlaid({ answer, doing, subject }: { answer: HideAnswer; doing: Plan
 /** How many coats: the colour over what is really beneath it, coat by coat. */
 export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; place: string; shelf: DeskShelf; doing: PlanDoing | null }) {
   const { plan } = subject;
-  const { dropsPerMl } = useAppContext().settings;
   const grounds = groundsFor(subject, shelf);
   const [state, set] = useDesk<State>(`${place}hide`, {
     over: grounds[0]!.id,
@@ -171,14 +160,13 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
   if (!subject.hides) return <Effects subject={subject} />;
   const ground = grounds.find((one) => one.id === state.over);
   const over = ground?.colour ?? (state.over === OWN ? state.own : grounds[0]!.colour);
-  const usual = subject.kind.film.wetMicrons ?? 75;
+  const usual = subject.kind.film.wetMicrons ?? USUAL_WET_MICRONS;
   const answer = hide({
     paint: { colour: subject.colour, contrastRatio: subject.hides.ratio, ofMicrons: usual },
     over,
     wetMicrons: (usual * state.film) / 100,
     thinningPercent: state.percent,
   });
-  const more = oneMore(answer.perCoat, answer.coats);
   const sheen: Sheen | undefined = subject.jar?.label.sheen;
   const takes = answer.coats;
   return (
@@ -192,15 +180,7 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
         />
         {state.over === OWN && <Colour label={`near ${nameOfColour(state.own)}`} value={state.own} onChange={(own) => set({ own, over: OWN })} />}
         <Slider label="How full a coat" value={state.film} least={50} most={200} step={10} says={filmText(state.film)} onChange={(film) => set({ film })} />
-        <Slider
-          label="Thinned by"
-          value={state.percent}
-          least={0}
-          most={60}
-          step={5}
-          says={thinnedText(state.percent, dropsPerMl)}
-          onChange={(percent) => set({ percent })}
-        />
+        <ThinnedSlider label="Thinned by" percent={state.percent} most={60} onChange={(percent) => set({ percent })} />
         <p className="text-soft">How well it covers: {HIDES_BY[subject.hides.by]}.</p>
         <div className="max-w-52">
           <Painted colour={subject.colour} sheen={sheen} label={subject.name} says="laid thick" tall={52} />
@@ -214,15 +194,10 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
           full={subject.colour}
           strips={answer.perCoat
             .slice(0, STRIPS)
-            .map(({ coats, colour, deltaE }) => ({
-              colour,
-              label: coats === 1 ? "1 coat" : `${coats} coats`,
-              says: SOLIDITY_WORDS[solidityOf(deltaE)],
-              solid: deltaE < 2,
-            }))}
+            .map(({ coats, colour, deltaE }) => ({ colour, label: coatsText(coats), says: SOLIDITY_WORDS[solidityOf(deltaE)], solid: looksSolid(deltaE) }))}
         />
         <Underlaid answer={answer} doing={doing} subject={subject} />
-        <p>The right half of each strip is the full colour. Judged where the brush leaves it thinnest. {more}</p>
+        <p>The right half of each strip is the full colour. Judged where the brush leaves it thinnest. {oneMore(answer.perCoat, answer.coats)}</p>
         {doing && plan && !plan.done && !plan.marks && takes !== null && takes !== plan.coats && (
           <p>
             <button
@@ -230,7 +205,7 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
               className="button button-act"
               onClick={() => doing.apply(plan.stepIds.map((stepId) => ({ op: "set", stepId, field: "coats", value: takes })))}
             >
-              Take {takes === 1 ? "1 coat" : `${takes} coats`} in the plan
+              Take {coatsText(takes)} in the plan
             </button>{" "}
             <span className="text-soft">It has {plan.coats} now.</span>
           </p>

@@ -1,12 +1,9 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import type { Jar } from "#core/catalogue/jar";
 import { lightness } from "#core/film/colour";
 import { onePuddle, shadeLadder } from "#core/film/ladder";
-import type { MixPaint } from "#core/film/mix";
 import { mixedContrastRatio } from "#core/film/mix";
-import type { Recipe } from "#core/film/tint";
-import { jarsToMix, partsOfMix, tintPaintOf } from "#core/shelf/mixes";
-import { jarId } from "#core/catalogue/ids";
+import type { Shared } from "#core/film/recipe";
+import { jarsToMix, tintPaintOf } from "#core/shelf/mixes";
 import { paintOf } from "#core/film/tint";
 import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
@@ -23,21 +20,25 @@ interface State {
   readonly steps: number;
 }
 
-/** The mixture itself as a paint. */
-function asPaint(recipe: Recipe, jars: readonly Jar[]): MixPaint {
-  const parts = partsOfMix(
-    recipe.parts.map(({ id, share }) => ({ jar: jarId(id), name: id, colour: jars.find((jar) => jar.id === id)?.colour ?? recipe.colour, share })),
-    jars,
-    CATALOGUE,
-  ).map((part) => ({ ...part, parts: part.share }));
-  return { colour: recipe.colour, contrastRatio: mixedContrastRatio(parts) };
-}
-
 /** How much of one shade is laid as its first coat, and as much for the second, as shares of a rung. */
 const HALF = 0.5;
 
 /** Shades from the mixture towards a jar, and the one puddle they can all be made from. */
-export function Ladder({ recipe, subject, shelf, place, ml }: { recipe: Recipe; subject: Subject; shelf: DeskShelf; place: string; ml: number }) {
+export function Ladder({
+  from,
+  shared,
+  subject,
+  shelf,
+  place,
+  ml,
+}: {
+  from: string;
+  shared: readonly Shared[];
+  subject: Subject;
+  shelf: DeskShelf;
+  place: string;
+  ml: number;
+}) {
   const { settings } = useAppContext();
   const jars = jarsToMix(subject.kind, shelf.jars, shelf.left, CATALOGUE);
   const darker = [...jars].sort((a, b) => lightness(a.colour!) - lightness(b.colour!));
@@ -45,8 +46,9 @@ export function Ladder({ recipe, subject, shelf, place, ml }: { recipe: Recipe; 
   const towards = jars.find((jar) => jar.id === state.towards) ?? darker[0];
   if (!towards) return null;
   const paint = paintOf(tintPaintOf(towards, CATALOGUE));
+  const mixture = { colour: from, contrastRatio: mixedContrastRatio(shared.map((part) => ({ ...part, parts: part.share }))) };
   // The jar itself is no rung: the last shade is still a mixture.
-  const rungs = shadeLadder(asPaint(recipe, shelf.jars), paint, state.steps + 1).slice(0, state.steps);
+  const rungs = shadeLadder(mixture, paint, state.steps + 1).slice(0, state.steps);
   const each = ml / state.steps;
   const puddle = onePuddle(
     rungs,

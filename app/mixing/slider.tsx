@@ -1,4 +1,6 @@
 import { useId } from "react";
+import { useAppContext } from "~/components/app-context";
+import { thinnedText } from "./desk-words";
 
 interface Props {
   readonly label: string;
@@ -44,4 +46,10 @@ export const AMOUNTS_ML = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 
 export function AmountSlider({ label, ml, onChange, says }: { label: string; ml: number; says: string; onChange: (ml: number) => void }) {
   const nearest = AMOUNTS_ML.reduce((best, one, at) => (Math.abs(one - ml) < Math.abs(AMOUNTS_ML[best]! - ml) ? at : best), 0);
   return <Slider label={label} value={nearest} least={0} most={AMOUNTS_ML.length - 1} step={1} says={says} onChange={(at) => onChange(AMOUNTS_ML[at]!)} />;
+}
+
+/** How far a paint is thinned, told in the user's own drops. */
+export function ThinnedSlider({ label, percent, most, onChange }: { label: string; percent: number; most: number; onChange: (percent: number) => void }) {
+  const { dropsPerMl } = useAppContext().settings;
+  return <Slider label={label} value={Math.min(most, percent)} least={0} most={most} step={5} says={thinnedText(percent, dropsPerMl)} onChange={onChange} />;
 }

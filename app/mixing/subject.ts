@@ -6,7 +6,7 @@ import type { PlanColour } from "#core/coating/explain/plan-colours";
 import type { Change } from "#core/coating/model/change";
 import { nameOfColour } from "#core/film/colour-names";
 import { usualContrastRatio } from "#core/film/mix";
-import { jarHides } from "#core/shelf/mixes";
+import { jarHides, kindOfJar } from "#core/shelf/mixes";
 import type { JarHides } from "#core/shelf/mixes";
 
 /** What the desk is about: a paint of some colour, out of a jar or not, in a plan or not. */
@@ -37,7 +37,7 @@ export const COLOUR_KINDS = [...CATALOGUE.products.values()].filter(
 
 /** A jar as what the desk is about. */
 export function subjectOfJar(jar: Jar): Subject {
-  const kind = CATALOGUE.products.get(jar.classId) ?? USUAL_KIND;
+  const kind = kindOfJar(jar, CATALOGUE) ?? USUAL_KIND;
   return { name: jar.name, kind, colour: jar.colour ?? "#8b8f91", jar, plan: null, hides: jarHides(jar, kind) };
 }
 
@@ -56,8 +56,8 @@ export function subjectOfColour(colour: string, kind: ProductClass): Subject {
 
 /** A colour of a plan, hiding as the plan reckons it. */
 export function subjectOfPlan(plan: PlanColour, jars: readonly Jar[]): Subject {
-  const kind = CATALOGUE.products.get(plan.product) ?? USUAL_KIND;
   const jar = jars.find((one) => one.id === plan.jar) ?? null;
+  const kind = (jar && kindOfJar(jar, CATALOGUE)) ?? CATALOGUE.products.get(plan.product) ?? USUAL_KIND;
   const known = jar && jarHides(jar, kind);
   const ratio = plan.contrastRatio;
   const hides = known && known.by !== "typical" ? known : ratio === null ? null : { ratio, by: "typical" as const };

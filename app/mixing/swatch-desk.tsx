@@ -1,18 +1,16 @@
 import { useState } from "react";
-import { Camera } from "lucide-react";
 import { jarHides } from "#core/shelf/mixes";
 import { readingOf } from "#core/film/calibrate";
 import type { Calibrated, Reading, Swatch } from "#core/film/calibrate";
-import type { Light } from "#core/film/light";
+import { lightOfPixel } from "#core/film/light";
 import { jarId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
-import { useAppContext } from "~/components/app-context";
 import { Choice, Colour, Radios } from "~/components/fields";
-import { FileButton } from "~/components/file-button";
+import { usePickedPhoto } from "~/components/photo-pick";
 import { PhotoSpot } from "~/components/photo-spot";
-import { FAULT_WORDS, thinnedText } from "./desk-words";
+import { FAULT_WORDS, hidesText } from "./desk-words";
 import { Painted } from "./painted";
-import { Slider } from "./slider";
+import { ThinnedSlider } from "./slider";
 import type { Subject } from "./subject";
 import { useDesk } from "./use-desk";
 import type { DeskShelf } from "./use-shelf";
@@ -39,39 +37,17 @@ const PHOTO_PX = 460;
 
 /** A photograph of the swatch: each tap takes the spot that is asked for, and goes on to the next. */
 function FromPhoto({ spot, take }: { spot: Spot; take: (reading: Reading) => void }) {
-  const [photo, setPhoto] = useState<ImageBitmap | null>(null);
-  const [wrong, setWrong] = useState(false);
+  const { photo, button, fault } = usePickedPhoto("Photograph of the swatch", "Photograph of the swatch");
   return (
     <div className="grid gap-2">
-      <FileButton
-        icon={Camera}
-        label="Photograph of the swatch"
-        accept="image/*"
-        take={(file) =>
-          void createImageBitmap(file).then(
-            (bitmap) => (setWrong(false), setPhoto(bitmap)),
-            () => setWrong(true),
-          )
-        }
-      >
-        Photograph of the swatch
-      </FileButton>
-      {wrong && (
-        <p role="alert" className="text-stop">
-          This file is no picture the browser can read.
-        </p>
-      )}
+      {button}
+      {fault}
       {photo && (
         <>
           <p className="font-semibold" role="status">
             Tap {SPOTS.find(({ id }) => id === spot)!.name}.
           </p>
-          <PhotoSpot
-            photo={photo}
-            label="Your swatch"
-            px={PHOTO_PX}
-            take={(hex, samples) => take(samples.length > 1 ? readingOf(samples as readonly Light[]) : { colour: hex })}
-          />
+          <PhotoSpot photo={photo} label="Your swatch" px={PHOTO_PX} take={(_hex, pixels) => take(readingOf(pixels.map(lightOfPixel)))} />
         </>
       )}
     </div>
@@ -79,7 +55,7 @@ function FromPhoto({ spot, take }: { spot: Spot; take: (reading: Reading) => voi
 }
 
 const whole = (readings: State["readings"]): readings is Swatch & State["readings"] => SPOTS.every(({ id, needed }) => !needed || readings[id] !== undefined);
-const percentText = (ratio: number) => `${Math.round(ratio * 100)} of 100`;
+const percentOf = (ratio: number) => Math.round(ratio * 100);
 
 function Result({ found, jar, shelf }: { found: Calibrated; jar: Jar | undefined; shelf: DeskShelf }) {
   if (!found.ok) return <p className="notice bg-warn-tint">{FAULT_WORDS[found.why]}</p>;
@@ -93,20 +69,19 @@ function Result({ found, jar, shelf }: { found: Calibrated; jar: Jar | undefined
           <Painted colour={colour} label="laid thick" tall={44} />
         </div>
         <p>
-          <strong>
-            One coat on black is {atLeast ? "at least " : ""}as bright as {percentText(atLeast ? from : ratio)} of one on white
-          </strong>
+          <strong>{hidesText(found.hiding)}</strong>
           {!atLeast && (
             <span className="text-soft">
-              , give or take: {percentText(from)} to {percentText(to)}
+              {" "}
+              Give or take: {percentOf(from)} to {percentOf(to)}.
             </span>
           )}
-          .{atLeast && " It covers too well to tell more exactly: thin a coat of it, and say so above, if you want to know."}
+          {atLeast && " It covers too well to tell more exactly: thin a coat of it, and say so above, if you want to know."}
         </p>
       </div>
       {before && (
         <p className="text-soft">
-          Until now it was taken to be {percentText(before.ratio)}
+          Until now it was taken to cover {percentOf(before.ratio)} of 100
           {before.by === "typical" ? ", as is typical" : ""}.
         </p>
       )}
@@ -138,7 +113,6 @@ export function SwatchDesk({
   shelf: DeskShelf;
   read: (swatch: Swatch) => Promise<Calibrated>;
 }) {
-  const { dropsPerMl } = useAppContext().settings;
   const jars = shelf.jars.filter((jar) => (shelf.kindOf(jar)?.film.contrastRatio ?? null) !== null);
   const [state, set] = useDesk<State>(`${place}swatch`, { jar: subject.jar?.id ?? jars[0]?.id ?? "", readings: {}, spot: "dark", percent: 0 });
   const [found, setFound] = useState<Calibrated | null>(null);
@@ -166,13 +140,10 @@ export function SwatchDesk({
           dry, photograph it in daylight with no lamp on it.
         </p>
         {jars.length > 0 && <Choice label="It is" value={state.jar} choices={jars.map(({ id, name }) => ({ id, name }))} onChange={(id) => set({ jar: id })} />}
-        <Slider
+        <ThinnedSlider
           label="The coat was thinned by"
-          value={state.percent}
-          least={0}
+          percent={state.percent}
           most={100}
-          step={5}
-          says={thinnedText(state.percent, dropsPerMl)}
           onChange={(percent) => {
             set({ percent });
             setFound(null);

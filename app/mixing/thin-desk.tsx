@@ -2,19 +2,21 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { materialId } from "#core/catalogue/ids";
 import type { Body } from "#core/catalogue/product-class";
 import { colourDifference } from "#core/film/colour";
-import { consistencyAfter, consistencyOf, THINNING_SCHOOLS } from "#core/film/consistency";
+import { BENCH_TESTS, consistencyAfter, consistencyOf, SCHOOL_TRADES, schoolOf, THINNER_OF, THINNING_SCHOOLS } from "#core/film/consistency";
 import type { ThinningSchool } from "#core/film/consistency";
+import { STANDARD_DROPS_PER_ML } from "#core/film/drops";
 import { isLiquid, PURPOSES } from "#core/film/purposes";
 import type { Purpose } from "#core/film/purposes";
 import { thinnedWithWhite } from "#core/film/recipe";
-import { thin } from "#core/film/thin";
+import { thinPaint } from "#core/film/thin";
 import type { ThinAnswer } from "#core/film/thin";
 import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
 import { useMenu } from "~/components/use-menu";
-import { AmountSlider, Slider } from "./slider";
+import { thinnerName } from "~/components/thinning-words";
+import { AmountSlider, ThinnedSlider } from "./slider";
 import { Painted } from "./painted";
-import { measureText, thinnedText } from "./desk-words";
+import { measureText, sentence } from "./desk-words";
 import type { PlanDoing, Subject } from "./subject";
 import { useDesk } from "./use-desk";
 
@@ -31,21 +33,6 @@ const PURPOSE_WORDS: Readonly<Record<Purpose, string>> = {
   varnish: "varnish",
   stain: "stain",
 };
-const SCHOOL_WORDS: Readonly<Record<ThinningSchool, string>> = {
-  water: "water",
-  "fluid-medium": "fluid medium",
-  "pouring-medium": "pouring medium",
-  "fluid-white": "fluid white",
-  none: "nothing",
-};
-/** What a school trades. */
-const SCHOOL_TRADES: Readonly<Record<ThinningSchool, string>> = {
-  water: "Water costs nothing and dries fastest; too much of it leaves the paint lean, and it chalks and lifts.",
-  "fluid-medium": "Medium keeps the paint strong however thin; it costs more and dries a little glossier.",
-  "pouring-medium": "Pouring medium levels the best and stays wet the longest.",
-  "fluid-white": "Fluid white loosens and keeps the paint covering, and makes it paler.",
-  none: "Nothing added is the same every time; thick paint leaves marks and peaks.",
-};
 const BODY_WORDS: Readonly<Record<Body, string>> = {
   pours: "pours like milk",
   "self-levels": "levels by itself, like cream",
@@ -53,15 +40,6 @@ const BODY_WORDS: Readonly<Record<Body, string>> = {
   "domed-dot": "holds a domed dot, like custard",
   peaks: "stands in peaks, like icing",
 };
-/** Two tests at the table for each body: the spoon, and the peak. */
-const TESTS: Readonly<Record<Body, { readonly spoon: string; readonly peak: string }>> = {
-  pours: { spoon: "runs off a tilted spoon at once", peak: "a lifted tip leaves no peak at all" },
-  "self-levels": { spoon: "slides off a tilted spoon in a ribbon", peak: "the peak of a dot is gone in a second or two" },
-  "soft-dot": { spoon: "creeps to the edge of a tilted spoon and drops", peak: "the peak of a dot sinks within ten seconds" },
-  "domed-dot": { spoon: "hangs on a tilted spoon, then falls in a lump", peak: "the peak of a dot rounds off within a minute" },
-  peaks: { spoon: "stays on a tilted spoon", peak: "the peak of a dot still stands after a minute" },
-};
-
 interface State {
   readonly ml: number;
   readonly purpose: Purpose;
@@ -86,7 +64,7 @@ function Feel({ answer }: { answer: ThinAnswer }) {
         <strong>It {BODY_WORDS[after]}.</strong> {before !== after && before && <span className="text-soft">As it comes it {BODY_WORDS[before]}.</span>}
       </p>
       <p>
-        With the spoon: it {TESTS[after].spoon}. With the peak: {TESTS[after].peak}.
+        On a tilted spoon {BENCH_TESTS.value[after].spoon}. The peak of a dot: {BENCH_TESTS.value[after].peak}.
       </p>
       <p className={after === wanted ? "text-ready" : ""}>
         {after === wanted ? "That is what it wants: " : `Wanted here: it ${BODY_WORDS[wanted]}; then `}
@@ -110,7 +88,7 @@ function Thinned({ subject, answer, percent }: { subject: Subject; answer: ThinA
       )}
       {percent > 0 && (
         <p className="text-soft">
-          A coat of it keeps {Math.round(answer.hidingShare * 100)} of 100 parts of its cover
+          A coat of it covers about {Math.round((1 - answer.hidingShare) * 100)} % less
           {answer.dryingFactor > 1.05 && `, and takes about ${Math.round((answer.dryingFactor - 1) * 100)} % longer to dry to the touch`}.
         </p>
       )}
@@ -125,22 +103,21 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
   const { plan } = subject;
   const [state, set] = useDesk<State>(`${place}thin`, { ml: 5, purpose: plan?.purpose ?? "base", material: doing?.material ?? "", school: "", percent: null });
   if (!isLiquid(subject.kind, undefined)) return <p>{subject.kind.name} is not poured out: there is nothing to thin.</p>;
-  const answer = thin(
+  const surface = CATALOGUE.materials.get(materialId(state.material))?.surface ?? "porous";
+  const answer = thinPaint(
+    subject.kind,
     {
-      product: subject.kind.id,
       purpose: state.purpose,
       puddleMl: state.ml,
       dropsPerMl: settings.dropsPerMl,
-      ...(state.material === "" ? {} : { material: materialId(state.material) }),
       ...(state.school === "" ? {} : { school: state.school }),
       ...(state.percent === null ? {} : { percent: state.percent }),
     },
-    CATALOGUE,
+    surface,
   );
-  if (!answer) return null;
   const most = state.purpose === "wash" ? MOST_WASH : MOST_PERCENT;
   const drops = Math.round(answer.drops.typical);
-  const thinner = SCHOOL_WORDS[THINNING_SCHOOLS.find((one) => one === state.school) ?? schoolOf(answer.with)];
+  const school = state.school === "" ? schoolOf(answer.with) : state.school;
   const liquid = subject.kind.carrier === "water";
   const index = consistencyOf(subject.kind);
   return (
@@ -163,21 +140,11 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
           <Choice
             label="Thinned with"
             value={state.school}
-            choices={[{ id: "", name: "as is usual" }, ...THINNING_SCHOOLS.map((id) => ({ id, name: SCHOOL_WORDS[id] }))]}
+            choices={[{ id: "", name: "as is usual" }, ...THINNING_SCHOOLS.map((id) => ({ id, name: thinnerName(THINNER_OF[id]) }))]}
             onChange={(school) => set({ school: school as State["school"], percent: null })}
           />
         )}
-        {state.school !== "none" && (
-          <Slider
-            label="How much of it"
-            value={Math.min(most, answer.percent)}
-            least={0}
-            most={most}
-            step={5}
-            says={thinnedText(answer.percent, settings.dropsPerMl)}
-            onChange={(percent) => set({ percent })}
-          />
-        )}
+        {state.school !== "none" && <ThinnedSlider label="How much of it" percent={answer.percent} most={most} onChange={(percent) => set({ percent })} />}
         {state.percent !== null && (
           <button type="button" className="button w-fit" onClick={() => set({ percent: null })}>
             As is usual
@@ -186,7 +153,7 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
       </div>
       <div className="grid content-start gap-3">
         <h3 className="text-2xl">
-          {drops === 0 ? "As it comes" : `${drops === 1 ? "1 drop" : measureText(answer.ml, drops)} of ${thinner} to ${state.ml} ml of paint`}
+          {drops === 0 ? "As it comes" : `${drops === 1 ? "1 drop" : measureText(answer.ml, drops)} of ${thinnerName(answer.with)} to ${state.ml} ml of paint`}
         </h3>
         {drops > 0 && state.percent === null && answer.drops.from !== answer.drops.to && (
           <p className="text-soft">
@@ -194,16 +161,14 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
           </p>
         )}
         <Feel answer={answer} />
-        <p>{`${answer.why.charAt(0).toUpperCase()}${answer.why.slice(1)}.`}</p>
+        <p>{sentence(answer.why)}</p>
         {answer.findings.map(({ code, message }) => (
           <p key={code} className="notice bg-warn-tint">
-            {`${message.charAt(0).toUpperCase()}${message.slice(1)}.`}
+            {sentence(message)}
           </p>
         ))}
         <Thinned subject={subject} answer={answer} percent={answer.percent} />
-        {(answer.percent > 0 || state.school !== "") && (
-          <p className="text-soft">{SCHOOL_TRADES[state.school === "" ? schoolOf(answer.with) : state.school]}</p>
-        )}
+        {(answer.percent > 0 || state.school !== "") && <p className="text-soft">{sentence(SCHOOL_TRADES.value[school])}</p>}
         {index !== null && answer.percent > 0 && consistencyAfter(index, answer.with, answer.percent) < index - 1 && (
           <p className="text-soft">That is a good deal thinner than it comes: try it on a scrap first.</p>
         )}
@@ -221,16 +186,11 @@ export function ThinDesk({ subject, place, doing }: { subject: Subject; place: s
           </p>
         )}
         <p className="text-soft">
-          {settings.dropsPerMl === 20
-            ? "Drops are those of a standard dropper, 20 to a ml; count your own under Drops."
+          {settings.dropsPerMl === STANDARD_DROPS_PER_ML
+            ? `Drops are those of a standard dropper, ${STANDARD_DROPS_PER_ML} to a ml; count your own under Drops.`
             : `By your own dropper: ${Math.round(settings.dropsPerMl)} drops to a ml.`}
         </p>
       </div>
     </div>
   );
-}
-
-function schoolOf(thinner: string): ThinningSchool {
-  if (thinner === "gloss-fluid-medium") return "fluid-medium";
-  return THINNING_SCHOOLS.find((one) => one === thinner) ?? "none";
 }

@@ -1,6 +1,7 @@
+import type { PlanColour } from "#core/coating/explain/plan-colours";
 import { nameOfColour } from "#core/film/colour-names";
 import { RESERVE, withReserve } from "#core/film/recipe";
-import { plainest } from "#core/film/tint";
+import { isWorthTelling, plainest, recipeKey } from "#core/film/tint";
 import { isMixed } from "#core/shelf/mixes";
 import { sayMl } from "#core/units/volume";
 import { useAppContext } from "~/components/app-context";
@@ -13,16 +14,24 @@ import { Ladder } from "./ladder-part";
 import { Painted } from "./painted";
 import { AmountSlider } from "./slider";
 import type { PlanDoing, Subject } from "./subject";
-import { Keep, keyOf, Nearest, Reach, sharedOf, Worked, WORTH } from "./tint-parts";
+import { Keep, Nearest, Reach, sharedOf, Worked } from "./tint-parts";
 import type { TintState } from "./tint-parts";
 import { useDesk } from "./use-desk";
 import { useRecipes } from "./use-recipes";
 import type { DeskShelf } from "./use-shelf";
 
+/** Other ways told at once. */
+const MOST_OTHERS = 4;
+/** A small puddle, mL. */
+const USUAL_ML = 10;
+
 const PARTS = [
   { id: "2", name: "two" },
   { id: "3", name: "up to three" },
 ];
+
+/** What is mixed for a plan, with what is mixed over, in whole mL; null where nothing is wanted of it. */
+const wantedFor = (plan: PlanColour | null) => (plan && plan.jarMl > 0 ? Math.ceil(withReserve(plan.jarMl)) : null);
 
 /** Mixes what the desk is about: by its own recipe where it is a mixture that is kept, else by a new one. */
 export function TintDesk(props: TintProps) {
@@ -44,15 +53,15 @@ export function TintDesk(props: TintProps) {
         <NewTint {...props} />
       </>
     );
-  const wanted = subject.plan && subject.plan.jarMl > 0 ? Math.max(1, Math.ceil(withReserve(subject.plan.jarMl))) : undefined;
+  const wanted = wantedFor(subject.plan);
   return (
     <div className="grid max-w-xl gap-3">
-      {wanted !== undefined && (
+      {wanted !== null && (
         <p>
           The plan takes {sayMl(subject.plan!.jarMl)} of it; with {Math.round(RESERVE.value * 100)} % over, {sayMl(wanted)}.
         </p>
       )}
-      <Again pot={pot} shelf={shelf} place={place} {...(wanted === undefined ? {} : { ml: wanted })} />
+      <Again pot={pot} shelf={shelf} place={place} {...(wanted === null ? {} : { ml: wanted })} />
       <button type="button" className="button w-fit" onClick={() => set({ anew: true })}>
         Mix another colour for it
       </button>
@@ -73,23 +82,16 @@ interface TintProps {
 function NewTint({ subject, place, shelf, doing, retarget }: TintProps) {
   const { settings } = useAppContext();
   const { plan } = subject;
-  const wantedMl = plan && plan.jarMl > 0 ? withReserve(plan.jarMl) : null;
-  const [state, set] = useDesk<TintState>(`${place}tint`, {
-    target: subject.colour,
-    ml: wantedMl === null ? 10 : Math.max(1, Math.round(wantedMl)),
-    parts: 3,
-    without: [],
-    chosen: "",
-    name: null,
-  });
+  const wantedMl = wantedFor(plan);
+  const [state, set] = useDesk<TintState>(`${place}tint`, { target: subject.colour, ml: wantedMl ?? USUAL_ML, parts: 3, without: [], chosen: "", name: null });
   const target = retarget ? subject.colour : state.target;
   const { found, busy, share } = useRecipes(place, { target, ml: state.ml, kind: subject.kind.id, parts: state.parts, without: state.without });
   const recipes = found?.answer.recipes ?? [];
   const first = plainest(recipes);
-  const recipe = recipes.find((one) => keyOf(one) === state.chosen) ?? first;
+  const recipe = recipes.find((one) => recipeKey(one) === state.chosen) ?? first;
   const shared = recipe ? sharedOf(recipe, shelf.jars, settings.dropsPerMl) : [];
-  const others = recipes.filter((one) => one !== recipe && recipe && one.deltaE < Math.max(WORTH, recipe.deltaE + 2)).slice(0, 4);
-  const used = shelf.jars.filter((jar) => state.without.includes(jar.id));
+  const others = recipes.filter((one) => one !== recipe && isWorthTelling(one)).slice(0, MOST_OTHERS);
+  const leftOut = shelf.jars.filter((jar) => state.without.includes(jar.id));
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
       <div className="grid content-start gap-3">
@@ -104,19 +106,19 @@ function NewTint({ subject, place, shelf, doing, retarget }: TintProps) {
         {wantedMl !== null && (
           <p className="text-soft">
             The plan takes {sayMl(plan!.jarMl)} of it;{" "}
-            <button type="button" className="underline" onClick={() => set({ ml: Math.max(1, Math.ceil(wantedMl)) })}>
+            <button type="button" className="underline" onClick={() => set({ ml: wantedMl })}>
               with {Math.round(RESERVE.value * 100)} % over, {sayMl(wantedMl)}
             </button>
             : a second batch never quite matches the first.
           </p>
         )}
         <Radios legend="From how many jars" value={String(state.parts)} choices={PARTS} onChange={(parts) => set({ parts: Number(parts), chosen: "" })} />
-        {used.length > 0 && (
+        {leftOut.length > 0 && (
           <div>
             <p className="mb-1">Left out; tick to use again</p>
             <Chips
               label="Left out"
-              choices={used.map(({ id, name }) => ({ id, name }))}
+              choices={leftOut.map(({ id, name }) => ({ id, name }))}
               chosen={[]}
               onChange={([id]) => set({ without: state.without.filter((one) => one !== id) })}
             />
@@ -141,7 +143,7 @@ function NewTint({ subject, place, shelf, doing, retarget }: TintProps) {
             </p>
             {found && !found.answer.reachable && <Reach asked={found.reach} jars={shelf.jars} ml={state.ml} dropsPerMl={settings.dropsPerMl} />}
             {recipe && <Worked recipe={recipe} shared={shared} ml={state.ml} />}
-            {recipe && <Keep key={keyOf(recipe)} state={state} set={set} recipe={recipe} shared={shared} subject={subject} shelf={shelf} doing={doing} />}
+            {recipe && <Keep key={recipeKey(recipe)} state={state} set={set} recipe={recipe} shared={shared} subject={subject} shelf={shelf} doing={doing} />}
             {others.length > 0 && (
               <div>
                 <p className="mb-1">Other ways to it</p>
@@ -149,8 +151,8 @@ function NewTint({ subject, place, shelf, doing, retarget }: TintProps) {
                   {others.map((one) => {
                     const names = sharedOf(one, shelf.jars, settings.dropsPerMl).map(({ name }) => name);
                     return (
-                      <li key={keyOf(one)}>
-                        <button type="button" className="chip text-left" onClick={() => set({ chosen: keyOf(one) })}>
+                      <li key={recipeKey(one)}>
+                        <button type="button" className="chip text-left" onClick={() => set({ chosen: recipeKey(one) })}>
                           <ColourChip colour={one.colour} /> {names.join(" + ")}
                         </button>{" "}
                         <span className="text-soft">{nearnessText(one.deltaE)}</span>
@@ -177,7 +179,7 @@ function NewTint({ subject, place, shelf, doing, retarget }: TintProps) {
               </p>
             )}
             <Nearest jars={shelf.jars.filter((jar) => jar.classId === subject.kind.id)} target={target} />
-            {recipe && <Ladder recipe={recipe} subject={subject} shelf={shelf} place={place} ml={state.ml} />}
+            {recipe && <Ladder from={recipe.colour} shared={shared} subject={subject} shelf={shelf} place={place} ml={state.ml} />}
           </>
         )}
       </div>

@@ -3,13 +3,14 @@ import { FlaskConical } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { jarId } from "#core/catalogue/ids";
 import type { Jar, MixedFrom } from "#core/catalogue/jar";
-import { nearestInColour, differenceInWords } from "#core/coating/facts/jars";
+import { differenceInWords, isOfColour, nearestInColour } from "#core/coating/facts/jars";
 import { takeFrom } from "#core/coating/model/own-steps";
 import { COLOUR_NAMES, nameOfColour } from "#core/film/colour-names";
 import { isOfShop, shopName } from "#core/film/reach";
 import type { WouldReach } from "#core/film/reach";
 import { costOf, measuredOut, overflow, wholeParts } from "#core/film/recipe";
 import type { Shared } from "#core/film/recipe";
+import { isWorthTelling, nearnessOf } from "#core/film/tint";
 import type { Recipe } from "#core/film/tint";
 import { mixedJar, partsOfMix, sayParts } from "#core/shelf/mixes";
 import { sayMl } from "#core/units/volume";
@@ -30,16 +31,6 @@ export interface TintState {
   readonly chosen: string;
   readonly name: string | null;
 }
-
-/** Other ways are told up to this ΔE00. */
-export const WORTH = 4;
-
-/** Which jars a recipe is of. */
-export const keyOf = ({ parts }: Recipe) =>
-  parts
-    .map(({ id }) => id)
-    .sort()
-    .join();
 
 /** A recipe with all that is known of its jars. */
 export function sharedOf({ parts }: Recipe, jars: readonly Jar[], dropsPerMl: number): readonly (Shared & { readonly name: string })[] {
@@ -88,11 +79,19 @@ export function Worked({ recipe, shared, ml }: { recipe: Recipe; shared: readonl
 }
 
 /** What would have to be bought. */
-export function Reach({ asked, ...rest }: { asked: Promise<WouldReach | null> | null; jars: readonly Jar[]; ml: number; dropsPerMl: number }) {
+export function Reach({
+  asked,
+  ...rest
+}: {
+  asked: Promise<{ readonly found: WouldReach | null } | null> | null;
+  jars: readonly Jar[];
+  ml: number;
+  dropsPerMl: number;
+}) {
   const waiting = <p className="notice bg-warn-tint">It cannot be reached with these; the nearest is shown. Looking for a jar that would reach it…</p>;
   return asked ? (
     <Awaited of={asked} waiting={waiting}>
-      {(reach) => <Reached reach={reach} {...rest} />}
+      {(reach) => (reach ? <Reached reach={reach.found} {...rest} /> : waiting)}
     </Awaited>
   ) : (
     waiting
@@ -130,8 +129,8 @@ function Reached({ reach, jars, ml, dropsPerMl }: { reach: WouldReach | null; ja
 export function Keep({ state, set, recipe, shared, subject, shelf, doing }: KeepProps) {
   const id = useId();
   const usual = nameOfColour(recipe.colour);
-  const [keptAs, setKept] = useState<{ readonly id: string; readonly name: string } | null>(null);
-  const here = keptAs && shelf.jars.find((jar) => jar.id === keptAs.id);
+  const [kept, setKept] = useState<string | null>(null);
+  const here = shelf.jars.find((jar) => jar.id === kept);
   const keep = () => {
     const typed = state.name?.trim() ?? "";
     const name = typed === "" ? `${usual.charAt(0).toUpperCase()}${usual.slice(1)}, mixed` : typed;
@@ -145,11 +144,10 @@ export function Keep({ state, set, recipe, shared, subject, shelf, doing }: Keep
       CATALOGUE,
     );
     shelf.add(pot);
-    setKept({ id: pot.id, name });
+    setKept(pot.id);
     set({ name: null });
     const { plan } = subject;
     if (doing && plan && !plan.done) doing.apply(takeFrom(plan.stepIds, plan, pot));
-    return pot;
   };
   if (recipe.parts.length < 2) return <p className="text-soft">That is one jar as it comes: there is nothing to mix.</p>;
   return (
@@ -165,7 +163,7 @@ export function Keep({ state, set, recipe, shared, subject, shelf, doing }: Keep
           onChange={(event) => set({ name: event.target.value })}
         />
       </div>
-      <button type="button" className={`button ${recipe.deltaE < WORTH ? "button-act" : ""}`} onClick={keep}>
+      <button type="button" className={`button ${isWorthTelling(recipe) ? "button-act" : ""}`} onClick={keep}>
         {doing && subject.plan && !subject.plan.done ? "Keep it, and use it in the plan" : "Keep this mixture"}
       </button>
       {here && (
@@ -192,17 +190,14 @@ interface KeepProps {
   readonly doing: PlanDoing | null;
 }
 
-/** Up to this ΔE00 a jar is nearly the colour that is wanted. */
-const NEARLY = 6;
-
 /** The nearest jar as it comes, and how the mixture compares. */
 export function Nearest({ jars, target }: { jars: readonly Jar[]; target: string }) {
   const near = nearestInColour(jars, target);
-  if (!near || near.apart < 1) return null;
+  if (!near || nearnessOf(near.apart) === "same") return null;
   return (
     <p className="text-soft">
       Unmixed, the nearest you own is <ColourChip colour={near.colour} size={18} /> {near.name}:{" "}
-      {near.apart < NEARLY ? "nearly the same" : differenceInWords(near.colour, target)}.
+      {isOfColour(near) ? "nearly the same" : differenceInWords(near.colour, target)}.
     </p>
   );
 }

@@ -5,6 +5,7 @@ import type { Jar, JarLabel } from "#core/catalogue/jar";
 import type { ProductClass } from "#core/catalogue/product-class";
 import type { JarRecord } from "#core/formats/stores/shelf";
 import type { JarState } from "#core/shelf/jar-state";
+import { PALE_GROUND } from "#core/film/colour";
 import { changedJar } from "#core/shelf/jar-change";
 import type { JarChange } from "#core/shelf/jar-change";
 import { comesInColours } from "#core/shelf/jar-from-words";
@@ -45,7 +46,7 @@ export const SHEEN_CHOICES = SHEENS.map((id) => ({ id, name: SHEEN_WORDS[id] }))
 /** What a jar looks like where it has no colour of its own: chalk for a ground, glass for a clear. */
 export function colourShown(jar: Pick<Jar, "classId" | "colour">): string {
   const kind = kindOf(jar);
-  return jar.colour ?? (kind && comesInColours(kind) ? "#b9b3a6" : kind?.traits.includes("pale") || kind?.jobs.includes("fill") ? "#f8f5ec" : "#e3e6e2");
+  return jar.colour ?? (kind && comesInColours(kind) ? "#b9b3a6" : kind?.traits.includes("pale") || kind?.jobs.includes("fill") ? PALE_GROUND : "#e3e6e2");
 }
 
 export const sizeOf = (jar: Pick<Jar, "classId" | "sizeMl">) => jarSize(jar, CATALOGUE);

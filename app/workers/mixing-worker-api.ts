@@ -13,7 +13,7 @@ export interface MixingWorkerApi {
   tint: (ask: TintAsk, progress: (share: number) => void) => Promise<TintAnswer | null>;
   /** Leaves what is being mixed. */
   leave: () => void;
-  /** What would have to be bought for a colour; null where nothing plain would do, or it was left. */
-  reach: (target: string, paints: readonly TintPaint[]) => Promise<WouldReach | null>;
+  /** What would have to be bought for a colour, nothing where nothing plain would do; null where it was left. */
+  reach: (target: string, paints: readonly TintPaint[]) => Promise<{ readonly found: WouldReach | null } | null>;
   swatch: (swatch: Swatch) => Calibrated;
 }

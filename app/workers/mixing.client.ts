@@ -1,36 +1,15 @@
-import { proxy, wrap } from "comlink";
+import { proxy } from "comlink";
 import type { Remote } from "comlink";
 import type { Calibrated, Swatch } from "#core/film/calibrate";
 import type { WouldReach } from "#core/film/reach";
 import type { TintAnswer, TintAsk, TintPaint } from "#core/film/tint";
 import type { MixingWorkerApi } from "./mixing-worker-api";
+import { keptRunning } from "./running";
 
-interface Running {
-  readonly worker: Worker;
-  readonly api: Remote<MixingWorkerApi>;
-  /** Rejects when the worker breaks; never resolves. */
-  readonly broken: Promise<never>;
-}
-
-let running: Running | null = null;
-
-function mixer(): Running {
-  if (running) return running;
-  const worker = new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" });
-  const broken = new Promise<never>((_resolve, reject) => {
-    const stopped = () => {
-      worker.terminate();
-      running = null;
-      reject(new Error("mixing stopped; try it again"));
-    };
-    worker.addEventListener("error", stopped);
-    worker.addEventListener("messageerror", stopped);
-  });
-  // It may break while nobody asks.
-  broken.catch(() => undefined);
-  running = { worker, api: wrap<MixingWorkerApi>(worker), broken };
-  return running;
-}
+const { running: mixer } = keptRunning<MixingWorkerApi>(
+  () => new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" }),
+  () => new Error("mixing stopped; try it again"),
+);
 
 const asked = <Answer>(question: (api: Remote<MixingWorkerApi>) => Promise<Answer>): Promise<Answer> => {
   const { api, broken } = mixer();
@@ -54,8 +33,8 @@ export async function recipesFor(ask: TintAsk, progress: (share: number) => void
   }
 }
 
-/** What would have to be bought for a colour. */
-export function reachFor(target: string, paints: readonly TintPaint[]): Promise<WouldReach | null> {
+/** What would have to be bought for a colour; null where it was left. */
+export function reachFor(target: string, paints: readonly TintPaint[]): Promise<{ readonly found: WouldReach | null } | null> {
   return asked((api) => api.reach(target, paints));
 }
 

@@ -17,7 +17,7 @@ function breath(): Promise<void> {
 }
 
 /** Runs what goes step by step, with a breath between two steps; null where something else was asked for meanwhile. */
-async function inBreaths<T>(steps: Generator<number, T>, progress: (share: number) => void): Promise<T | null> {
+async function inBreaths<T>(steps: Generator<number, T>, progress: (share: number) => void = () => undefined): Promise<{ readonly found: T } | null> {
   turn += 1;
   const own = turn;
   let step = steps.next();
@@ -27,15 +27,15 @@ async function inBreaths<T>(steps: Generator<number, T>, progress: (share: numbe
     if (own !== turn) return null;
     step = steps.next();
   }
-  return step.value;
+  return { found: step.value };
 }
 
 const api: MixingWorkerApi = {
-  tint: (ask, progress) => inBreaths(tinting(ask), progress),
+  tint: async (ask, progress) => (await inBreaths(tinting(ask), progress))?.found ?? null,
   leave: () => {
     turn += 1;
   },
-  reach: (target, paints) => inBreaths(reaching(target, paints), () => undefined),
+  reach: (target, paints) => inBreaths(reaching(target, paints)),
   swatch: calibrated,
 };
 

@@ -1,11 +1,10 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Catalogue } from "#core/catalogue/catalogue";
-import { stepId } from "#core/catalogue/ids";
 import { withOwnProducts } from "#core/catalogue/own-product";
 import { openStep } from "#core/logbook/open-step";
 import { overviewOf } from "#core/logbook/overview";
-import { planOnBody, standingPlan, stillToDo, waysOn } from "#core/logbook/plan-on-body";
+import { planOnBody, standingPlan, stillToDo, waysOn, wholeStep } from "#core/logbook/plan-on-body";
 import { planColours } from "#core/coating/explain/plan-colours";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { pieceFacts } from "#core/coating/facts/facts";
@@ -101,7 +100,7 @@ const api: PlanWorkerApi = {
     if (!shown) return [];
     const colours = planColours(of.piece, standingPlan(of.piece, shown, done, catalogue), catalogue);
     // The rest of a step that is half done is changed with the step.
-    return colours.map((one) => ({ ...one, stepIds: one.stepIds.map((id) => stepId(id.replace(/\.more$/, ""))) }));
+    return colours.map((one) => ({ ...one, stepIds: [...new Set(one.stepIds.map(wholeStep))] }));
   },
   repair: (of, pinned) => {
     const { shown } = viewOf(of, true);

@@ -1,45 +1,19 @@
-import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { StepId } from "#core/catalogue/ids";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Repair } from "#core/coating/planner/repair";
 import type { Wanted } from "#core/schedule/dates-of";
+import { keptRunning } from "./running";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
 import type { RecipeRecord } from "#core/formats/stores/recipes";
 import type { SaidStep } from "#core/coating/model/read-sequence";
 import type { ListedOverview, MineView, OwnWay, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
-interface Running {
-  readonly worker: Worker;
-  readonly api: Remote<PlanWorkerApi>;
-  /** Rejects when the worker breaks; never resolves. */
-  readonly broken: Promise<never>;
-}
-
-let running: Running | null = null;
-
-function stop(): void {
-  running?.worker.terminate();
-  running = null;
-}
-
-function planner(): Running {
-  if (running) return running;
-  const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-  const broken = new Promise<never>((_resolve, reject) => {
-    const stopped = () => {
-      stop();
-      reject(new PlannerStopped("broke"));
-    };
-    worker.addEventListener("error", stopped);
-    worker.addEventListener("messageerror", stopped);
-  });
-  // It may break while nobody asks.
-  broken.catch(() => undefined);
-  running = { worker, api: wrap<PlanWorkerApi>(worker), broken };
-  return running;
-}
+const { running: planner, stop } = keptRunning<PlanWorkerApi>(
+  () => new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }),
+  () => new PlannerStopped("broke"),
+);
 
 /** Longest a question may take, ms: the slowest piece known takes a hundredth of it. */
 const LIMIT_MS = 30_000;

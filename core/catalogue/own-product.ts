@@ -39,7 +39,7 @@ const FROM_LABEL: Provenance = { kind: "label" };
 const HERS: Provenance = { kind: "hers" };
 
 /** A class with a label's values in it, which say that they are the label's. */
-function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: LabelValues, measured: readonly string[] = []): ProductClass {
+export function labelled(product: ProductClass, { film = {}, drying = {}, ...rest }: LabelValues, measured: readonly string[] = []): ProductClass {
   const said = [...Object.keys(film).map((key) => `film.${key}`), ...Object.keys(drying).map((key) => `drying.${key}`), ...Object.keys(rest)];
   return {
     ...product,

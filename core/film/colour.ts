@@ -28,6 +28,9 @@ export function colourDifference(a: string, b: string): number {
   return deltaE(toLab(parseHex(a)) ?? { mode: "lab65", l: 50, a: 0, b: 0 }, toLab(parseHex(b)) ?? { mode: "lab65", l: 50, a: 0, b: 0 });
 }
 
+/** What a white ground looks like; the screen's white stands for the whitest paint. */
+export const PALE_GROUND = "#f8f5ec";
+
 /** Below this L* a colour is dark: it rubs off visibly and swallows pale colours [from memory]. */
 export const DARK_BELOW = 40;
 /** Above this L* a colour is light: tannin and marker show through it [from memory]. */

@@ -2,7 +2,7 @@ import { BODIES } from "../catalogue/product-class";
 import type { Body, ProductClass } from "../catalogue/product-class";
 import { productId } from "../catalogue/ids";
 import type { ProductId } from "../catalogue/ids";
-import { memory } from "../catalogue/provenance";
+import { memory, practice } from "../catalogue/provenance";
 
 export const THINNING_SCHOOLS = ["water", "fluid-medium", "pouring-medium", "fluid-white", "none"] as const;
 /** What painters loosen paint with. Fluid white is a tint at once. */
@@ -21,6 +21,29 @@ export const THINNER_OF: Readonly<Record<ThinningSchool, ProductId>> = {
   "fluid-white": productId("fluid-white"),
   none: UNTHINNED,
 };
+
+/** The school a thinner is of; a solvent is of none. */
+export function schoolOf(thinner: ProductId): ThinningSchool {
+  return THINNING_SCHOOLS.find((school) => THINNER_OF[school] === thinner) ?? "none";
+}
+
+/** What each school trades [common practice]. */
+export const SCHOOL_TRADES = practice<Readonly<Record<ThinningSchool, string>>>({
+  water: "water costs nothing and dries fastest; too much of it leaves the paint lean, and it chalks and lifts",
+  "fluid-medium": "medium keeps the paint strong however thin; it costs more and dries a little glossier",
+  "pouring-medium": "pouring medium levels the best and stays wet the longest",
+  "fluid-white": "fluid white loosens the paint and keeps it covering, and makes it paler",
+  none: "as it comes it is the same every time; thick paint leaves marks and peaks",
+});
+
+/** Two tests at the table that place a paint of the user's own: what it does on a tilted spoon, and what becomes of the peak of a dot [from memory]. */
+export const BENCH_TESTS = memory<Readonly<Record<Body, { readonly spoon: string; readonly peak: string }>>>({
+  pours: { spoon: "it runs off at once", peak: "it leaves none at all" },
+  "self-levels": { spoon: "it slides off in a ribbon", peak: "gone in a second or two" },
+  "soft-dot": { spoon: "it creeps to the edge and drops", peak: "sinks within ten seconds" },
+  "domed-dot": { spoon: "it hangs, then falls in a lump", peak: "rounds off within a minute" },
+  peaks: { spoon: "it stays on", peak: "still stands after a minute" },
+});
 
 /** log₁₀ of low-shear viscosity, mPa·s, of each plain class of body, in its middle. */
 const INDEX_OF = memory<Readonly<Record<Body, number>>>({ pours: 2.2, "self-levels": 3, "soft-dot": 3.7, "domed-dot": 4.4, peaks: 5.2 });

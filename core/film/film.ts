@@ -1,3 +1,4 @@
+import { DOT_HEIGHT_SHARE } from "../catalogue/data/techniques";
 import type { Material } from "../catalogue/material";
 import type { ProductClass } from "../catalogue/product-class";
 import type { Method } from "../catalogue/vocabulary";
@@ -33,9 +34,12 @@ export interface FilmAnswer {
   readonly spreadingRateM2PerL: number;
 }
 
-/** Height of a dot of ordinary paint as a share of its diameter [from memory: 6 mm across, 0.66 mm high, trade handbook §10]. */
-export const DOT_HEIGHT_SHARE = 0.11;
 const MICRONS_PER_MM = 1000;
+
+/** Height of a dot of ordinary paint, µm; as the plan takes it. @param diameterMm mm */
+export function dotMicrons(diameterMm: number): number {
+  return diameterMm * DOT_HEIGHT_SHARE * MICRONS_PER_MM;
+}
 
 /**
  * A film of paint and what it takes: µm wet and dry, mL out of the jar and of thinner.
@@ -44,11 +48,11 @@ const MICRONS_PER_MM = 1000;
  */
 export function film({ product, areaMm2, coats, thinningPercent = 0, tool, marks, material }: FilmAsk): FilmAnswer | null {
   const solids = product.film.volumeSolidsPercent;
-  const wet = marks ? marks.diameterMm * DOT_HEIGHT_SHARE * MICRONS_PER_MM : product.film.wetMicrons;
+  const wet = marks ? dotMicrons(marks.diameterMm) : product.film.wetMicrons;
   if (wet === null || solids === null) return null;
   const method = tool ?? product.methods[0] ?? "brush";
   const amount = marks
-    ? marksAmount({ ...marks, heightMm: marks.diameterMm * DOT_HEIGHT_SHARE }, 1, coats, thinningPercent)
+    ? marksAmount({ ...marks, heightMm: wet / MICRONS_PER_MM }, 1, coats, thinningPercent)
     : fieldAmount({
         areaMm2,
         coverage: 1,

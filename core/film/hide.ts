@@ -1,5 +1,5 @@
 import { memory } from "../catalogue/provenance";
-import { colourDifference, lightness } from "./colour";
+import { colourDifference, lightness, PALE_GROUND } from "./colour";
 import { areaCovered, coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen, SOLID_BELOW } from "./hiding";
 import type { HidingFilm } from "./hiding";
 import { screenColour, USUAL_WET_MICRONS } from "./mix";
@@ -59,10 +59,11 @@ export interface HideAnswer {
 
 const USUAL_COATS = 8;
 /** What a painter has for an underlay: white, and a middle grey, each as an opaque pale paint lays it [from memory]. */
-const UNDERLAYS = memory([
-  { name: "white", colour: "#f8f5ec", contrastRatio: 0.9 },
-  { name: "grey", colour: "#8f9190", contrastRatio: 0.95 },
-] as const);
+const WHITE = memory({ name: "white", colour: PALE_GROUND, contrastRatio: 0.9 } as const);
+const GREY = memory({ name: "grey", colour: "#8f9190", contrastRatio: 0.95 } as const);
+
+/** A dot of white is as thick as so many coats. */
+const WHITE_DOT_COATS = 2;
 
 /** A contrast ratio of one wet film as a share of the coats of another: hiding goes with the film. */
 const filmShare = ({ paint, wetMicrons }: HideAsk) => (wetMicrons === undefined ? 1 : wetMicrons / (paint.ofMicrons ?? USUAL_WET_MICRONS));
@@ -90,7 +91,7 @@ function enoughOver(ask: HideAsk, ground: Spectrum): number | null {
 function underlayFor(ask: HideAsk, coats: number | null): Underlay | null {
   const ground = spectrumOf(ask.over);
   const without = coats ?? MOST_COATS + 1;
-  const found = UNDERLAYS.value.flatMap(({ name, colour, contrastRatio }): readonly Underlay[] => {
+  const found = [WHITE.value, GREY.value].flatMap(({ name, colour, contrastRatio }): readonly Underlay[] => {
     if (colourDifference(colour, ask.over) < GRINS_FROM.value) return [];
     const over = enoughOver(ask, seen({ colour, contrastRatio, coats: 1 }, ground));
     return over === null || over + 1 >= without ? [] : [{ name, colour, coats: 1, over, saves: without - over - 1 }];
@@ -111,7 +112,7 @@ export function hide(ask: HideAsk): HideAnswer {
     const film = filmOf(ask, index + 1);
     return { coats: index + 1, colour: screenColour(seen(film, ground, "thin-spot")), deltaE: grinning(film, ground) };
   });
-  const enough = perCoat.find(({ deltaE }) => deltaE < SOLID_BELOW)?.coats ?? null;
+  const enough = perCoat.find(({ deltaE }) => looksSolid(deltaE))?.coats ?? null;
   return { coats: enough, perCoat, underlay: underlayFor(ask, enoughOver(ask, ground)) };
 }
 
@@ -152,6 +153,11 @@ export function solidityOf(deltaE: number): Solidity {
   return deltaE < GRINS_FROM.value ? "grins-slightly" : "grins";
 }
 
+/** Whether a film looks solid. @param deltaE CIEDE2000 from its full colour */
+export function looksSolid(deltaE: number): boolean {
+  return deltaE < SOLID_BELOW;
+}
+
 /** What a top dot leaves round it, and how it reads on its ground. */
 export interface DotOnGround {
   /** sRGB hex of the dot as it dries: one thick mark. */
@@ -170,7 +176,7 @@ export function dotOver(ask: Omit<HideAsk, "wetMicrons">, heightMicrons: number)
   const ground = spectrumOf(ask.over);
   const thick = filmOf({ ...ask, wetMicrons: heightMicrons / 2 }, 1);
   const deltaE = grinning(thick, ground, "mean");
-  const onWhite = grinning(thick, seen({ colour: "#f8f5ec", contrastRatio: 0.9, coats: 2 }, ground), "mean");
+  const onWhite = grinning(thick, seen({ ...WHITE.value, coats: WHITE_DOT_COATS }, ground), "mean");
   return {
     colour: screenColour(seen(thick, ground)),
     deltaE,

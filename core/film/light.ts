@@ -11,6 +11,11 @@ export function lightOf(hex: string): Light {
   return [r, g, b];
 }
 
+/** Linear light of a pixel. @param pixel red, green and blue as a screen has them, 0–255 */
+export function lightOfPixel([r, g, b]: readonly [number, number, number]): Light {
+  return [linear(r / FULL), linear(g / FULL), linear(b / FULL)];
+}
+
 /** sRGB hex of linear light; what lies outside a screen's range is brought inside it. */
 export function hexOfLight(light: Light): string {
   const channel = (value: number) => Math.round(encoded(Math.min(1, Math.max(0, value))) * FULL);

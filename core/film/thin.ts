@@ -26,6 +26,9 @@ export interface ThinAsk {
   readonly dropsPerMl?: number;
 }
 
+/** The puddle itself, whatever it is of and lies on. */
+export type ThinPuddle = Omit<ThinAsk, "product" | "material">;
+
 export interface ThinFinding {
   readonly code: "over-thinned" | "too-loose" | "too-stiff" | "wrong-paint" | "tints";
   readonly message: string;
@@ -53,7 +56,7 @@ export interface ThinAnswer {
 /** Where nothing is said of the puddle, mL. */
 const USUAL_PUDDLE_ML = 5;
 
-function chosenFor(product: ProductClass, surface: Surface, { purpose, school, percent }: ThinAsk): ChosenThinning {
+function chosenFor(product: ProductClass, surface: Surface, { purpose, school, percent }: ThinPuddle): ChosenThinning {
   const usual = usualThinning(product, purpose, surface);
   if (school === "none") return { with: UNTHINNED, percent: 0 };
   const thinner = school ? THINNER_OF[school] : usual.with === UNTHINNED && (percent ?? 0) > 0 ? THINNER_OF.water : usual.with;
@@ -61,7 +64,7 @@ function chosenFor(product: ProductClass, surface: Surface, { purpose, school, p
   return { with: thinner, percent: percent ?? Math.min(usual.percent, mostOf(thinner, product, purpose, surface)) };
 }
 
-function findingsOf(product: ProductClass, surface: Surface, chosen: ChosenThinning, { purpose, school }: ThinAsk): readonly ThinFinding[] {
+function findingsOf(product: ProductClass, surface: Surface, chosen: ChosenThinning, { purpose, school }: ThinPuddle): readonly ThinFinding[] {
   const fit = fitOf(product, purpose, chosen);
   const said: ThinFinding[] = [];
   if (!suits(product, purpose)) said.push({ code: "wrong-paint", message: `${product.name} is not the paint for this: take one of another body` });
@@ -84,8 +87,15 @@ const rounded = (value: number) => Math.round(value * 100) / 100;
  */
 export function thin(ask: ThinAsk, catalogue: Catalogue): ThinAnswer | null {
   const product = catalogue.products.get(ask.product);
-  if (!product) return null;
-  const surface = (ask.material && catalogue.materials.get(ask.material)?.surface) ?? "porous";
+  return product ? thinPaint(product, ask, (ask.material && catalogue.materials.get(ask.material)?.surface) ?? "porous") : null;
+}
+
+/**
+ * The same for one paint as its label has it.
+ *
+ * @param surface the bare surface it lies on
+ */
+export function thinPaint(product: ProductClass, ask: ThinPuddle, surface: Surface): ThinAnswer {
   const { puddleMl = USUAL_PUDDLE_ML, dropsPerMl = STANDARD_DROPS_PER_ML, purpose } = ask;
   const chosen = chosenFor(product, surface, ask);
   const { percent } = chosen;

@@ -5,7 +5,7 @@ import { colourDifference, lightness } from "./colour";
 import { COLOUR_NAMES } from "./colour-names";
 import { mixedColour, mixedContrastRatio, usualContrastRatio } from "./mix";
 import { jarsToReach } from "./reach";
-import { finished, paintOf, plainest, REACHES_BELOW, startOf, tint, tinting } from "./tint";
+import { finished, isWorthTelling, nearnessOf, paintOf, plainest, REACHES_BELOW, recipeKey, startOf, tint, tinting } from "./tint";
 import type { TintPaint } from "./tint";
 
 const named = (...names: string[]): readonly TintPaint[] => names.map((name) => ({ id: name, colour: COLOUR_NAMES[name]! }));
@@ -151,6 +151,33 @@ describe("a recipe", () => {
     expect(shares.length).toBeGreaterThan(2);
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
     expect(finished(tinting({ target: "#5a7a6a", paints: ELEVEN })).recipes.length).toBeGreaterThan(0);
+  });
+});
+
+describe("paints of another kind", () => {
+  test("are taken in only where the first do not come to the colour", () => {
+    const [first, further] = [named("white", "terracotta", "amber"), named("magenta", "violet")];
+    const enough = tint({ target: COLOUR_NAMES.peach!, paints: first, further });
+    expect(enough).toEqual(tint({ target: COLOUR_NAMES.peach!, paints: first }));
+    const more = tint({ target: COLOUR_NAMES.lilac!, paints: first, further });
+    expect(more.recipes[0]!.deltaE).toBeLessThan(tint({ target: COLOUR_NAMES.lilac!, paints: first }).recipes[0]!.deltaE);
+    expect(more.recipes[0]!.parts.some(({ id }) => id === "violet" || id === "magenta")).toBe(true);
+  });
+});
+
+describe("how near a mixture comes", () => {
+  test.each([
+    [0.9, "same", true],
+    [1.9, "alike", true],
+    [3.9, "close", true],
+    [9.9, "near", false],
+    [10, "far", false],
+  ] as const)("ΔE00 of %p is %s", (deltaE, word, worth) => expect([nearnessOf(deltaE), isWorthTelling({ deltaE })]).toEqual([word, worth]));
+
+  test("a recipe is known by its paints, whatever their order", () => {
+    const part = (id: string) => ({ id, share: 0.5, ml: 5, drops: 100 });
+    expect(recipeKey({ parts: [part("b"), part("a")] })).toBe(recipeKey({ parts: [part("a"), part("b")] }));
+    expect(recipeKey({ parts: [part("a")] })).not.toBe(recipeKey({ parts: [part("a"), part("b")] }));
   });
 });
 

@@ -23,6 +23,8 @@ export interface TintAsk {
   /** sRGB hex. */
   readonly target: string;
   readonly paints: readonly TintPaint[];
+  /** Paints that are taken in too where those do not come to it. */
+  readonly further?: readonly TintPaint[];
   /** mL of the mixture; 10 where absent. */
   readonly volumeMl?: number;
   /** Paints in one mixture at most, 1 to 3; 3 where absent. */
@@ -114,7 +116,12 @@ function recipeOf(paints: readonly TintPaint[], drops: readonly number[], deltaE
  * @param ask see `TintAsk`
  * @returns recipes, best first
  */
-export function* tinting(ask: TintAsk): Generator<number, TintAnswer> {
+export function* tinting({ further = [], ...ask }: TintAsk): Generator<number, TintAnswer> {
+  const first = yield* mixing(ask);
+  return first.reachable || further.length === 0 ? first : yield* mixing({ ...ask, paints: [...ask.paints, ...further] });
+}
+
+function* mixing(ask: Omit<TintAsk, "further">): Generator<number, TintAnswer> {
   const { target, paints, volumeMl = USUAL_VOLUME_ML, parts = 3, dropsPerMl = STANDARD_DROPS_PER_ML } = ask;
   if (paints.length === 0) return { reachable: false, recipes: [] };
   const mixable = paints.map(paintOf);
@@ -131,10 +138,7 @@ export function* tinting(ask: TintAsk): Generator<number, TintAnswer> {
       far,
       { volumeMl, dropsPerMl },
     );
-    const key = recipe.parts
-      .map(({ id }) => id)
-      .sort()
-      .join("/");
+    const key = recipeKey(recipe);
     if ((recipes.get(key)?.deltaE ?? Infinity) > far) recipes.set(key, recipe);
   }
   const best = [...recipes.values()].sort((a, b) => a.deltaE - b.deltaE || a.parts.length - b.parts.length);
@@ -156,6 +160,35 @@ export function finished<T>(steps: Generator<number, T>): T {
  */
 export function tint(ask: TintAsk): TintAnswer {
   return finished(tinting(ask));
+}
+
+/** How near a mixture comes to its colour, as the eye takes it. */
+export type Nearness = "same" | "alike" | "close" | "near" | "far";
+
+/** ΔE00 up to which each holds [published for the first two: Paravina et al. 2015, perceptible from about 0.8, acceptable to about 1.8; the others from memory]. */
+const NEARNESS: readonly (readonly [Nearness, number])[] = [
+  ["same", 1],
+  ["alike", REACHES_BELOW],
+  ["close", 4],
+  ["near", 10],
+];
+
+/** @param deltaE CIEDE2000 of a mixture from the colour that is wanted */
+export function nearnessOf(deltaE: number): Nearness {
+  return NEARNESS.find(([, below]) => deltaE < below)?.[0] ?? "far";
+}
+
+/** Whether a mixture is worth telling of: side by side a difference is seen, and no more. */
+export function isWorthTelling({ deltaE }: Pick<Recipe, "deltaE">): boolean {
+  return !["near", "far"].includes(nearnessOf(deltaE));
+}
+
+/** Which paints a recipe is of. */
+export function recipeKey({ parts }: Pick<Recipe, "parts">): string {
+  return parts
+    .map(({ id }) => id)
+    .sort()
+    .join("/");
 }
 
 /** A difference the eye hardly makes, ΔE00 [from memory]: for so little nobody fetches another jar. */

@@ -3,6 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { runVerb } from "../cli-verbs";
+import type { FilmAnswer } from "../film/film";
 
 const ask = (verb: string, document: object) => runVerb(verb, JSON.stringify(document));
 function answer<T>(verb: string, document: object): T {
@@ -43,15 +44,6 @@ describe("what cannot be taken is told with its place", () => {
   ])("%s %j", (verb, document, path) => expect(ask(verb, document)).toMatchObject({ ok: false, problem: { path } }));
 });
 
-interface Film {
-  readonly wetMicrons: number;
-  readonly dryMicrons: number;
-  readonly jarMl: number;
-  readonly thinnerMl: number;
-  readonly volumeMl: number;
-  readonly spreadingRateM2PerL: number;
-}
-
 const FILMS = [...CATALOGUE.products.values()].filter(({ film }) => film.wetMicrons !== null && film.volumeSolidsPercent !== null).map(({ id }) => id);
 
 describe("film", () => {
@@ -63,8 +55,8 @@ describe("film", () => {
         fc.integer({ min: 1, max: 6 }),
         fc.integer({ min: 0, max: 100 }),
         (product, areaMm2, coats, thinningPercent) => {
-          const one = answer<Film>("film", { product, areaMm2, coats, thinningPercent });
-          const bigger = answer<Film>("film", { product, areaMm2: areaMm2 + 10_000, coats, thinningPercent });
+          const one = answer<FilmAnswer>("film", { product, areaMm2, coats, thinningPercent });
+          const bigger = answer<FilmAnswer>("film", { product, areaMm2: areaMm2 + 10_000, coats, thinningPercent });
           expect(one.jarMl + one.thinnerMl).toBeCloseTo(one.volumeMl, 6);
           expect(one.thinnerMl).toBeCloseTo((one.jarMl * thinningPercent) / 100, 6);
           expect(bigger.volumeMl).toBeGreaterThan(one.volumeMl);

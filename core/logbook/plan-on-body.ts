@@ -2,6 +2,7 @@ import type { Catalogue } from "../catalogue/catalogue";
 import { pieceFacts } from "../coating/facts/facts";
 import type { LaidStep } from "../coating/model/laid-step";
 import { stepId } from "../catalogue/ids";
+import type { StepId } from "../catalogue/ids";
 import type { Candidate, PlanSet } from "../coating/model/plan";
 import type { StepChoice } from "../coating/model/step";
 import { choiceOf } from "../coating/model/step-choice";
@@ -118,6 +119,14 @@ export function waysOn(
   return { set: plan(piece, laidSteps(body)), basis: body.length > 0 ? basis : null };
 }
 
+/** What is left of a step of which some coats are done is a step of its own. */
+const MORE = ".more";
+
+/** The step of the plan itself, of what is left of it. */
+export function wholeStep(id: StepId): StepId {
+  return id.endsWith(MORE) ? stepId(id.slice(0, -MORE.length)) : id;
+}
+
 /**
  * A plan as far as it is still to do: what is done counts as on the piece, so that it compares with the other ways from here.
  *
@@ -134,7 +143,7 @@ export function standingPlan(piece: Piece, shown: Candidate, done: ReadonlyMap<s
       if (laid === 0) return [choice];
       const ends = [...done].flatMap(([task, end]) => (task.startsWith(`${step.id}:`) ? [end] : []));
       const onIt: StepChoice = { ...choice, done: true, coats: Math.min(laid, step.coats), laidAt: new Date(Math.max(...ends)).toISOString() };
-      return laid >= step.coats ? [onIt] : [onIt, { ...choice, id: stepId(`${step.id}.more`), coats: step.coats - laid }];
+      return laid >= step.coats ? [onIt] : [onIt, { ...choice, id: stepId(`${step.id}${MORE}`), coats: step.coats - laid }];
     }),
   }));
   return remade(shown, zones, piece, catalogue);

@@ -11,12 +11,14 @@ import { planPiece } from "../coating/planner/plan-piece";
 import { colourDifference } from "../film/colour";
 import { mixedColour } from "../film/mix";
 import { withReserve } from "../film/recipe";
+import { thinPaint } from "../film/thin";
 import { pebble } from "../../tests/reference/bench";
 import {
   bookingOf,
   isMixed,
   jarHides,
   jarsToMix,
+  kindOfJar,
   mixedJar,
   mixesWith,
   noteOfMix,
@@ -74,6 +76,20 @@ describe("what may be mixed", () => {
     expect(jarHides(jar("black00001", "#1b1b1d"), craft)!.ratio).toBeGreaterThan(0.99);
     expect(jarHides(white, kind("pearl-acrylic"))).toBeNull();
     expect(tintPaintOf(coral, CATALOGUE)).toMatchObject({ id: coral.id, contrastRatio: 0.93, dropsPerMl: 15 });
+  });
+});
+
+describe("the label of a jar", () => {
+  test("wins at the desk as it does in the plan: its film, its water, its cover", () => {
+    const thin = { ...coral, label: { spreadM2PerL: 20, thinnerPercent: 5, opacity: "translucent" } } as const satisfies Jar;
+    expect(kindOfJar(thin, CATALOGUE)).toMatchObject({ film: { wetMicrons: 50, contrastRatio: 0.5 }, maxWaterPercent: { thirsty: 5, slick: 5 } });
+    expect(kindOfJar(white, CATALOGUE)!.film).toEqual(craft.film);
+    expect(kindOfJar({ classId: productId("milk"), label: {} }, CATALOGUE)).toBeNull();
+    expect(tintPaintOf(thin, CATALOGUE)).toMatchObject({ contrastRatio: 0.5, wetMicrons: 50 });
+    // A puddle of it is judged by what the label lets in.
+    const puddle = (jar: Jar) =>
+      thinPaint(kindOfJar(jar, CATALOGUE)!, { purpose: "base", school: "water", percent: 15 }, "porous").findings.map(({ code }) => code);
+    expect([puddle(thin), puddle(white)]).toEqual([["over-thinned"], []]);
   });
 });
 

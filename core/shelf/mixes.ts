@@ -1,7 +1,8 @@
 import type { Catalogue } from "../catalogue/catalogue";
 import type { JarId, ProductId } from "../catalogue/ids";
-import { CONTRAST_OF } from "../catalogue/jar";
+import { CONTRAST_OF, labelValues } from "../catalogue/jar";
 import type { Jar, JarHiding, MixedFrom } from "../catalogue/jar";
+import { labelled } from "../catalogue/own-product";
 import type { ProductClass } from "../catalogue/product-class";
 import { mixedColour, mixedContrastRatio, usualContrastRatio } from "../film/mix";
 import { withReserve } from "../film/recipe";
@@ -27,6 +28,12 @@ export function jarHides({ hiding, label, colour }: Pick<Jar, "hiding" | "label"
   if (hiding) return { ratio: hiding.ratio, by: hiding.by };
   if (label.opacity !== undefined) return { ratio: CONTRAST_OF[label.opacity], by: "label" };
   return { ratio: colour === undefined ? film.contrastRatio : usualContrastRatio(colour, film.contrastRatio), by: "typical" };
+}
+
+/** The kind of a jar as its label has it. @returns null for a kind that is not known */
+export function kindOfJar({ classId, label }: Pick<Jar, "classId" | "label">, catalogue: Catalogue): ProductClass | null {
+  const product = catalogue.products.get(classId);
+  return product ? labelled(product, labelValues(label, product)) : null;
 }
 
 /** Whether a paint is mixed at all: a liquid colour, no clear film, effect, pen or can, nothing that is weighed in two parts. */
@@ -60,7 +67,7 @@ export function jarsToMix(kind: ProductClass, jars: readonly Jar[], left: Readon
 
 /** A jar as a paint that may go into a mixture. */
 export function tintPaintOf(jar: Jar, catalogue: Catalogue): TintPaint {
-  const product = catalogue.products.get(jar.classId)!;
+  const product = kindOfJar(jar, catalogue)!;
   const hides = jarHides(jar, product);
   return {
     id: jar.id,

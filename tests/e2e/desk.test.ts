@@ -5,7 +5,7 @@ import { writeBundle } from "#core/formats/write-bundle";
 import { COLOUR_NAMES } from "#core/film/colour-names";
 import { jarId, materialId, pieceId, productId, useId } from "#core/catalogue/ids";
 import type { Jar } from "#core/catalogue/jar";
-import { allSaved, axeClean, choose, newNotebook, open, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import { allSaved, axeClean, choose, DOTTED_PEBBLE, newNotebook, open, openFact, plan, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
@@ -111,7 +111,14 @@ describe.each(WIDTHS)("eleven jars and forty pebbles at %s", (_width, options) =
       .waitFor();
     await open(page, "/shelf/shopping");
     await page.getByText(/From the shelf: .*White, /).waitFor();
-    await page.getByRole("button", { name: /^Take back/ }).waitFor();
+    // What was mixed is put back into its jars, and the pot is empty again.
+    await page.getByRole("button", { name: /^Take back mixing/ }).click();
+    await page.getByRole("button", { name: /^Do again mixing/ }).waitFor();
+    await open(page, "/desk");
+    await page
+      .locator("[data-pot]")
+      .getByText(/its pot is empty/)
+      .waitFor();
   });
 });
 
@@ -160,7 +167,7 @@ test("coats are told over what is beneath, thinning by how it feels, and both go
   await drag(page, "How much of it", "End");
   await page.getByText(/^That much water leaves the binder lean/).waitFor();
   await choose(page, "Thinned with", "fluid medium");
-  await page.getByText(/^With the spoon: it /).waitFor();
+  await page.getByText(/^On a tilted spoon it /).waitFor();
   await page.getByRole("button", { name: "Thin it so in the plan" }).click();
   await page.getByRole("button", { name: "Thin it so in the plan" }).waitFor({ state: "detached" });
   await axeClean(page);
@@ -208,7 +215,7 @@ test("a swatch tells how this very paint covers, and drops are counted; both are
     await spot.click({ position: { x: box.width * x, y: box.height * y } });
   }
   await page.getByRole("button", { name: "Tell how it covers" }).click();
-  await page.getByText(/One coat on black is as bright as \d+ of 100 of one on white/).waitFor();
+  await page.getByText(/^One coat covers about \d+ of 100\./).waitFor();
   await axeClean(page);
   await page.getByRole("button", { name: "Keep it with Red" }).click();
   await page.getByText("Kept: every plan reckons with it.").waitFor();
@@ -225,8 +232,31 @@ test("a swatch tells how this very paint covers, and drops are counted; both are
   await page.getByText("How well it covers: by your swatch.").waitFor();
   await open(page, `/shelf?jar=${jarOf("red").id}`);
   const card = page.getByRole("dialog", { name: "Red" });
+  await card.getByText(/^One coat covers about/).waitFor();
   await card.getByText("16 of your drops are a ml").waitFor();
   await card.getByRole("button", { name: "Forget the swatch" }).click();
-  await card.getByText(/^One coat on black/).waitFor({ state: "detached" });
+  await card.getByText(/^One coat covers/).waitFor({ state: "detached" });
   await allSaved(page);
+});
+
+test("an uneven body is measured by its foil or its tape; what is cleared says nothing any more", async () => {
+  const { page } = await newNotebook();
+  await plan(page, DOTTED_PEBBLE);
+  await openFact(page, "What it is");
+  await page.getByRole("radio", { name: "Measured by foil or tape" }).click();
+  await page.getByText("Work out its area").click();
+  await page.getByLabel("The foil weighs").fill("0.81");
+  await page.getByText("That is 200 cm².").waitFor();
+  await page.getByLabel("A square metre of it weighs").fill("81");
+  await page.getByText("That is 100 cm².").waitFor();
+  await page.getByLabel("The foil weighs").fill("");
+  await page.getByText(/^That is /).waitFor({ state: "detached" });
+  await page.getByRole("radio", { name: "strips of tape" }).click();
+  await page.getByLabel("All strips together").fill("1250");
+  await page.getByText("That is 300 cm².").waitFor();
+  await axeClean(page);
+  await allSaved(page);
+  await page.reload();
+  await planReady(page);
+  expect(await page.getByRole("complementary", { name: "What you know of it" }).getByRole("textbox").first().inputValue()).toBe("300");
 });

@@ -1,18 +1,15 @@
-import { useSearchParams } from "react-router";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { Jar } from "#core/catalogue/jar";
 import { isMixed } from "#core/shelf/mixes";
 import { nameOfColour } from "#core/film/colour-names";
-import { ClashNotes } from "~/components/clash-notes";
+import { ShelfClashes } from "~/shelf/shelf-clashes";
 import { Choice, Colour } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
-import { askOf, useAsk } from "~/actions/use-ask";
 import { Desk } from "~/mixing/desk";
 import { KeptMixes } from "~/mixing/kept-mixes";
 import { COLOUR_KINDS, subjectOfColour, subjectOfJar, USUAL_KIND } from "~/mixing/subject";
 import { useDesk } from "~/mixing/use-desk";
 import { useShelf } from "~/mixing/use-shelf";
-import type { ShelfAsk } from "~/shelf/shelf-asks";
 import type { Route } from "./+types/route";
 
 export async function clientLoader() {
@@ -20,17 +17,7 @@ export async function clientLoader() {
 }
 clientLoader.hydrate = true as const;
 
-/** What lies on the desk is the desk's own: another tab of it loads nothing anew. */
-export function shouldRevalidate({ currentUrl, nextUrl, formMethod, defaultShouldRevalidate }: ShouldAsk) {
-  return formMethod === undefined && currentUrl.pathname === nextUrl.pathname && currentUrl.search !== nextUrl.search ? false : defaultShouldRevalidate;
-}
-
-interface ShouldAsk {
-  readonly currentUrl: URL;
-  readonly nextUrl: URL;
-  readonly formMethod?: string | undefined;
-  readonly defaultShouldRevalidate: boolean;
-}
+export { notForAnotherLook as shouldRevalidate } from "~/mixing/should-load";
 
 export function HydrateFallback() {
   return <p>Laying out the desk…</p>;
@@ -45,7 +32,6 @@ const ANY = "colour";
 /** The mixing desk by itself. */
 export default function DeskRoom({ loaderData }: Route.ComponentProps) {
   const shelf = useShelf(loaderData);
-  const ask = useAsk<ShelfAsk>("/shelf");
   const [params, setParams] = useSearchParams();
   const [{ colour, kind: kindId }, set] = useDesk("own", { colour: "#f4bf9d", kind: USUAL_KIND.id as string });
   const jars = shelf.jars.filter((jar) => {
@@ -69,14 +55,7 @@ export default function DeskRoom({ loaderData }: Route.ComponentProps) {
     <>
       <title>Mixing desk – Nook Coat</title>
       <h1 className="text-3xl">Mixing desk</h1>
-      <ClashNotes
-        clashes={loaderData.clashes}
-        keepMine={({ key, again }) => {
-          ask({ intent: "take-theirs", key });
-          askOf(again.action, again.ask);
-        }}
-        takeTheirs={({ key }) => void ask({ intent: "take-theirs", key })}
-      />
+      <ShelfClashes clashes={loaderData.clashes} />
       <div className="mb-4 mt-2 grid items-end gap-3 sm:grid-cols-[minmax(0,18rem)_minmax(0,16rem)_auto]">
         <Choice
           label="The paint"

@@ -9,7 +9,7 @@ import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
 import { stepTitle } from "~/components/words";
 import { Desk } from "~/mixing/desk";
-import { costText } from "~/mixing/desk-words";
+import { coatsText, costText } from "~/mixing/desk-words";
 import { KeptMixes } from "~/mixing/kept-mixes";
 import { subjectOfPlan } from "~/mixing/subject";
 import { useShelf } from "~/mixing/use-shelf";
@@ -17,6 +17,7 @@ import type { DeskShelf } from "~/mixing/use-shelf";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { usePlanActions } from "~/piece/plan-actions";
 import { useRecord } from "~/piece/use-record";
+import { ShelfClashes } from "~/shelf/shelf-clashes";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
 
@@ -28,28 +29,18 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 }
 clientLoader.hydrate = true as const;
 
-interface ShouldAsk {
-  readonly currentUrl: URL;
-  readonly nextUrl: URL;
-  readonly formMethod?: string | undefined;
-  readonly defaultShouldRevalidate: boolean;
-}
-
-/** Another colour or another look of the desk loads nothing anew. */
-export function shouldRevalidate({ currentUrl, nextUrl, formMethod, defaultShouldRevalidate }: ShouldAsk) {
-  return formMethod === undefined && currentUrl.pathname === nextUrl.pathname && currentUrl.search !== nextUrl.search ? false : defaultShouldRevalidate;
-}
+export { notForAnotherLook as shouldRevalidate } from "~/mixing/should-load";
 
 export function ErrorBoundary() {
   return <RoomError />;
 }
 
 /** What is to be known of a colour at a glance: how many coats, and what would save some. */
-function coatsText({ hides, marks, coats, underlay, done, coversArea }: PlanColour): string {
+function glance({ hides, marks, coats, underlay, done, coversArea }: PlanColour): string {
   if (done) return "done";
   if (marks) return `${marks.count} dots of ${marks.diameterMm} mm`;
-  if (coversArea) return `${coats === 1 ? "1 coat" : `${coats} coats`}, covers by its flakes`;
-  const says = coats === 1 ? "1 coat" : `${coats} coats`;
+  const says = coatsText(coats);
+  if (coversArea) return `${says}, covers by its flakes`;
   if (!hides) return says;
   if (hides.coats !== null && hides.coats <= coats) return underlay ? `${says}; white beneath saves some` : `${says}: solid`;
   return hides.underlay ? `${says}: wants white beneath` : `${says}: it grins through`;
@@ -79,7 +70,7 @@ function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColou
               <span className="min-w-0">
                 <strong>{jar?.name ?? nameOfColour(one.colour)}</strong>
                 {!jar && !one.done && <span className="text-act"> – not on your shelf</span>}
-                <span className="block leading-snug">{coatsText(one)}</span>
+                <span className="block leading-snug">{glance(one)}</span>
                 <span className="block leading-snug text-soft">
                   {one.jarMl > 0 ? `${sayMl(one.jarMl)}${costOf(jar, one.jarMl)}; ` : ""}
                   {stepTitle(one.step, menu)}
@@ -121,6 +112,7 @@ function Planned({ view, colours, loaded }: { view: PlannedView; colours: readon
     );
   return (
     <>
+      <ShelfClashes clashes={loaded.desk.clashes} />
       <div className="spread">
         <aside aria-label="Colours of this plan" className="min-w-0">
           <h2 className="mb-2 text-2xl">Its colours</h2>

@@ -7,12 +7,13 @@ import type { Task } from "#core/coating/facts/task";
 import type { Change } from "#core/coating/model/change";
 import { takeFrom } from "#core/coating/model/own-steps";
 import { thinnedWith } from "#core/film/thinning";
+import { noteOfMix } from "#core/shelf/mixes";
 import { reachOf } from "#core/shelf/reach";
 import { sayVolume } from "#core/units/volume";
 import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
 import { isWaterborne } from "~/components/use-menu";
-import { thinningText, THINNER_CHOICES } from "~/components/words";
+import { thinningText, THINNER_CHOICES } from "~/components/thinning-words";
 import type { Apply } from "~/piece/plan-actions";
 
 interface Props {
@@ -62,7 +63,7 @@ export function MixedOf({ act: { jars: ids, stepIds }, menu, piece }: Pick<Props
     <>
       {pots.map(({ id, name, mix }) => (
         <p key={id}>
-          {name} is mixed from {mix!.map((part) => `${Math.max(1, Math.round(part.share * 100))} % ${part.name}`).join(", ")}.
+          {name} is mixed from {noteOfMix(mix!)}.
         </p>
       ))}
       <p className="print:hidden">

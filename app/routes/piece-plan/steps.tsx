@@ -15,7 +15,8 @@ import { ColourChip } from "~/components/colour-chip";
 import { extentText } from "~/components/extent-words";
 import { skipTo } from "~/components/skip-links";
 import { isWaterborne } from "~/components/use-menu";
-import { placesText, stepTitle, thinningText, waitText } from "~/components/words";
+import { thinningText } from "~/components/thinning-words";
+import { placesText, stepTitle, waitText } from "~/components/words";
 import { MovableStep, StepOrder } from "./step-order";
 import { useRunningValue } from "./use-running-value";
 

@@ -23,7 +23,8 @@ import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
 import { extentText } from "~/components/extent-words";
 import { nameIn, useMenu } from "~/components/use-menu";
-import { placesText, stepTitle, thinnersIn, thinningText, waitText, zoneName } from "~/components/words";
+import { thinnersIn, thinningText } from "~/components/thinning-words";
+import { placesText, stepTitle, waitText, zoneName } from "~/components/words";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {

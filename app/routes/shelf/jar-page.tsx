@@ -4,9 +4,11 @@ import { Copy, Trash2 } from "lucide-react";
 import type { JarId } from "#core/catalogue/ids";
 import { differenceInWords } from "#core/coating/facts/jars";
 import { nameOfColour } from "#core/film/colour-names";
+import { noteOfMix } from "#core/shelf/mixes";
 import { palmCoats, standInsFor } from "#core/shelf/use-up";
 import { ColourChip } from "~/components/colour-chip";
 import type { ShelfRow } from "#core/shelf/shelf-rows";
+import { HIDES_BY, hidesText, sentence } from "~/mixing/desk-words";
 import { sayMl } from "#core/units/volume";
 import { colourShown, kindOf, sayLeft, STATE_WORDS } from "~/shelf/shelf-view";
 import type { WantingPieces } from "~/shelf/wanting.client";
@@ -75,13 +77,10 @@ function UseUp({ row: { jar, leftMl, promised }, wanted }: Pick<Props, "row" | "
   );
 }
 
-const HIDES_BY = { swatch: "by your swatch", mixture: "reckoned from what is in it" } as const;
-
 /** What the mixing desk knows of it: what it is mixed from, how it covers, how it drops. */
 function AtTheDesk({ row: { jar }, change }: Pick<Props, "row" | "change">) {
   const { mix, hiding, dropsPerMl } = jar;
   const kind = kindOf(jar);
-  const atLeast = hiding?.by === "swatch" && hiding.to === 1;
   if (!mix && (jar.colour === undefined || kind === null || kind.film.contrastRatio === null)) return null;
   const forget = (what: string, field: "hiding" | "dropsPerMl") => (
     <button type="button" className="underline" aria-label={`Forget ${what}`} onClick={() => change(jar.id, { clear: [field] })}>
@@ -91,12 +90,11 @@ function AtTheDesk({ row: { jar }, change }: Pick<Props, "row" | "change">) {
   return (
     <section>
       <h3 className="text-lg">At the mixing desk</h3>
-      {mix && <p>Mixed from {mix.map(({ name, share }) => `${Math.max(1, Math.round(share * 100))} % ${name}`).join(", ")}.</p>}
+      {mix && <p>Mixed from {noteOfMix(mix)}.</p>}
       {hiding && (
         <p>
-          One coat on black is {atLeast ? "at least " : ""}as bright as {Math.round((atLeast ? hiding.from : hiding.ratio) * 100)} of 100 of one on white,{" "}
-          {HIDES_BY[hiding.by]}
-          {hiding.by === "swatch" && <>; {forget("the swatch", "hiding")}</>}.
+          {hidesText({ ...hiding, atLeast: hiding.by === "swatch" && hiding.to === 1 })} <span className="text-soft">{sentence(HIDES_BY[hiding.by])}</span>{" "}
+          {hiding.by === "swatch" && forget("the swatch", "hiding")}
         </p>
       )}
       {dropsPerMl !== undefined && (

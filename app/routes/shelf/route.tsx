@@ -15,8 +15,8 @@ import { changedJar } from "#core/shelf/jar-change";
 import type { ShelfRow, Sought } from "#core/shelf/shelf-rows";
 import { stockOf } from "#core/shelf/stock";
 import { perform } from "~/actions/perform";
-import { askOf, useAsk, useAsked } from "~/actions/use-ask";
-import { ClashNotes } from "~/components/clash-notes";
+import { useAsk, useAsked } from "~/actions/use-ask";
+import { ShelfClashes } from "~/shelf/shelf-clashes";
 import { useLast } from "~/components/awaited";
 import { Choice, Radios } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
@@ -210,14 +210,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           )}
         </div>
       </div>
-      <ClashNotes
-        clashes={clashes}
-        keepMine={({ key, again }) => {
-          ask({ intent: "take-theirs", key });
-          askOf(again.action, again.ask);
-        }}
-        takeTheirs={({ key }) => void ask({ intent: "take-theirs", key })}
-      />
+      <ShelfClashes clashes={clashes} />
       {adding === "jar" && <NewJar shelf={jars} add={(one) => add([one])} close={() => setAdding(null)} />}
       {adding === "set" && (
         <BasicSet

@@ -3,6 +3,10 @@ import type { Technique } from "../technique";
 
 const PLAIN = { role: "decorate", method: "brush", guided: false, while: "dry", needsSmooth: false, needsBody: false, loose: false } as const;
 
+/** Height of a dot of ordinary paint as a share of its diameter [from memory]. */
+export const DOT_HEIGHT_SHARE = 0.12;
+const DOT_MM = 5;
+
 /** Ways of decorating. Coverage and mark sizes are typical starting points from memory. */
 export const TECHNIQUES_DATA: readonly Technique[] = [
   { ...PLAIN, id: "solid", name: "Solid colour", act: "paint the area", coverage: memory(1) },
@@ -16,7 +20,7 @@ export const TECHNIQUES_DATA: readonly Technique[] = [
     needsSmooth: true,
     needsBody: true,
     coverage: memory(0.25),
-    marks: memory({ count: 60, diameterMm: 5, heightMm: 0.6 }),
+    marks: memory({ count: 60, diameterMm: DOT_MM, heightMm: DOT_MM * DOT_HEIGHT_SHARE }),
   },
   {
     ...PLAIN,

@@ -4,9 +4,9 @@ import { CATALOGUE } from "../../catalogue/catalogue";
 import { materialId, productId } from "../../catalogue/ids";
 import { withOwnProducts } from "../../catalogue/own-product";
 import { colourDifference } from "../../film/colour";
-import { standingPlan } from "../../logbook/plan-on-body";
+import { standingPlan, wholeStep } from "../../logbook/plan-on-body";
 import { planPiece } from "../planner/plan-piece";
-import { firstPlan, mug, pebble, pot } from "../../../tests/reference/bench";
+import { firstPlan, pebble, pot } from "../../../tests/reference/bench";
 import { planColours } from "./plan-colours";
 import type { PlanColour } from "./plan-colours";
 
@@ -44,11 +44,10 @@ describe("the colours of a plan", () => {
     for (const { jarMl, thinnerMl, thinning } of coloursOf(banded).colours) if (thinning) expect(thinnerMl).toBeCloseTo((jarMl * thinning.percent) / 100, 6);
   });
 
-  test("an effect hides by its area and has no ratio; a kiln colour is one like others", () => {
+  test("an effect hides by its area and has no ratio", () => {
     const shimmer = pebble({ decoration: { techniques: ["dots"], media: ["pearl-acrylic"], baseColour: BLACK, colours: ["#c29a3f"] } } as never);
     const pearl = coloursOf(shimmer).colours.find(({ product }) => product === "pearl-acrylic")!;
     expect(pearl).toMatchObject({ contrastRatio: null, hides: null, coversArea: [0.3, 0.6] });
-    expect(coloursOf(mug({ uses: ["drinkware"], decoration: { techniques: ["dots"] } })).colours.length).toBeGreaterThan(0);
   });
 
   test("what is done takes no more paint and is told as done; the rest goes on", () => {
@@ -69,6 +68,23 @@ describe("the colours of a plan", () => {
     expect(base(before).jarMl).toBeGreaterThan(0);
     expect(base(after)).toMatchObject({ done: true, jarMl: 0 });
     expect(after.find(({ colour }) => colour === YELLOW)!.done).toBe(false);
+  });
+
+  test("what is left of a step of which a coat is done is changed with the step itself", () => {
+    const piece = pebble({ uses: ["handled"], decoration: { techniques: ["dots"], baseColour: YELLOW, colours: [NAVY] } });
+    const { candidate } = coloursOf(piece);
+    const zone = candidate.zones[0]!;
+    const base = zone.steps.find((step) => step.role === "base")!;
+    expect(base.coats).toBeGreaterThan(1);
+    const before = zone.steps
+      .slice(0, zone.steps.indexOf(base))
+      .flatMap((step) => Array.from({ length: step.coats }, (_unused, coat) => `${step.id}:${coat + 1}`));
+    const laid = new Map([...before, `${base.id}:1`].map((task, index) => [task, Date.parse("2026-11-20") + index * 3_600_000] as const));
+    const rest = planColours(piece, standingPlan(piece, candidate, laid, CATALOGUE), CATALOGUE).find(({ colour }) => colour === YELLOW)!;
+    expect([...new Set(rest.stepIds.map(wholeStep))]).toEqual([base.id]);
+    expect(rest).toMatchObject({ done: false, coats: base.coats - 1 });
+    const whole = planColours(piece, candidate, CATALOGUE).find(({ colour }) => colour === YELLOW)!;
+    expect(rest.jarMl).toBeLessThan(whole.jarMl);
   });
 
   test("a white underlay the plan knows of is laid from here, and the coats it saves are taken", () => {

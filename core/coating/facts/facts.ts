@@ -1,3 +1,4 @@
+import { PALE_GROUND } from "../../film/colour";
 import type { Aid } from "../../catalogue/aid";
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { ConditionKind } from "../../catalogue/condition";
@@ -186,9 +187,6 @@ export function lastFilm(stack: StackFacts): StepFact | null {
 export function coversField(fact: StepFact): boolean {
   return isFilm(fact) && !isLoose(fact) && (fact.technique === null || (fact.step.coverage ?? fact.technique.coverage.value) >= COVERS_FROM);
 }
-
-/** What a white ground looks like; the screen's white stands for the whitest paint. */
-export const PALE_GROUND = "#f8f5ec";
 
 /** The colour a film brings for hiding what is beneath; null for clears, stains and effects that cover by area. */
 export function hidingFilm(fact: StepFact): HidingFilm | null {

@@ -5,23 +5,10 @@ import { coatsWanted } from "../facts/coats-wanted";
 import { coatsToHide, grinning, GRINS_FROM, MOST_COATS, seen } from "../../film/hiding";
 import type { HidingFilm } from "../../film/hiding";
 import type { Spectrum } from "../../film/spectrum";
-import { colourDifference, DARK_BELOW, lightness, LIGHT_ABOVE } from "../../film/colour";
+import { colourDifference, DARK_BELOW, lightness, LIGHT_ABOVE, PALE_GROUND } from "../../film/colour";
 import type { Change } from "../model/change";
 import { addBefore, set, swap } from "./fixes";
-import {
-  colourBeneath,
-  coversField,
-  films,
-  hidingFilm,
-  PALE_GROUND,
-  spectrumBeneath,
-  filmsBelow,
-  isClear,
-  isColour,
-  isFilm,
-  isLoose,
-  isWaterborne,
-} from "../facts/facts";
+import { colourBeneath, coversField, films, hidingFilm, spectrumBeneath, filmsBelow, isClear, isColour, isFilm, isLoose, isWaterborne } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import { differenceInWords, jarFor, nearestJar } from "../facts/jars";
 import type { Rule } from "./rule";

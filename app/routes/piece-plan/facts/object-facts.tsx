@@ -20,7 +20,7 @@ const FORM_NAMES: Record<FormKind, string> = {
   box: "Box-shaped",
   plate: "Plate",
   goblet: "Bowl on a stem",
-  custom: "Measured with foil",
+  custom: "Measured by foil or tape",
 };
 
 const PART_WORDS: Readonly<Record<string, string>> = { numerals: "With numerals to glue on", works: "With clock works", stem: "Glued on a pedestal" };
