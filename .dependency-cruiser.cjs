@@ -5,11 +5,12 @@ const FOLDERS = {
   piece: ["catalogue", "units"],
   film: ["piece", "catalogue", "units"],
   drying: ["piece", "catalogue", "units"],
+  marking: ["film", "piece", "catalogue", "units"],
   coating: ["film", "drying", "piece", "catalogue", "units"],
   schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
   logbook: ["schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
   shelf: ["logbook", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
-  formats: ["shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
+  formats: ["marking", "shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

@@ -1,8 +1,9 @@
 import Joi from "joi";
 import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, LEAST_AREA_MM2, LEAST_LENGTH_MM, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
+import { layerRowsSchema, patternsSchema } from "./pattern-schema";
 import { zoneSchema } from "./zone-schema";
-import { MARKS_LIMITS, MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
+import { MARKS_LIMITS, MOST_LAYERS, MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
 const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
@@ -28,7 +29,16 @@ const marks = Joi.object({
   diameterMm: Joi.number().min(MARKS_LIMITS.diameterMm.least).max(MARKS_LIMITS.diameterMm.most).required(),
   heightMm: Joi.number().min(0.01).max(20),
 });
-const layer = Joi.object({ technique: one(TECHNIQUES).required(), medium: id, colour, zone: zoneSchema(Joi), marks, coverage: Joi.number().greater(0).max(1) });
+const layer = Joi.object({
+  technique: one(TECHNIQUES).required(),
+  medium: id,
+  colour,
+  zone: zoneSchema(Joi),
+  marks,
+  coverage: Joi.number().greater(0).max(1),
+  onTop: Joi.boolean().valid(true),
+  rows: layerRowsSchema(Joi),
+});
 
 /** The shape of a piece file; that its ids exist is checked against the catalogue afterwards. */
 export const PIECE_SCHEMA = Joi.object({
@@ -47,7 +57,8 @@ export const PIECE_SCHEMA = Joi.object({
     baseColour: colour.allow(null),
     colours: list(colour, 40),
     bareZones: list(zoneSchema(Joi)).unique(),
-    layers: list(layer, 40),
+    layers: list(layer, MOST_LAYERS),
+    patterns: patternsSchema(Joi),
   }),
   finish: one(SHEENS),
   count: Joi.number().integer().min(1).max(MOST_OF_ONE),

@@ -1,4 +1,5 @@
 import { DRYING_STAGES, METHODS, ROLES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
+import { layerRowsSchema } from "./pattern-schema";
 import type { JoiRoot } from "./stores/definition";
 
 /** What may be said of a step; everything but role and product may be left unsaid. */
@@ -38,5 +39,6 @@ export function stepKeys(joi: JoiRoot) {
       diameterMm: joi.number().min(0.1).max(200).required(),
       heightMm: joi.number().min(0.01).max(20).required(),
     }),
+    rows: layerRowsSchema(joi),
   };
 }

@@ -1,6 +1,7 @@
 import type { MaterialId, ProductId, UseId } from "../catalogue/ids";
 import type { Airflow, Condition, ObjectId, Part, Role, Route, Sheen, TechniqueId, ZoneId } from "../catalogue/vocabulary";
 import type { Form } from "./form";
+import type { Pattern } from "./pattern";
 
 export const PIECE_FORMAT = "nook-coat/piece";
 export const PIECE_VERSION = 1;
@@ -8,10 +9,23 @@ export const PIECE_VERSION = 1;
 /** Marks of one layer: so many at least and at most, and so large, mm. */
 export const MARKS_LIMITS = { count: { least: 1, most: 100_000 }, diameterMm: { least: 0.2, most: 200 } } as const;
 
+/** Layers of one piece, at most. */
+export const MOST_LAYERS = 60;
+
 export interface Marks {
   readonly count: number;
   readonly diameterMm: number;
   readonly heightMm?: number;
+}
+
+/** A row of a pattern that a layer is made of. */
+export interface LayerRow {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly diameterMm: number;
+  /** Of the user's own tools. */
+  readonly tool?: string;
 }
 
 /** One layer of decoration: what, with what, in which colour, where. */
@@ -22,6 +36,10 @@ export interface Layer {
   readonly zone?: ZoneId;
   readonly marks?: Marks;
   readonly coverage?: number;
+  /** Set on other marks once they are dry. */
+  readonly onTop?: true;
+  /** Worked out from rows of a pattern: replaced when it is worked out again. */
+  readonly rows?: readonly LayerRow[];
 }
 
 export interface Decoration {
@@ -31,6 +49,8 @@ export interface Decoration {
   readonly colours?: readonly string[];
   readonly bareZones?: readonly ZoneId[];
   readonly layers?: readonly Layer[];
+  /** Rows of marks, place by place; the layers they amount to stand among the layers. */
+  readonly patterns?: readonly Pattern[];
 }
 
 /** Pieces of one kind that are made together, at most. */
@@ -103,7 +123,7 @@ declare const complete: unique symbol;
 
 /** A piece with nothing left open. Made by `completePiece` only; the planner takes no other. */
 export interface CompletePiece extends Required<Omit<Piece, "decoration" | "room" | "constraints" | "wishes">> {
-  readonly decoration: Required<Omit<Decoration, "baseColour">> & { readonly baseColour: string | null };
+  readonly decoration: Required<Omit<Decoration, "baseColour" | "patterns">> & { readonly baseColour: string | null };
   readonly room: Room;
   readonly constraints: Required<Constraints>;
   readonly wishes: Wishes;

@@ -112,7 +112,7 @@ function isUpright(zone: ZoneId, facts: PieceFacts): boolean {
 
 /** One coat of a step, in halves where the piece is held while it is painted. */
 function coat(step: Step, number: number, upright: boolean): readonly OrderedCoat[] {
-  const halved = upright && step.wetMicrons !== null && step.role !== "decorate" && step.method !== "spray";
+  const halved = upright && step.wetMicrons !== null && step.role !== "decorate" && step.role !== "top-dot" && step.method !== "spray";
   const whole = { stepId: step.id, coat: number };
   return halved
     ? [

@@ -4,7 +4,7 @@ import type { ProductClass } from "../../catalogue/product-class";
 import type { Technique } from "../../catalogue/technique";
 import type { Method, ZoneId } from "../../catalogue/vocabulary";
 import { memory } from "../../catalogue/provenance";
-import type { Layer } from "../../piece/piece";
+import type { Layer, LayerRow } from "../../piece/piece";
 import { mainZone } from "../../piece/zones";
 import type { Zone } from "../../piece/zones";
 import type { PieceFacts } from "./facts";
@@ -19,6 +19,10 @@ export interface ZoneLayer {
   readonly colour: string | null;
   readonly coverage: number;
   readonly marks: StepMarks | null;
+  /** Rows of a pattern it is made of. */
+  readonly rows: readonly LayerRow[] | null;
+  /** Set on other marks once they are dry. */
+  readonly onTop: boolean;
   /** Laid before the guides: fields, bands, stencils, blends, powders. */
   readonly isField: boolean;
 }
@@ -164,6 +168,8 @@ function settledLayer(facts: PieceFacts, all: readonly Layer[], index: number): 
     colour: layer.colour ?? colours[index % Math.max(1, colours.length)] ?? null,
     coverage: layer.coverage ?? technique.coverage.value,
     marks: marksOf(layer, technique, zone, Math.max(1, alike)),
+    rows: layer.rows ?? null,
+    onTop: layer.onTop ?? false,
     isField: isFieldWork(technique, medium === null ? null : (facts.catalogue.products.get(medium) ?? null)),
   };
 }

@@ -9,7 +9,7 @@ const ON_SOMETHING: readonly Role[] = ["sand", "dust-off", "mark", "unmark", "ma
 const COLOURED: readonly Role[] = ["decorate", "top-dot"];
 
 /**
- * Names a step by what it is: zone, role, product, for marks technique and colour, for acts in between the film they are done on. The same step
+ * Names a step by what it is: zone, role, product, for marks technique, colour and first row, for acts in between the film they are done on. The same step
  * has the same id whatever else is planned around it.
  *
  * @param zone the zone's id, or a motif region
@@ -20,12 +20,12 @@ const COLOURED: readonly Role[] = ["decorate", "top-dot"];
  */
 export function stepIdOf(
   zone: string,
-  { role, product, technique, colour }: Pick<StepChoice, "role" | "product" | "technique" | "colour">,
+  { role, product, technique, colour, rows }: Pick<StepChoice, "role" | "product" | "technique" | "colour" | "rows">,
   beneath: ProductId | null,
   taken: Set<string>,
 ): StepId {
   let name = `${zone}.${role}.${product}`;
-  if (COLOURED.includes(role)) name += `${technique ? `.${technique}` : ""}${colour ? `.${colour.slice(1).toLowerCase()}` : ""}`;
+  if (COLOURED.includes(role)) name += `${technique ? `.${technique}` : ""}${colour ? `.${colour.slice(1).toLowerCase()}` : ""}${rows?.[0] ? `.${rows[0].id}` : ""}`;
   else if (beneath !== null && ON_SOMETHING.includes(role)) name += `.on-${beneath}`;
   let id = name;
   for (let n = 2; taken.has(id); n += 1) id = `${name}~${n}`;

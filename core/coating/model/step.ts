@@ -2,6 +2,7 @@ import type { ProductId, StepId } from "../../catalogue/ids";
 import type { DryingStage, Method, Role, Sheen, TechniqueId, ZoneId } from "../../catalogue/vocabulary";
 import type { Stages } from "../../drying/stages";
 import type { ChosenThinning, Thinning } from "../../film/thinning";
+import type { LayerRow } from "../../piece/piece";
 
 export interface Because {
   readonly requirement: string;
@@ -47,6 +48,8 @@ export interface StepChoice {
   readonly coats?: number;
   readonly coverage?: number;
   readonly marks?: StepMarks;
+  /** Rows of a pattern it is made of, in the order they are set. */
+  readonly rows?: readonly LayerRow[];
   /** Absent: not said. Null: there is nothing to thin. */
   readonly thinning?: ChosenThinning | null;
   readonly waitBefore?: Wait | null;

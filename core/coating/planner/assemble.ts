@@ -45,7 +45,7 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
 }
 
 function isSameWork(a: StepChoice, b: StepChoice): boolean {
-  return a.role === b.role && a.product === b.product && a.technique === b.technique && a.colour === b.colour;
+  return a.role === b.role && a.product === b.product && a.technique === b.technique && a.colour === b.colour && a.rows?.[0]?.id === b.rows?.[0]?.id;
 }
 
 /** A colour already on the piece that still grins through gets the coats it lacks, in the same paint. */

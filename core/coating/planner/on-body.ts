@@ -12,8 +12,11 @@ const TAKEN = [{ requirement: "already-done", text: "taken as done: a coat lies 
 /** Whether a recorded coat is the very layer a draft would lay: the technique and colour asked for. */
 function isLayer(draft: Draft, step: LaidStep): boolean {
   const same = <T>(one: T | undefined, other: T | undefined) => one === undefined || other === undefined || one === other;
-  return draft.role === "decorate" && same(draft.technique, step.technique) && sameColour(draft.colour, step.colour);
+  const size = draft.rows === undefined || same(draft.marks?.diameterMm, step.marks?.diameterMm);
+  return isMarking(draft.role) && draft.role === step.role && size && same(draft.technique, step.technique) && sameColour(draft.colour, step.colour);
 }
+
+const isMarking = (role: Role) => role === "decorate" || role === "top-dot";
 
 function sameColour(a: string | undefined, b: string | undefined): boolean {
   return a === undefined || b === undefined || a.toLowerCase() === b.toLowerCase();
@@ -55,7 +58,7 @@ function maskedLayer(variables: readonly DecisionVariable[], done: readonly Laid
 
 /** What is left of a layer whose paint is on: coats it lacks, lifting its mask, locking its particles. */
 function afterPaint(variable: DecisionVariable, step: LaidStep, done: readonly LaidStep[]): DecisionVariable {
-  const paintAt = ({ steps }: Alternative) => steps.findIndex((draft) => draft.role === "decorate");
+  const paintAt = ({ steps }: Alternative) => steps.findIndex((draft) => isMarking(draft.role));
   const same = variable.alternatives.filter((one) => one.steps[paintAt(one)]?.product === step.product);
   const after = done.slice(done.indexOf(step));
   const locked = after.some((later) => later.role === "lock");
@@ -74,7 +77,7 @@ function afterPaint(variable: DecisionVariable, step: LaidStep, done: readonly L
 function withoutDoneLayers(variables: readonly DecisionVariable[], done: readonly LaidStep[]): readonly DecisionVariable[] {
   const taken = new Set<string>();
   return done
-    .filter((step) => step.role === "decorate")
+    .filter((step) => isMarking(step.role))
     .reduce<readonly DecisionVariable[]>((open, step) => {
       const layers = open.filter((variable) => isLayerVariable(variable) && !taken.has(variable.name));
       const has = (test: (draft: Draft) => boolean) =>
@@ -142,7 +145,7 @@ function isMet(context: ZoneContext, draft: Draft, among: readonly Draft[]): boo
 }
 
 /** Belongs to a layer of decoration, whose place in the work is its own. */
-const OF_A_LAYER: readonly Role[] = ["decorate", "mask", "unmask", "lock"];
+const OF_A_LAYER: readonly Role[] = ["decorate", "top-dot", "mask", "unmask", "lock"];
 
 /** Clear and ground films: of one that was begun, the coats it lacks are laid. */
 const IN_COATS: readonly Role[] = ["fill", "size", "prime", "isolate", "seal"];
@@ -151,7 +154,7 @@ const IN_COATS: readonly Role[] = ["fill", "size", "prime", "isolate", "seal"];
 function leftOf(context: ZoneContext, alternative: Alternative, above: number, masked: boolean): Alternative {
   const recorded = context.done.some(isRecorded);
   const steps = alternative.steps.flatMap((draft): readonly Draft[] => {
-    if (draft.role === "cure" || draft.role === "decorate") return [draft];
+    if (draft.role === "cure" || isMarking(draft.role)) return [draft];
     if (draft.role === "mask" && masked) return [];
     const laid = IN_COATS.includes(draft.role) || draft.role === "base" ? coatsOn(context.done, draft) : 0;
     if (laid > 0 && draft.phase >= above) {

@@ -74,7 +74,7 @@ function layerSteps(
   const paint = filmDraft(
     product,
     {
-      role: "decorate",
+      role: layer.onTop ? "top-dot" : "decorate",
       phase,
       method,
       technique: technique.id,
@@ -83,6 +83,7 @@ function layerSteps(
       while: technique.while,
       ...(layer.colour ? { colour: layer.colour } : {}),
       ...(layer.marks ? { marks: layer.marks } : {}),
+      ...(layer.rows ? { rows: layer.rows } : {}),
       ...sheenOf(product, context.piece.finish),
       because: because(requirement, `you asked for ${technique.name.toLowerCase()}`),
       checks: layerChecks(layer, product),

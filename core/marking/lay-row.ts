@@ -1,0 +1,126 @@
+import type { Row } from "../piece/pattern";
+import type { UnitMark } from "./row-kinds";
+import type { Spots } from "./clearance";
+import { apart, closingCount, MOST_ON_A_RING } from "./ring-count";
+import type { PlacedMark, PlacedSpot } from "./solved";
+import type { MarkingSurface, Ring } from "./surface";
+
+/** A surface whose rings are kept: a row asks for the same ones again and again. */
+export class Rings {
+  private readonly kept = new Map<number, Ring>();
+
+  constructor(readonly surface: MarkingSurface) {}
+
+  at(level: number): Ring {
+    const here = this.kept.get(level);
+    if (here) return here;
+    const ring = this.surface.ring(level);
+    this.kept.set(level, ring);
+    return ring;
+  }
+}
+
+/** How far the marks of a place reach inward and outward of its level, mm. */
+export function reachOf(unit: readonly UnitMark[]): readonly [number, number] {
+  let [low, high] = [Infinity, -Infinity];
+  for (const spots of unit)
+    for (const { out, diameterMm } of spots) {
+      low = Math.min(low, out - diameterMm / 2);
+      high = Math.max(high, out + diameterMm / 2);
+    }
+  return [low, high];
+}
+
+/** Turns the marks of a place a little way outward or inward: where they lie then. */
+function spotAt(rings: Rings, level: number, share: number, { across, out, diameterMm }: UnitMark[number]): PlacedSpot {
+  const ring = rings.at(level + out);
+  const along = share + (ring.lengthMm > 0 ? across / ring.lengthMm : 0);
+  const { flat, at } = ring.at(along);
+  return { flat, at, diameterMm };
+}
+
+/**
+ * The marks of one place of a row.
+ *
+ * @param share of the way round
+ */
+export function placeMarks(rings: Rings, unit: readonly UnitMark[], level: number, share: number): readonly (readonly PlacedSpot[])[] {
+  return unit.map((spots) => spots.map((spot) => spotAt(rings, level, share, spot)));
+}
+
+function leastGap(a: readonly (readonly PlacedSpot[])[], b: readonly (readonly PlacedSpot[])[]): number {
+  let least = Infinity;
+  for (const marks of a)
+    for (const one of marks)
+      for (const others of b)
+        for (const other of others) {
+          const gap = apart(one.at, other.at) - (one.diameterMm + other.diameterMm) / 2;
+          if (gap < least) least = gap;
+        }
+  return least;
+}
+
+/**
+ * The least clear space between the marks of neighbouring places, mm; Infinity of a single one.
+ *
+ * @param count places round the row
+ */
+export function gapBetween(rings: Rings, unit: readonly UnitMark[], level: number, count: number, start: number): number {
+  if (count < 2) return Infinity;
+  const at = (k: number) => placeMarks(rings, unit, level, start + k / count);
+  // On a circle every pair is like the first; two neighbours only when there are two.
+  if (rings.surface.round) {
+    const next = leastGap(at(0), at(1));
+    return count > 3 && unit.some((spots) => spots.length > 1) ? Math.min(next, leastGap(at(0), at(2))) : next;
+  }
+  let least = Infinity;
+  const first = at(0);
+  let before = first;
+  for (let k = 1; k < count; k++) {
+    const next = at(k);
+    least = Math.min(least, leastGap(before, next));
+    before = next;
+  }
+  return Math.min(least, leastGap(before, first));
+}
+
+const HAIR = 1e-9;
+
+/**
+ * As many places as close with the wished gap.
+ *
+ * @returns 0 where not even the least multiple goes
+ */
+export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: number, gapMm: number, multipleOf: number, start: number): number {
+  const single = unit.length === 1 && unit[0]!.length === 1;
+  const widest = Math.max(...unit.flat().map(({ diameterMm }) => diameterMm));
+  const first = closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf });
+  if (single) return Math.min(first, MOST_ON_A_RING);
+  const goes = (count: number) => gapBetween(rings, unit, level, count, start) >= gapMm - HAIR;
+  // The gap falls as the count grows: halve the way to the most that go.
+  let [most, over] = [0, first / multipleOf + 1];
+  while (over - most > 1) {
+    const middle = (most + over) >> 1;
+    if (goes(middle * multipleOf)) most = middle;
+    else over = middle;
+  }
+  return most * multipleOf;
+}
+
+/** All marks of a row. Colours are taken in turn from place to place. */
+export function marksOfRow(rings: Rings, row: Row, unit: readonly UnitMark[], level: number, count: number, start: number): readonly PlacedMark[] {
+  return Array.from({ length: count }, (_unused, place) =>
+    placeMarks(rings, unit, level, start + place / count).map((spots): PlacedMark => ({ place, spots, colour: row.colours[place % row.colours.length]! })),
+  ).flat();
+}
+
+/** The least clear space from these marks to all that lies already; null where none is nearer than asked. */
+export function clearanceOf(marks: readonly PlacedMark[], laid: Spots, withinMm: number) {
+  let best: ReturnType<Spots["nearest"]> = null;
+  for (const { spots } of marks)
+    for (const { at, diameterMm } of spots) {
+      const found = laid.nearest(at, diameterMm, best?.gapMm ?? withinMm);
+      if (found) best = found;
+    }
+  return best;
+}
