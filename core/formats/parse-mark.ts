@@ -59,7 +59,11 @@ const TEMPLATE = Joi.object({
 });
 
 const MARK_SCHEMA = Joi.object({
-  form: Joi.object({ kind: Joi.string().valid(...Object.keys(FORM_SCHEMAS)).required() })
+  form: Joi.object({
+    kind: Joi.string()
+      .valid(...Object.keys(FORM_SCHEMAS))
+      .required(),
+  })
     .unknown()
     .required(),
   zone: zoneSchema(Joi),
@@ -145,7 +149,8 @@ export function answerMark(document: unknown): Parsed<unknown> {
   const ask = shape.value;
   const form = checkShape<Form>(FORM_SCHEMAS[ask.form.kind]!, ask.form, ["form"]);
   if (!form.ok) return form;
-  if (ask.form.kind === "plate" && ask.form.rimWidthMm * 2 >= ask.form.diameterMm) return bad("bad-value", "form.rimWidthMm", "the rim is wider than half the plate");
+  if (ask.form.kind === "plate" && ask.form.rimWidthMm * 2 >= ask.form.diameterMm)
+    return bad("bad-value", "form.rimWidthMm", "the rim is wider than half the plate");
   const zone = ask.zone ?? USUAL_ZONE[ask.form.kind];
   const { lipBandMm, radiiMm } = ask;
   const surface = surfaceOf(ask.form, zone, { ...(lipBandMm === undefined ? {} : { lipBandMm }), ...(radiiMm ? { radiiMm } : {}) });

@@ -1,7 +1,7 @@
 import type { Row } from "../piece/pattern";
 import { clearanceOf, gapBetween, marksOfRow, placeMarks, placesThatClose, reachOf } from "./lay-row";
 import type { Rings } from "./lay-row";
-import { leastCommon, UNSEEN_MM, USUAL_GAP_MM } from "./ring-count";
+import { leastCommon, USUAL_GAP_MM } from "./ring-count";
 import type { Closing } from "./ring-count";
 import { rowKind } from "./row-kinds";
 import type { UnitMark } from "./row-kinds";
@@ -214,7 +214,7 @@ function layPlaces(row: Row, laying: Laying, unit: readonly UnitMark[]): LaidRow
     if (!touched || touched.gapMm >= wanted - Math.max(HAIR, wanted * HAIR)) return laidRow(seat, level, here.count, here.gapMm, here.marks);
     if (!free || push >= MOST_PUSHES)
       return refusal(row, { fault: "would-touch", gapMm: touched.gapMm, other: touched.row }, { laying, seat, level, nearest: () => [] });
-    level += (laying.outward ? 1 : -1) * (wanted - touched.gapMm + UNSEEN_MM.value * 1e-3);
+    level += (laying.outward ? 1 : -1) * (wanted - touched.gapMm + (seat.reach[1] - seat.reach[0]) * 1e-5);
   }
 }
 

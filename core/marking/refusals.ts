@@ -17,20 +17,7 @@ export const LEAST_DOT_MM = 1;
 /** A row that is not laid, and why. */
 export function notLaid(row: Row, code: MarkingCode, message: string, fix?: MarkingFinding["fix"]): LaidRow {
   return {
-    result: {
-      row,
-      level: null,
-      say: null,
-      lengthMm: 0,
-      places: 0,
-      count: 0,
-      gapMm: null,
-      start: 0,
-      marks: [],
-      nearest: NONE,
-      wide: null,
-      refused: true,
-    },
+    result: { row, level: null, say: null, lengthMm: 0, places: 0, count: 0, gapMm: null, start: 0, marks: [], nearest: NONE, wide: null, refused: true },
     notes: [{ code, refused: true, row: row.id, message, ...(fix ? { fix } : {}) }],
   };
 }
@@ -78,11 +65,18 @@ export function refusal(row: Row, fault: Fault, where: Where): LaidRow {
       return notLaid(
         row,
         "over-the-edge",
-        row.at ? "there it runs over the edge of what may be painted" : `it needs ${plainMm(seat.reach[1] - seat.reach[0])} mm; ${plainMm(Math.max(0, room))} mm are left`,
+        row.at
+          ? "there it runs over the edge of what may be painted"
+          : `it needs ${plainMm(seat.reach[1] - seat.reach[0])} mm; ${plainMm(Math.max(0, room))} mm are left`,
         row.at ? undefined : smaller(row, room, seat.reach),
       );
     case "no-room":
-      return notLaid(row, "no-room", seat.multipleOf > 1 ? `not even ${seat.multipleOf} go round here` : "not even one goes here", smaller(row, row.diameterMm / 2, [0, row.diameterMm]));
+      return notLaid(
+        row,
+        "no-room",
+        seat.multipleOf > 1 ? `not even ${seat.multipleOf} go round here` : "not even one goes here",
+        smaller(row, row.diameterMm / 2, [0, row.diameterMm]),
+      );
     case "too-many":
       return tooMany(row, fault, where);
     case "would-touch": {

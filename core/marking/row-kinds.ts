@@ -33,9 +33,12 @@ const USUAL_SWIPE = 2.5;
 const USUAL_STEPS = 4;
 const USUAL_LAST = 0.45;
 
-/** @returns 0.1 mm at least */
+/** No spot of a mark is smaller than that share of its head. */
+const LEAST_SHARE = 0.03;
+
+/** The last dot of a series, mm. */
 export function lastOf({ diameterMm, lastMm }: Row): number {
-  return Math.max(0.1, lastMm ?? diameterMm * USUAL_LAST);
+  return Math.max(diameterMm * LEAST_SHARE, lastMm ?? diameterMm * USUAL_LAST);
 }
 
 export function stepsOf({ steps }: Row): number {
@@ -108,7 +111,7 @@ function swipe(headMm: number, at: (way: number) => readonly [number, number]): 
   return Array.from({ length: SWIPE_SPOTS }, (_unused, k) => {
     const way = k / (SWIPE_SPOTS - 1);
     const [across, out] = at(way);
-    return { across, out, diameterMm: Math.max(0.1, headMm * (1 - way) ** 0.8) };
+    return { across, out, diameterMm: headMm * Math.max(LEAST_SHARE, (1 - way) ** 0.8) };
   });
 }
 

@@ -35,9 +35,7 @@ function placeOf(zone: Zone, piece: Piece, catalogue: Catalogue): MarkingPlace |
 /** The places of a piece that rows can be set out on, those meant for decoration first. */
 export function markingPlaces(piece: Piece, catalogue: Catalogue): readonly MarkingPlace[] {
   const zones = zonesOf(completePiece(piece, catalogue).piece, catalogue);
-  return [...zones]
-    .sort((a, b) => Number(b.template.decorated) - Number(a.template.decorated))
-    .flatMap((zone) => placeOf(zone, piece, catalogue) ?? []);
+  return [...zones].sort((a, b) => Number(b.template.decorated) - Number(a.template.decorated)).flatMap((zone) => placeOf(zone, piece, catalogue) ?? []);
 }
 
 /** A pattern of a piece, worked out; null where its place is not there or bears no rows. */
@@ -91,7 +89,13 @@ export function withPatternLayers(piece: Piece, catalogue: Catalogue): Piece {
   });
   const set = laid.flatMap(({ zone, layers }) => (layers.some(({ marks }) => marks !== undefined) ? [zone] : []));
   const own = ownLayers(piece, set, places[0]?.zone);
-  const layers = [...own, ...fewEnough(laid.flatMap((one) => one.layers), MOST_LAYERS - own.length)];
+  const layers = [
+    ...own,
+    ...fewEnough(
+      laid.flatMap((one) => one.layers),
+      MOST_LAYERS - own.length,
+    ),
+  ];
   if (JSON.stringify(layers) === JSON.stringify(decoration?.layers ?? [])) return piece;
   return { ...piece, decoration: layered(decoration, layers) };
 }

@@ -18,7 +18,15 @@ export interface PlacedMark {
 }
 
 export type MarkingCode =
-  "too-many" | "would-touch" | "over-the-edge" | "no-room" | "nothing-to-sit-on" | "larger-than-its-dot" | "not-on-this-body" | "gap-wanders" | "uneven-colours";
+  | "too-many"
+  | "would-touch"
+  | "over-the-edge"
+  | "no-room"
+  | "nothing-to-sit-on"
+  | "larger-than-its-dot"
+  | "not-on-this-body"
+  | "gap-wanders"
+  | "uneven-colours";
 
 /** Something to know of a row. */
 export interface MarkingFinding {

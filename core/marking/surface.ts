@@ -153,13 +153,7 @@ function top({ line, halfMm, widthMm, heightMm, fromMm = 0 }: TopShape, rise: Ri
     },
     say: (level) => {
       const out = rise.outAt(Math.max(0, level));
-      return {
-        radiusMm: out,
-        compassMm: Math.hypot(out, rise.heightAt(out)),
-        tapeMm: level,
-        heightMm: null,
-        insetMm: halfMm - out,
-      };
+      return { radiusMm: out, compassMm: Math.hypot(out, rise.heightAt(out)), tapeMm: level, heightMm: null, insetMm: halfMm - out };
     },
     atRadius: (mm) => rise.levelAt(mm),
     atHeight: () => null,

@@ -45,3 +45,20 @@ export function sayLength(mm: number, unit: LengthUnit): string {
 export function typedLength(mm: number, unit: LengthUnit): string {
   return String(Math.round(fromMm(mm, unit) * 100) / 100);
 }
+
+const FRACTION = 16;
+
+/**
+ * Says a length as it is set on a compass or read off a tape: to half a millimetre, or to a sixteenth of an inch.
+ *
+ * @example sayFine(31.75, "in") // "1 1/4 in"
+ */
+export function sayFine(mm: number, unit: LengthUnit): string {
+  if (unit === "mm") return `${Math.round(mm * 2) / 2} mm`;
+  const parts = Math.round(fromMm(mm, "in") * FRACTION);
+  const [whole, rest] = [Math.floor(parts / FRACTION), parts % FRACTION];
+  if (rest === 0) return `${whole} in`;
+  let [over, under] = [rest, FRACTION];
+  while (over % 2 === 0) [over, under] = [over / 2, under / 2];
+  return `${whole > 0 ? `${whole} ` : ""}${over}/${under} in`;
+}

@@ -59,15 +59,7 @@ export function developWall(footMm: number, rimMm: number, slantMm: number): Dev
   const looks = Array.from({ length: 65 }, (_unused, k) => k / 64).flatMap((share) => [at(share, 0), at(share, slantMm)]);
   const xs = looks.map(([x]) => x);
   const ys = looks.map(([, y]) => y);
-  return {
-    angle,
-    footRadiusMm: foot,
-    rimRadiusMm: rim,
-    slantMm,
-    at,
-    round,
-    box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)],
-  };
+  return { angle, footRadiusMm: foot, rimRadiusMm: rim, slantMm, at, round, box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)] };
 }
 
 /** The four sides of a wall laid flat, to cut along. */

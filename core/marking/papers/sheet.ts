@@ -1,8 +1,5 @@
 /** Paper that templates are printed on, mm. */
-export const PAPERS = {
-  a4: { name: "A4", widthMm: 210, heightMm: 297 },
-  letter: { name: "US Letter", widthMm: 215.9, heightMm: 279.4 },
-} as const;
+export const PAPERS = { a4: { name: "A4", widthMm: 210, heightMm: 297 }, letter: { name: "US Letter", widthMm: 215.9, heightMm: 279.4 } } as const;
 export type PaperId = keyof typeof PAPERS;
 
 /** How a line is drawn: to cut along, to draw along, a help only, a mark at true size. */
@@ -11,7 +8,14 @@ export type Ink = "cut" | "guide" | "faint" | "mark";
 /** A drawing at true size, mm, y downward. Paths are SVG path data of absolute M, L, A, C and Z only. */
 export type Shape =
   | { readonly kind: "path"; readonly d: string; readonly ink: Ink; readonly group: string; readonly fill?: string }
-  | { readonly kind: "text"; readonly x: number; readonly y: number; readonly text: string; readonly sizeMm: number; readonly anchor: "start" | "middle" | "end" };
+  | {
+      readonly kind: "text";
+      readonly x: number;
+      readonly y: number;
+      readonly text: string;
+      readonly sizeMm: number;
+      readonly anchor: "start" | "middle" | "end";
+    };
 
 export interface Drawing {
   readonly title: string;

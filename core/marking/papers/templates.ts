@@ -104,7 +104,19 @@ function heightGauge(ask: TemplateAsk): Drawing {
   const width = 40;
   const tall = surface.say(surface.to).heightMm!;
   const marked = [...new Set([...levelsOf(ask), ...laidRows(ask.solved).flatMap(stripeEdges)])].sort((a, b) => a - b);
-  const shapes: Shape[] = [throughPoints([[0, -tall], [width, -tall], [width, 0], [0, 0]], true, "cut", "edge")];
+  const shapes: Shape[] = [
+    throughPoints(
+      [
+        [0, -tall],
+        [width, -tall],
+        [width, 0],
+        [0, 0],
+      ],
+      true,
+      "cut",
+      "edge",
+    ),
+  ];
   let last = Infinity;
   for (const level of marked) {
     const height = surface.say(level).heightMm!;
@@ -112,7 +124,12 @@ function heightGauge(ask: TemplateAsk): Drawing {
     if (Math.abs(last - height) >= 3.5) shapes.push(words(width / 2, -height - 0.8, `${plainMm(height)} mm`, 2.8));
     last = height;
   }
-  return drawing(`${ask.title}: height gauge`, "Fold it upright, stand it on the table beside the piece, and turn the piece.", padded([0, -tall, width, 0]), shapes);
+  return drawing(
+    `${ask.title}: height gauge`,
+    "Fold it upright, stand it on the table beside the piece, and turn the piece.",
+    padded([0, -tall, width, 0]),
+    shapes,
+  );
 }
 
 /** The edge of a top as a line to cut along. */
@@ -141,7 +158,16 @@ const cross = (): readonly Shape[] => [line(-4, 0, 4, 0, "guide", "centre"), lin
 /** A notch at twelve: a template that slipped goes back to where it was. */
 function notch(surface: MarkingSurface): Shape {
   const [x, y] = surface.ring(surface.to).at(0).flat;
-  return throughPoints([[x - 2.5, -y], [x, -y + 4], [x + 2.5, -y]], false, "cut", "notch");
+  return throughPoints(
+    [
+      [x - 2.5, -y],
+      [x, -y + 4],
+      [x + 2.5, -y],
+    ],
+    false,
+    "cut",
+    "notch",
+  );
 }
 
 /** Lines from the middle that part the round evenly by length along the edge. */
@@ -158,7 +184,12 @@ function spokes(surface: MarkingSurface, slices: number): readonly Shape[] {
 function slicesOf(ask: TemplateAsk): Drawing {
   const { surface, slices, title } = ask;
   const shapes = [edgeOf(surface), notch(surface), ...cross(), ...spokes(surface, slices)];
-  return drawing(`${title}: ${slices} slices`, "Cut it out, pin the cross on the middle, mark the edge at every line, join the marks through the middle.", topBox(surface), shapes);
+  return drawing(
+    `${title}: ${slices} slices`,
+    "Cut it out, pin the cross on the middle, mark the edge at every line, join the marks through the middle.",
+    topBox(surface),
+    shapes,
+  );
 }
 
 function ringsOf(ask: TemplateAsk): Drawing {
@@ -172,7 +203,9 @@ function ringsOf(ask: TemplateAsk): Drawing {
     if (x - last >= 4) shapes.push(words(x, -0.8, plainMm(surface.say(level).radiusMm ?? x), 2.4));
     last = x;
   }
-  const note = surface.straight ? "Numbers are the radius in mm." : "Seen straight from above: on a dome set the rings with the compass numbers of the instructions.";
+  const note = surface.straight
+    ? "Numbers are the radius in mm."
+    : "Seen straight from above: on a dome set the rings with the compass numbers of the instructions.";
   return drawing(`${title}: rings`, note, topBox(surface), shapes);
 }
 
@@ -232,7 +265,8 @@ function marksOf(ask: TemplateAsk): Drawing {
   for (const { row, marks, level } of solved?.rows.filter(({ refused }) => !refused) ?? []) {
     if (level !== null && marks.length === 0)
       for (const edge of [level - row.diameterMm / 2, level + row.diameterMm / 2]) shapes.push(outlineAt(surface, edge, "guide", "bands"));
-    for (const { spots } of marks) for (const { flat, diameterMm } of spots) shapes.push(circlePath(flat[0], -flat[1], diameterMm / 2, "mark", `row-${row.id}`));
+    for (const { spots } of marks)
+      for (const { flat, diameterMm } of spots) shapes.push(circlePath(flat[0], -flat[1], diameterMm / 2, "mark", `row-${row.id}`));
   }
   return drawing(`${title}: all marks`, "Seen straight from above, at true size.", topBox(surface), shapes);
 }
@@ -255,10 +289,16 @@ function practice({ solved, title }: TemplateAsk): Drawing {
     shapes.push(words(0, y + 3, `${rowName(row)}: ${places} in the row, set ${count} here`, 3, "start"));
     y += 5 + tall;
     for (let k = 0; k < count; k++)
-      for (const { flat, diameterMm } of first) shapes.push(circlePath(spread + k * pitch + flat[0] - fx, y - (flat[1] - fy), diameterMm / 2, "mark", `row-${row.id}`));
+      for (const { flat, diameterMm } of first)
+        shapes.push(circlePath(spread + k * pitch + flat[0] - fx, y - (flat[1] - fy), diameterMm / 2, "mark", `row-${row.id}`));
     y += tall + 6;
   }
-  return drawing(`${title}: practice sheet`, "Set each row on this paper, under film or on it, until they stand as drawn.", padded([0, 0, PRACTICE_MM, Math.max(20, y)]), shapes);
+  return drawing(
+    `${title}: practice sheet`,
+    "Set each row on this paper, under film or on it, until they stand as drawn.",
+    padded([0, 0, PRACTICE_MM, Math.max(20, y)]),
+    shapes,
+  );
 }
 
 /** Every template, in the order they are offered. */
