@@ -1,5 +1,5 @@
 import type { Step } from "#core/coating/model/step";
-import type { Marks } from "#core/piece/piece";
+import type { Layer, LayerRow, Marks } from "#core/piece/piece";
 import { sayLength, typedLength } from "#core/units/length";
 import type { LengthUnit } from "#core/units/length";
 
@@ -34,8 +34,26 @@ export function marksWords({ count, diameterMm }: Marks, unit: LengthUnit): stri
 const MARK_NAMES: Readonly<Record<string, string>> = { dots: "dots", "walked-dots": "dots", swipes: "swipes" };
 
 /** How much of a decoration a step is reckoned for; null of what is laid all over its place. */
-export function extentText({ role, technique, marks, coverage }: Pick<Step, "role" | "technique" | "marks" | "coverage">, unit: LengthUnit): string | null {
-  if (role !== "decorate") return null;
+export function extentText(
+  { role, technique, marks, coverage, rows }: Pick<Step, "role" | "technique" | "marks" | "coverage" | "rows">,
+  unit: LengthUnit,
+): string | null {
+  if (role !== "decorate" && role !== "top-dot") return null;
+  if (rows) return `Marked out: ${rows.map(rowWords).join("; ")}.`;
   if (marks) return `Reckoned for ${marks.count} ${MARK_NAMES[technique ?? ""] ?? "marks"} of ${saySize(marks.diameterMm, unit)}.`;
   return coverage === undefined || coverage >= 1 ? null : `Reckoned for about ${sayShare(coverage)}.`;
+}
+
+/** One row of a pattern, with its count. @example rowWords({ id: "r1", name: "Dots of 5 mm", count: 24, diameterMm: 5 }) // "dots of 5 mm: 24" */
+function rowWords({ name, count }: LayerRow): string {
+  const called = name.charAt(0).toLowerCase() + name.slice(1);
+  return count === 1 ? called : `${called}: ${count}`;
+}
+
+/** What a pattern amounts to, by its layers. @example "72 marks and 2 stripes in 3 rows" */
+export function patternWords(layers: readonly Layer[]): string {
+  const marks = layers.reduce((sum, layer) => sum + (layer.marks?.count ?? 0), 0);
+  const rows = new Set(layers.flatMap((layer) => layer.rows?.map(({ id }) => `${layer.zone}/${id}`) ?? []));
+  const inRows = rows.size === 1 ? "one row" : `${rows.size} rows`;
+  return marks > 0 ? `${marks} marks in ${inRows}` : `stripes in ${inRows}`;
 }

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "#core/catalogue/catalogue";
 import { changePiece } from "#core/coating/model/apply-changes";
 import { mergedChanges } from "#core/coating/model/piece-changes";
 import type { Change } from "#core/coating/model/change";
@@ -5,6 +6,7 @@ import { pieceId, planId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
 import { nameWith } from "#core/formats/stores/pieces";
 import type { PieceRecord } from "#core/formats/stores/pieces";
+import { withPatternLayers } from "#core/marking/solve-piece";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
 import { runCommand } from "./command";
@@ -90,7 +92,7 @@ export function savePiece(db: Database, id: PieceId, seen: Piece, changes: reado
       if (merged.clashes.length > 0) return { kind: "clash", paths: merged.clashes, theirs: current };
       own.note(merged.changes);
       if (merged.changes.length === 0) return { kind: "saved", record: current };
-      const record: PieceRecord = { ...current, rev: current.rev + 1, piece: changePiece(current.piece, merged.changes) };
+      const record: PieceRecord = { ...current, rev: current.rev + 1, piece: withPatternLayers(changePiece(current.piece, merged.changes), CATALOGUE) };
       await recorder.put("pieces", record);
       return { kind: "saved", record };
     },

@@ -15,6 +15,8 @@ export type ProgressId = Branded<"progress-record">;
 export type RoomId = Branded<"room-record">;
 export type JarId = Branded<"jar-record">;
 export type RecipeId = Branded<"recipe-record">;
+export type ToolId = Branded<"tool-record">;
+export type PatternId = Branded<"pattern-record">;
 export type PhotoId = Branded<"photo-record">;
 /** A picture by what is in it: the same bytes have the same id. */
 export type PictureId = Branded<"picture">;
@@ -30,6 +32,8 @@ export const progressId = (text: string): ProgressId => text as ProgressId;
 export const roomId = (text: string): RoomId => text as RoomId;
 export const jarId = (text: string): JarId => text as JarId;
 export const recipeId = (text: string): RecipeId => text as RecipeId;
+export const toolId = (text: string): ToolId => text as ToolId;
+export const patternId = (text: string): PatternId => text as PatternId;
 export const photoId = (text: string): PhotoId => text as PhotoId;
 export const pictureId = (text: string): PictureId => text as PictureId;
 

@@ -4,10 +4,10 @@ import type { RecordOf, StoreName } from "./stores/stores";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
 /** Version 2: progress records are complete in themselves, steps are named by what they are. Version 3: settings say whether single keys do things. Version 4: the shelf, and what a coat took out of its jar.
- * Version 5: ways of working; pieces belong to a set, and are put away. Version 6: photographs. */
-export const BUNDLE_VERSION = 7;
+ * Version 5: ways of working; pieces belong to a set, and are put away. Version 6: photographs. Version 7: mixtures and drops. Version 8: patterns, tools, and what is marked of a row. */
+export const BUNDLE_VERSION = 8;
 /** The data version the records of each bundle version are of. */
-export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6, 5: 7, 6: 8, 7: 9 };
+export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6, 5: 7, 6: 8, 7: 9, 8: 10 };
 
 /** The records of a database, by store. */
 export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };
@@ -55,7 +55,7 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
  * Writes what is kept as one document; records are sorted by id, so the same store writes the same file.
  *
  * @param parts records by store; a store left out has none
- * @returns the document, version 6
+ * @returns the document, in the newest version
  */
 export function writeBundle(parts: Partial<BundleParts>): Bundle {
   const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));

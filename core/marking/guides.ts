@@ -213,7 +213,7 @@ function stem({ parts, surface, unit }: GuideAsk): GuideStep | null {
 function takeOff({ pencil, pattern }: GuideAsk): GuideStep | null {
   if (!pencil || pattern.byEye) return null;
   const off = pencil.takeOff
-    ? ` They come off with ${pencil.takeOff} when everything is dry, before any clear coat.`
+    ? ` To take them off: ${pencil.takeOff}, when everything is dry and before any clear coat.`
     : pencil.pressed
       ? " They stay: paint hides them."
       : "";

@@ -214,7 +214,9 @@ function layPlaces(row: Row, laying: Laying, unit: readonly UnitMark[]): LaidRow
     if (!touched || touched.gapMm >= wanted - Math.max(HAIR, wanted * HAIR)) return laidRow(seat, level, here.count, here.gapMm, here.marks);
     if (!free || push >= MOST_PUSHES)
       return refusal(row, { fault: "would-touch", gapMm: touched.gapMm, other: touched.row }, { laying, seat, level, nearest: () => [] });
-    level += (laying.outward ? 1 : -1) * (wanted - touched.gapMm + (seat.reach[1] - seat.reach[0]) * 1e-5);
+    const step = wanted - touched.gapMm + (seat.reach[1] - seat.reach[0]) * 1e-5;
+    // What cannot slip in between lies wholly beyond.
+    level = push === MOST_PUSHES / 2 ? nextLevel(seat) : level + (laying.outward ? step : -step);
   }
 }
 

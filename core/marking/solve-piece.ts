@@ -44,17 +44,20 @@ export function solvedOn(places: readonly MarkingPlace[], pattern: Pattern): { r
   return place ? { place, solved: solvePattern(place.surface, pattern) } : null;
 }
 
-/** Techniques whose marks a pattern sets: where one is said for a place, it takes the place of what was only guessed. */
+/** Marks that rows set, whichever their kind: where a pattern has some, it takes the place of those that were only guessed. */
 const SET_BY_ROWS: readonly TechniqueId[] = ["dots", "walked-dots", "swipes"];
 
-/** Layers the user says by hand, without those that patterns made, and without marks whose number was a guess where a pattern sets them. */
-function ownLayers({ decoration = {} }: Piece, zones: readonly ZoneId[], main: ZoneId | undefined): readonly Layer[] {
+/** Whether a layer was only guessed, and a pattern of its place says the same for good. */
+function replaced(layer: Layer, zone: ZoneId | undefined, made: readonly Layer[]): boolean {
+  if (layer.marks !== undefined || layer.coverage !== undefined) return false;
+  const kin = (technique: TechniqueId) => technique === layer.technique || (SET_BY_ROWS.includes(technique) && SET_BY_ROWS.includes(layer.technique));
+  return made.some((one) => one.zone === zone && kin(one.technique));
+}
+
+/** Layers the user says by hand: without those that patterns made, and without what was a guess where a pattern sets it. */
+function ownLayers({ decoration = {} }: Piece, made: readonly Layer[], main: ZoneId | undefined): readonly Layer[] {
   const said = decoration.layers ?? (decoration.techniques ?? []).map((technique): Layer => ({ technique }));
-  return said.filter((layer) => {
-    if (layer.rows) return false;
-    const guessed = SET_BY_ROWS.includes(layer.technique) && layer.marks === undefined;
-    return !(guessed && zones.includes(layer.zone ?? main ?? layer.zone!));
-  });
+  return said.filter((layer) => layer.rows === undefined && !replaced(layer, layer.zone ?? main, made));
 }
 
 /** Few enough layers for a plan: what differs only in size is one where there are too many. */
@@ -85,17 +88,10 @@ export function withPatternLayers(piece: Piece, catalogue: Catalogue): Piece {
   const places = markingPlaces(piece, catalogue);
   const laid = patterns.flatMap((pattern) => {
     const worked = solvedOn(places, pattern);
-    return worked ? [{ zone: pattern.zone, layers: layersOfPattern(worked.place.surface, worked.solved, pattern.zone, worked.place.areaMm2) }] : [];
+    return worked ? layersOfPattern(worked.place.surface, worked.solved, pattern.zone, worked.place.areaMm2) : [];
   });
-  const set = laid.flatMap(({ zone, layers }) => (layers.some(({ marks }) => marks !== undefined) ? [zone] : []));
-  const own = ownLayers(piece, set, places[0]?.zone);
-  const layers = [
-    ...own,
-    ...fewEnough(
-      laid.flatMap((one) => one.layers),
-      MOST_LAYERS - own.length,
-    ),
-  ];
+  const own = ownLayers(piece, laid, places[0]?.zone);
+  const layers = [...own, ...fewEnough(laid, MOST_LAYERS - own.length)];
   if (JSON.stringify(layers) === JSON.stringify(decoration?.layers ?? [])) return piece;
   return { ...piece, decoration: layered(decoration, layers) };
 }

@@ -74,16 +74,29 @@ function layerOf(group: readonly Laid[], zone: Pattern["zone"]): Layer {
   };
 }
 
-/** A band or line: the share of its place it takes. */
-function stripeLayer({ row, lengthMm }: SolvedRow, zone: Pattern["zone"], areaMm2: number): Layer {
+/** Stripes of one colour as one layer: they are masked and painted in one go, and take a share of their place. */
+function stripeLayer(group: readonly SolvedRow[], zone: Pattern["zone"], areaMm2: number): Layer {
+  const { row } = group[0]!;
+  const covered = group.reduce((sum, one) => sum + one.lengthMm * one.row.diameterMm, 0);
   return {
     technique: rowKind(row.kind).technique,
     zone,
     colour: row.colours[0]!,
     ...(row.medium ? { medium: row.medium } : {}),
-    coverage: Math.min(1, Math.max(0.001, Math.round(((lengthMm * row.diameterMm) / areaMm2) * 1000) / 1000)),
-    rows: [{ id: row.id, name: rowName(row), count: 1, diameterMm: row.diameterMm }],
+    coverage: Math.min(1, Math.max(0.001, Math.round((covered / Math.max(1, areaMm2)) * 1000) / 1000)),
+    rows: group.map((one) => ({ id: one.row.id, name: rowName(one.row), count: 1, diameterMm: one.row.diameterMm })),
   };
+}
+
+/** Rows by what they are set with, in the order each comes first. */
+function grouped<T>(all: readonly T[], keyOf: (one: T) => string): readonly (readonly T[])[] {
+  const groups = new Map<string, T[]>();
+  for (const one of all) {
+    const group = groups.get(keyOf(one));
+    if (group) group.push(one);
+    else groups.set(keyOf(one), [one]);
+  }
+  return [...groups.values()];
 }
 
 /**
@@ -95,22 +108,16 @@ function stripeLayer({ row, lengthMm }: SolvedRow, zone: Pattern["zone"], areaMm
 export function layersOfPattern(surface: MarkingSurface, solved: SolvedPattern, zone: Pattern["zone"], areaMm2: number): readonly Layer[] {
   const order = workingOrder(surface, solved.rows);
   const byId = new Map(solved.rows.map((one) => [one.row.id, one]));
-  const layers: Layer[] = [];
-  const groups = new Map<string, Laid[]>();
-  for (const { row: id } of order) {
-    const one = byId.get(id)!;
-    if (one.marks.length === 0) {
-      layers.push(stripeLayer(one, zone, areaMm2));
-      continue;
-    }
-    for (const colour of new Set(one.row.colours)) {
+  const inOrder = order.map(({ row }) => byId.get(row)!);
+  const stripes = inOrder.filter(({ marks }) => marks.length === 0);
+  const laid = inOrder.flatMap((one): Laid[] =>
+    [...new Set(one.row.colours)].flatMap((colour) => {
       const marks = one.marks.filter((mark) => mark.colour === colour);
-      if (marks.length === 0) continue;
-      const laid = { solved: one, colour, marks };
-      const group = groups.get(keyOf(laid));
-      if (group) group.push(laid);
-      else groups.set(keyOf(laid), [laid]);
-    }
-  }
-  return [...layers, ...[...groups.values()].map((group) => layerOf(group, zone))];
+      return marks.length > 0 ? [{ solved: one, colour, marks }] : [];
+    }),
+  );
+  return [
+    ...grouped(stripes, ({ row }) => [row.kind, row.medium ?? "", row.colours[0]].join("/")).map((group) => stripeLayer(group, zone, areaMm2)),
+    ...grouped(laid, keyOf).map((group) => layerOf(group, zone)),
+  ];
 }

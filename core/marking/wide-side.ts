@@ -19,7 +19,7 @@ export function hourOf(x: number, y: number): number {
  */
 export function wideSideOf(rings: Rings, level: number, before: SolvedRow | null, [low]: readonly [number, number]): WideSide | null {
   const { surface } = rings;
-  if (surface.round || surface.shape === "wall" || before?.level == null || before.places < 2) return null;
+  if (surface.round || surface.shape === "wall" || before === null || before.level === null || before.places < 2) return null;
   const [inner, outer] = before.level < level ? [before.level, level] : [level, before.level];
   const [a, b] = [rings.at(inner), rings.at(outer)];
   let least = Infinity;

@@ -49,12 +49,12 @@ export function typedLength(mm: number, unit: LengthUnit): string {
 const FRACTION = 16;
 
 /**
- * Says a length as it is set on a compass or read off a tape: to half a millimetre, or to a sixteenth of an inch.
+ * Says a length as it is set on a compass or read off a tape: to half a millimetre (whole ones from 100 on), or to a sixteenth of an inch.
  *
  * @example sayFine(31.75, "in") // "1 1/4 in"
  */
 export function sayFine(mm: number, unit: LengthUnit): string {
-  if (unit === "mm") return `${Math.round(mm * 2) / 2} mm`;
+  if (unit === "mm") return `${mm < 100 ? Math.round(mm * 2) / 2 : Math.round(mm)} mm`;
   const parts = Math.round(fromMm(mm, "in") * FRACTION);
   const [whole, rest] = [Math.floor(parts / FRACTION), parts % FRACTION];
   if (rest === 0) return `${whole} in`;

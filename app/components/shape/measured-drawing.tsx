@@ -12,24 +12,10 @@ import type { SaveChanges } from "~/piece/use-record";
 import { useTyped } from "../use-typed";
 import type { Reading } from "../use-typed";
 import { Texture } from "../coat-section/textures";
+import { MEASURE_NAMES } from "../form-words";
 import { drawingOf, VIEW } from "./geometry";
 import type { Dimension } from "./geometry";
 
-const MEASURE_NAMES: Record<string, string> = {
-  lengthMm: "Length",
-  widthMm: "Width",
-  thicknessMm: "Thickness",
-  heightMm: "Height",
-  diameterMm: "Across",
-  topDiameterMm: "Across the top",
-  bottomDiameterMm: "Across the bottom",
-  rimWidthMm: "Width of the rim",
-  bowlDiameterMm: "Across the bowl",
-  bowlHeightMm: "Height of the bowl",
-  stemHeightMm: "Height of the stem",
-  footDiameterMm: "Across the foot",
-  areaMm2: "Area in cm²",
-};
 const MM2_PER_CM2 = 100;
 
 const FAULT_WORDS: Record<MeasureFault, string> = {

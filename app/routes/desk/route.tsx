@@ -5,6 +5,7 @@ import { nameOfColour } from "#core/film/colour-names";
 import { ShelfClashes } from "~/shelf/shelf-clashes";
 import { Choice, Colour } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
+import { DeskRooms } from "~/components/desk-rooms";
 import { Desk } from "~/mixing/desk";
 import { KeptMixes } from "~/mixing/kept-mixes";
 import { COLOUR_KINDS, subjectOfColour, subjectOfJar, USUAL_KIND } from "~/mixing/subject";
@@ -54,7 +55,7 @@ export default function DeskRoom({ loaderData }: Route.ComponentProps) {
   return (
     <>
       <title>Mixing desk – Nook Coat</title>
-      <h1 className="text-3xl">Mixing desk</h1>
+      <DeskRooms />
       <ShelfClashes clashes={loaderData.clashes} />
       <div className="mb-4 mt-2 grid items-end gap-3 sm:grid-cols-[minmax(0,18rem)_minmax(0,16rem)_auto]">
         <Choice

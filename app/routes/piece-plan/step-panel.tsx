@@ -1,4 +1,5 @@
 import type { RefObject } from "react";
+import { Link } from "react-router";
 import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -185,6 +186,17 @@ function Doing({
   );
 }
 
+/** Marks and guides are set out at the desk for them. */
+function MarkedOut({ zone, piece }: { zone: string | undefined; piece: string }) {
+  return (
+    <p className="print:hidden">
+      <Link to={`/pieces/${piece}/marks${zone === undefined ? "" : `?place=${encodeURIComponent(zone)}`}`} className="underline">
+        Mark it out: which counts close, lines to draw, templates
+      </Link>
+    </p>
+  );
+}
+
 /** An opened band: what is done, why, how it is seen to be right, what else would do, and the button that says it is done. */
 export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, actions, kept, neighbours, select, narrow, explanation, ref }: Props) {
   const { step, number } = act;
@@ -235,6 +247,9 @@ export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, 
             <p key={`${requirement}-${text}`}>Because {text}.</p>
           ))}
           {extent && <p>{extent}</p>}
+          {(step.marks !== undefined || step.rows !== undefined || step.role === "mark") && (
+            <MarkedOut zone={zones.find((one) => one.steps.some(({ id }) => id === step.id))?.zone} piece={actions.piece} />
+          )}
           {step.jarMl !== null && step.jarMl > 0 && <Pour act={act} menu={menu} tasks={tasks} done={done} />}
           {step.colour !== undefined && step.jarMl !== null && !step.done && step.role !== "prime" && <MixedOf act={act} menu={menu} piece={actions.piece} />}
           <OwnJar act={act} menu={menu} apply={actions.apply} />

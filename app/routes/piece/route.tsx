@@ -85,6 +85,7 @@ const ROOMS = [
   { to: ".", end: true, label: "Plan", short: "Plan" },
   { to: "dates", end: false, label: "Dates", short: "Dates" },
   { to: "ways", end: false, label: "Other ways", short: "Ways" },
+  { to: "marks", end: false, label: "Marking out", short: "Marks" },
   { to: "mixing", end: false, label: "Mixing", short: "Mix" },
   { to: "sheet", end: false, label: "Bench sheet", short: "Sheet" },
   { to: "card", end: false, label: "Care card", short: "Card" },

@@ -25,7 +25,8 @@ export function stepIdOf(
   taken: Set<string>,
 ): StepId {
   let name = `${zone}.${role}.${product}`;
-  if (COLOURED.includes(role)) name += `${technique ? `.${technique}` : ""}${colour ? `.${colour.slice(1).toLowerCase()}` : ""}${rows?.[0] ? `.${rows[0].id}` : ""}`;
+  if (COLOURED.includes(role))
+    name += `${technique ? `.${technique}` : ""}${colour ? `.${colour.slice(1).toLowerCase()}` : ""}${rows?.[0] ? `.${rows[0].id}` : ""}`;
   else if (beneath !== null && ON_SOMETHING.includes(role)) name += `.on-${beneath}`;
   let id = name;
   for (let n = 2; taken.has(id); n += 1) id = `${name}~${n}`;

@@ -1,5 +1,6 @@
 import type { PieceId, PlanId } from "../../catalogue/ids";
 import { pieceId } from "../../catalogue/ids";
+import { PATTERN_LIMITS } from "../../piece/pattern";
 import type { Piece } from "../../piece/piece";
 import { daySchema } from "../hours-schema";
 import type Joi from "joi";
@@ -19,6 +20,21 @@ export interface PieceRecord {
   readonly set?: string;
   /** The day it was put away: "YYYY-MM-DD". */
   readonly putAway?: string;
+  /** How many marks of each row are set by now, by its place and its name: "top/r2". */
+  readonly marked?: Readonly<Record<string, number>>;
+}
+
+/** The name a row's marks are counted under. */
+export function markedKey(zone: string, row: string): string {
+  return `${zone}/${row}`;
+}
+
+/** How many marks of each row are set. */
+export function markedSchema(joi: JoiRoot): Joi.Schema {
+  return joi
+    .object()
+    .pattern(joi.string().max(60), joi.number().integer().min(1).max(100_000))
+    .max(PATTERN_LIMITS.rows * PATTERN_LIMITS.patterns);
 }
 
 /** The name of a set, as it is typed. */
@@ -48,6 +64,7 @@ export const PIECES = defineStore<PieceRecord>({
       dates: joi.object({ start: daySchema(joi), due: daySchema(joi) }),
       set: setNameSchema(joi),
       putAway: daySchema(joi),
+      marked: markedSchema(joi),
     }),
   check: ({ piece }, { readPiece }, at) => {
     const read = readPiece(piece, [...at, "piece"]);

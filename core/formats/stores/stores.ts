@@ -5,9 +5,11 @@ import { PIECES } from "./pieces";
 import { PLANS } from "./plans";
 import { PROGRESS } from "./progress";
 import { RECIPES } from "./recipes";
+import { PATTERNS } from "./patterns";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
 import { SHELF } from "./shelf";
+import { TOOLS_STORE } from "./tools";
 
 /** Every store, in the order of a file: owners before what belongs to them. */
 export const STORES = {
@@ -17,6 +19,8 @@ export const STORES = {
   photos: PHOTOS,
   shelf: SHELF,
   recipes: RECIPES,
+  tools: TOOLS_STORE,
+  patterns: PATTERNS,
   rooms: ROOMS,
   hours: HOURS,
   settings: SETTINGS,

@@ -60,7 +60,7 @@ function bar(heightMm: number, scale: number): readonly Shape[] {
     line(x, y, x + length, y, "cut", "bar"),
     line(x, y - 2, x, y + 2, "cut", "bar"),
     line(x + length, y - 2, x + length, y + 2, "cut", "bar"),
-    words(x + length + 3, y + 1.2, "100 mm: measure this bar before you cut. Print at 100 %, not fitted to the page.", 2.8, "start"),
+    words(x + length + 3, y + 1.2, "100 mm. Measure it before you cut. Print at 100 %.", 2.8, "start"),
   ];
 }
 

@@ -1,11 +1,14 @@
 import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { ProductId } from "#core/catalogue/ids";
 import type { TechniqueId, ZoneId } from "#core/catalogue/vocabulary";
 import { USUAL_MARK_COLOURS } from "#core/piece/complete-piece";
 import { nextLayer, placesForLayers } from "#core/piece/layers";
+import { MOST_LAYERS } from "#core/piece/piece";
 import type { Layer } from "#core/piece/piece";
 import { useAppContext } from "~/components/app-context";
+import { patternWords } from "~/components/extent-words";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
@@ -15,18 +18,17 @@ import { objectOf, sayLayered, set, YOU_CHOOSE } from "./fact-props";
 import type { FactProps } from "./fact-props";
 import { saidExtent, LayerExtent } from "./layer-extent";
 
-/** Layers of one piece, as many as its file may have. */
-const MOST_LAYERS = 40;
-
 /** What is drawn where, in which colour, with what, in its order; the order is that of the work. */
 export function LayerFact({ record, menu, assumed, layersTaken, save, pointed }: FactProps) {
   const { settings } = useAppContext();
-  const layers = record.piece.decoration?.layers ?? [];
+  const all = record.piece.decoration?.layers ?? [];
+  const layers = all.filter((layer) => !layer.rows);
+  const marked = all.filter((layer) => layer.rows);
   const object = menu.objects.find((one) => one.id === objectOf(record.piece, assumed));
   const zones = object?.zones.map(({ zone }) => zone) ?? [];
-  const places = placesForLayers(zones, layers).map((id) => ({ id, name: zoneName(id) }));
+  const places = placesForLayers(zones, all).map((id) => ({ id, name: zoneName(id) }));
   const [open, setOpen] = useState<number | null>(null);
-  const put = (next: readonly Layer[], typed = false) => save(sayLayered(record.piece, next), { typed });
+  const put = (next: readonly Layer[], typed = false) => save(sayLayered(record.piece, [...next, ...marked]), { typed });
   const change = (index: number, fields: Partial<Layer>, typed = false) =>
     put(
       layers.map((layer, at) =>
@@ -103,8 +105,16 @@ export function LayerFact({ record, menu, assumed, layersTaken, save, pointed }:
           );
         })}
       </ol>
+      {marked.length > 0 && (
+        <p>
+          <Link to={`/pieces/${record.id}/marks`} className="underline">
+            Marked out
+          </Link>
+          : {patternWords(marked)}. It is worked out from its rows.
+        </p>
+      )}
       <p className="flex flex-wrap gap-2">
-        {layers.length < MOST_LAYERS && (
+        {all.length < MOST_LAYERS && (
           <button type="button" className="button" onClick={add}>
             <Plus aria-hidden size={18} /> {pointed === null ? "One more layer" : `One more, on the ${zoneName(pointed).toLowerCase()}`}
           </button>

@@ -4,24 +4,13 @@ import { MOST_OF_ONE } from "#core/piece/piece";
 import type { LengthUnit } from "#core/units/length";
 import { useAppContext } from "~/components/app-context";
 import { Chips, Radios } from "~/components/fields";
+import { FORM_NAMES } from "~/components/form-words";
 import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 import { UNIT_CHOICES } from "~/components/words";
 import { FoilMeasure } from "./foil-measure";
 import { objectOf, set } from "./fact-props";
 import type { FactProps } from "./fact-props";
-
-const FORM_NAMES: Record<FormKind, string> = {
-  pebble: "Pebble",
-  dome: "Domed",
-  disc: "Flat and round",
-  frustum: "Tapered",
-  cylinder: "Straight-sided",
-  box: "Box-shaped",
-  plate: "Plate",
-  goblet: "Bowl on a stem",
-  custom: "Measured by foil or tape",
-};
 
 const PART_WORDS: Readonly<Record<string, string>> = { numerals: "With numerals to glue on", works: "With clock works", stem: "Glued on a pedestal" };
 

@@ -2,6 +2,7 @@ import type { Menu } from "#core/catalogue/menu";
 import { SHEEN_WORDS } from "#core/catalogue/vocabulary";
 import { nameOfColour } from "#core/film/colour-names";
 import type { Assumption, Layer, Piece } from "#core/piece/piece";
+import { patternWords } from "~/components/extent-words";
 import { nameIn } from "~/components/use-menu";
 import { zoneName } from "~/components/words";
 import { baseOf, coloursOf, objectOf } from "./fact-props";
@@ -109,12 +110,20 @@ function layerWords({ technique, colour, zone, medium }: Layer, menu: Menu): str
   return `${lower(nameIn(menu.techniques, technique))}${inColour}${medium === undefined ? "" : `, ${lower(nameIn(menu.products, medium))},`}${there}`;
 }
 
+/** Layers in their order; those of a pattern in one breath for each place. */
+function layersWords(layers: readonly Layer[], menu: Menu): string {
+  const own = layers.filter(({ rows }) => !rows).map((one) => layerWords(one, menu));
+  const zones = [...new Set(layers.flatMap(({ rows, zone }) => (rows && zone ? [zone] : [])))];
+  const marked = zones.map((zone) => `${patternWords(layers.filter((one) => one.rows && one.zone === zone))} on the ${lower(zoneName(zone))}`);
+  return [...own, ...marked].join("; ");
+}
+
 function decoration({ piece, assumed, menu }: Telling): Sentence {
   const { baseColour, colours: own, techniques = [], media = [], layers = [] } = piece.decoration ?? {};
   const base = baseOf(piece, assumed);
   const colours = coloursOf(piece, assumed);
   const ground = said("base", base === null ? "Its own face" : upper(colourWords(base, menu)), baseColour === undefined, base === null ? [] : [base]);
-  if (layers.length > 0) return [ground, " all over, then ", said("layers", layers.map((one) => layerWords(one, menu)).join("; "), false, colours), "."];
+  if (layers.length > 0) return [ground, " all over, then ", said("layers", layersWords(layers, menu), false, colours), "."];
   const none = techniques.length === 0;
   const how = said("techniques", none ? "no decoration" : listed(techniques.map((id) => lower(nameIn(menu.techniques, id)))), none);
   if (none) return [ground, " all over, ", how, "."];

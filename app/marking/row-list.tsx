@@ -1,0 +1,148 @@
+import { ArrowDown, ArrowUp, Copy, Minus, Plus, Trash2 } from "lucide-react";
+import { useRef } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
+import type { Row } from "#core/piece/pattern";
+import { rowKind } from "#core/marking/row-kinds";
+import type { MarkTool } from "#core/marking/tool";
+import type { SolvedPattern, SolvedRow } from "#core/marking/solved";
+import { ColourChip } from "~/components/colour-chip";
+import { ToolButton } from "~/components/tool-button";
+import { closesText, closingText, rowTitle, toolText, wideText } from "./row-words";
+
+interface Props {
+  readonly rows: readonly Row[];
+  readonly solved: SolvedPattern;
+  readonly tools: readonly MarkTool[];
+  readonly chosen: string | null;
+  readonly choose: (id: string | null) => void;
+  readonly change: (id: string, set: Partial<Row>, clear?: readonly (keyof Row)[]) => void;
+  readonly move: (id: string, by: 1 | -1) => void;
+  readonly copy: (id: string) => void;
+  readonly remove: (id: string) => void;
+  /** Fields of the chosen row. */
+  readonly fields: (row: Row, solved: SolvedRow) => ReactNode;
+}
+
+/** Counts beside the one taken: one click takes another. */
+function Counts({ solved, take }: { solved: SolvedRow; take: (count: number) => void }) {
+  const beside = solved.nearest().filter(({ count }) => count !== solved.places);
+  if (beside.length === 0) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Other counts that close">
+      <span className="text-soft">Also close:</span>
+      {[...beside]
+        .sort((a, b) => a.count - b.count)
+        .map((one) => (
+          <button key={one.count} type="button" className="chip" onClick={() => take(one.count)}>
+            {closingText(one)}
+          </button>
+        ))}
+    </div>
+  );
+}
+
+/** Fewer and more of a row, in steps that keep its multiple. */
+function Steppers({ row, solved, change }: { row: Row; solved: SolvedRow; change: Props["change"] }) {
+  const step = Math.max(row.multipleOf ?? 1, row.colours.length);
+  const leans = row.seat === "between" || row.seat === "nestle";
+  if (rowKind(row.kind).unit === null || leans || solved.refused) return null;
+  const take = (count: number) => count > 0 && change(row.id, { count });
+  const title = rowTitle(row);
+  return (
+    <>
+      <ToolButton icon={Minus} label={`Fewer: ${title}`} disabled={solved.places <= step} onClick={() => take(solved.places - step)} />
+      <ToolButton icon={Plus} label={`More: ${title}`} onClick={() => take(solved.places + step)} />
+    </>
+  );
+}
+
+/** The rows of a pattern, from where they begin. */
+export function RowList({ rows, solved, tools, chosen, choose, change, move, copy, remove, fields }: Props) {
+  const list = useRef<HTMLOListElement>(null);
+  const focusRow = (index: number) => list.current?.querySelectorAll<HTMLButtonElement>("[data-row-title]")[index]?.focus();
+  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>, index: number) => {
+    const row = rows[index]!;
+    const by = event.key === "ArrowUp" ? -1 : event.key === "ArrowDown" ? 1 : 0;
+    if (by !== 0) {
+      event.preventDefault();
+      if (event.altKey) {
+        move(row.id, by);
+        // The row's button goes with it: it is where it was moved to after the redraw.
+        requestAnimationFrame(() => focusRow(Math.min(rows.length - 1, Math.max(0, index + by))));
+      } else focusRow(index + by);
+    } else if (event.key === "Delete") {
+      event.preventDefault();
+      remove(row.id);
+      requestAnimationFrame(() => focusRow(Math.min(index, rows.length - 2)));
+    }
+  };
+  return (
+    <ol ref={list} className="grid gap-2" aria-label="Rows">
+      {rows.map((row, index) => {
+        const one = solved.rows[index]!;
+        const findings = solved.findings.filter((finding) => finding.row === row.id);
+        const finding = findings[0];
+        const open = chosen === row.id;
+        const title = rowTitle(row);
+        const tool = toolText(row, tools);
+        const wide = open ? wideText(one) : null;
+        return (
+          <li key={row.id} className={`sheet p-2 ${one.refused ? "border-stop" : open ? "border-ink" : ""}`} data-row={row.id}>
+            <div className="flex flex-wrap items-center gap-x-2">
+              <button
+                type="button"
+                data-row-title
+                className="flex min-h-11 min-w-0 grow basis-48 items-center gap-2 text-left"
+                aria-expanded={open}
+                aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Delete"
+                onClick={() => choose(open ? null : row.id)}
+                onKeyDown={(event) => onKeyDown(event, index)}
+              >
+                <span className="w-5 text-right text-soft tabular-nums">{index + 1}</span>
+                <span className="flex gap-0.5">
+                  {row.colours.map((colour, k) => (
+                    <ColourChip key={k} colour={colour} size={20} />
+                  ))}
+                </span>
+                <span className="min-w-0">
+                  <strong>{title}</strong>
+                  <span className={`block leading-snug ${one.refused ? "text-stop" : ""}`}>{closesText(one, finding)}</span>
+                </span>
+              </button>
+              <span className="flex">
+                <Steppers row={row} solved={one} change={change} />
+                <ToolButton icon={ArrowUp} label={`Earlier: ${title}`} disabled={index === 0} onClick={() => move(row.id, -1)} />
+                <ToolButton icon={ArrowDown} label={`Later: ${title}`} disabled={index === rows.length - 1} onClick={() => move(row.id, 1)} />
+                <ToolButton icon={Copy} label={`Copy: ${title}`} onClick={() => copy(row.id)} />
+                <ToolButton icon={Trash2} label={`Leave out: ${title}`} onClick={() => remove(row.id)} />
+              </span>
+            </div>
+            {tool && <p className="pl-7 leading-snug text-soft">{tool}</p>}
+            {findings.map((note) => (
+              <p key={note.code} className="flex flex-wrap items-center gap-2 pl-7">
+                {!note.refused && <span>{note.message}.</span>}
+                {note.fix && (
+                  <button type="button" className="button" onClick={() => change(row.id, note.fix!.set)}>
+                    {note.fix.text}
+                  </button>
+                )}
+              </p>
+            ))}
+            {open && (
+              <div className="mt-2 grid gap-3 border-t border-line pt-3">
+                {wide && <p>{wide}</p>}
+                {!one.refused && <Counts solved={one} take={(count) => change(row.id, { count })} />}
+                {row.count !== undefined && (
+                  <button type="button" className="button w-fit" onClick={() => change(row.id, {}, ["count"])}>
+                    As many as close
+                  </button>
+                )}
+                {fields(row, one)}
+              </div>
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Row } from "#core/piece/pattern";
+import { rowKind } from "#core/marking/row-kinds";
+import type { MarkingFinding, SolvedRow } from "#core/marking/solved";
+import { gapWords, plainMm } from "#core/marking/words";
+import { nearestTool } from "#core/marking/tool";
+import type { MarkTool } from "#core/marking/tool";
+
+/** What a row is called in the list. @example rowTitle({ kind: "dots", diameterMm: 4 }) // "Dots, 4 mm" */
+export function rowTitle({ kind, diameterMm }: Pick<Row, "kind" | "diameterMm">): string {
+  return `${rowKind(kind).name}, ${plainMm(diameterMm)} mm`;
+}
+
+/** How a row closes, in words. */
+export function closesText({ row, places, count, gapMm, refused }: SolvedRow, finding: MarkingFinding | undefined): string {
+  if (refused) return finding ? `Not laid: ${finding.message}` : "Not laid";
+  if (row.kind === "band" || row.kind === "line") return "all round";
+  if (row.kind === "centre") return "one";
+  if (row.kind === "scatter" || row.kind === "top-dots" || gapMm === null) return String(count);
+  const each = count > places ? `${places} × ${count / places}` : String(count);
+  return `${each} close, ${gapWords(gapMm)}`;
+}
+
+/** The gap of a count beside the one taken. @example closingText({ count: 24, gapMm: 0.2 }) // "24: a hair between" */
+export function closingText({ count, gapMm }: { readonly count: number; readonly gapMm: number }): string {
+  return `${count}: ${gapWords(gapMm)}`;
+}
+
+/** What a row is set with, where the user has tools. */
+export function toolText({ tool, diameterMm, kind }: Row, tools: readonly MarkTool[]): string | null {
+  if (kind === "band" || kind === "line") return null;
+  const named = tools.find(({ id }) => id === tool);
+  if (named) return `${named.label}${named.set ? ` (${named.set})` : ""}`;
+  const nearest = nearestTool(diameterMm, tools);
+  if (!nearest) return null;
+  const { tool: best, leavesMm, exact } = nearest;
+  return exact ? `with ${best.label}` : `no tool of yours leaves ${plainMm(diameterMm)} mm; ${best.label} is nearest, it leaves ${plainMm(leavesMm)}`;
+}
+
+/** A wider side, in words. */
+export function wideText({ wide, row }: SolvedRow): string | null {
+  if (!wide) return null;
+  return `Towards ${wide.towards} o'clock the space to the row before grows to ${plainMm(wide.gapMm)} mm: dots there may be up to ${plainMm(row.diameterMm + wide.largerMm)} mm.`;
+}
+
+/** A name for a new row that is not taken. */
+export function freeRowId(rows: readonly Row[]): string {
+  let number = rows.length + 1;
+  while (rows.some(({ id }) => id === `r${number}`)) number += 1;
+  return `r${number}`;
+}
