@@ -45,8 +45,8 @@ export function extentText(
 }
 
 /** One row of a pattern, with its count. @example rowWords({ id: "r1", name: "Dots of 5 mm", count: 24, diameterMm: 5 }) // "dots of 5 mm: 24" */
-function rowWords({ name, count }: LayerRow): string {
-  const called = name.charAt(0).toLowerCase() + name.slice(1);
+function rowWords({ name, count, tool }: LayerRow): string {
+  const called = `${name.charAt(0).toLowerCase()}${name.slice(1)}${tool === undefined ? "" : ` with ${tool}`}`;
   return count === 1 ? called : `${called}: ${count}`;
 }
 

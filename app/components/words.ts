@@ -147,6 +147,7 @@ const SETTING_WORDS: Readonly<Record<string, string>> = {
 
 /** A setting of a step that is another now: "Base colour: craft acrylic: 3 coats". */
 export function settingText(field: string, value: unknown): string {
+  if (field === "marks" && typeof value === "object" && value !== null && "count" in value) return `${String(value.count)} marks`;
   return field === "coats" && typeof value === "number" ? coatsOf(value, "coat") : (SETTING_WORDS[field] ?? "done otherwise");
 }
 
@@ -210,6 +211,7 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
   conditions: "how it looks",
   techniques: "the decoration",
   layers: "what goes where",
+  patterns: "the rows that are marked out",
   colours: "the colours",
   media: "what you decorate with",
   done: "what was on it before",

@@ -14,6 +14,7 @@ import { MarkingDrawing } from "./marking-drawing";
 import { PapersLook } from "./papers-look";
 import { RowsLook } from "./rows-look";
 import { TableLook } from "./table-look";
+import { TextLook } from "./text-look";
 import { ToolsLook } from "./tools-look";
 import { UnevenPart } from "./uneven-part";
 
@@ -22,6 +23,7 @@ const LOOKS = [
   { id: "lines", name: "Lines" },
   { id: "table", name: "At the table" },
   { id: "papers", name: "Papers" },
+  { id: "text", name: "Text" },
   { id: "tools", name: "Tools" },
 ] as const;
 type Look = (typeof LOOKS)[number]["id"];
@@ -60,6 +62,7 @@ export function MarkingDesk(props: DeskProps) {
     lines: () => <LinesLook {...given} />,
     table: () => <TableLook {...given} />,
     papers: () => <PapersLook {...given} />,
+    text: () => <TextLook surface={surface} />,
     tools: () => <ToolsLook marking={props.marking} />,
   };
   const marks = solved.rows.reduce((sum, one) => sum + one.marks.length, 0);

@@ -12,7 +12,7 @@ import { plainMm } from "#core/marking/words";
 import { Choice, Colour, Tick } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import { ToolButton } from "~/components/tool-button";
-import { rowTitle } from "./row-words";
+import { rowTitle, toolName } from "./row-words";
 
 interface Props {
   readonly row: Row;
@@ -163,7 +163,7 @@ export function RowFields({ row, solved, rows, surface, guides, tools, colours, 
         unit="mm"
         value={row.diameterMm}
         bounds={PATTERN_LIMITS.diameterMm}
-        save={(value) => value !== undefined && change({ diameterMm: value }, ["tool"])}
+        save={(value) => value !== undefined && change({ diameterMm: value }, ["tool", "toolName"])}
       />
       {!striped && tools.length > 0 && (
         <Choice
@@ -175,8 +175,8 @@ export function RowFields({ row, solved, rows, surface, guides, tools, colours, 
           ]}
           onChange={(id) => {
             const tool = tools.find((one) => one.id === id);
-            if (tool) change({ tool: tool.id, diameterMm: dotOf(tool) });
-            else change({}, ["tool"]);
+            if (tool) change({ tool: tool.id, toolName: toolName(tool), diameterMm: dotOf(tool) });
+            else change({}, ["tool", "toolName"]);
           }}
         />
       )}

@@ -25,26 +25,24 @@ export function closingText({ count, gapMm }: { readonly count: number; readonly
   return `${count}: ${gapWords(gapMm)}`;
 }
 
+/** A tool as its owner calls it. @example toolName({ label: "4", set: "the blue set" }) // "4 (the blue set)" */
+export function toolName({ label, set }: Pick<MarkTool, "label" | "set">): string {
+  return `${label}${set ? ` (${set})` : ""}`;
+}
+
 /** What a row is set with, where the user has tools. */
 export function toolText({ tool, diameterMm, kind }: Row, tools: readonly MarkTool[]): string | null {
   if (kind === "band" || kind === "line") return null;
   const named = tools.find(({ id }) => id === tool);
-  if (named) return `${named.label}${named.set ? ` (${named.set})` : ""}`;
+  if (named) return `with ${toolName(named)}`;
   const nearest = nearestTool(diameterMm, tools);
   if (!nearest) return null;
   const { tool: best, leavesMm, exact } = nearest;
-  return exact ? `with ${best.label}` : `no tool of yours leaves ${plainMm(diameterMm)} mm; ${best.label} is nearest, it leaves ${plainMm(leavesMm)}`;
+  return exact ? `with ${toolName(best)}` : `no tool of yours leaves ${plainMm(diameterMm)} mm; ${best.label} is nearest, it leaves ${plainMm(leavesMm)}`;
 }
 
 /** A wider side, in words. */
 export function wideText({ wide, row }: SolvedRow): string | null {
   if (!wide) return null;
   return `Towards ${wide.towards} o'clock the space to the row before grows to ${plainMm(wide.gapMm)} mm: dots there may be up to ${plainMm(row.diameterMm + wide.largerMm)} mm.`;
-}
-
-/** A name for a new row that is not taken. */
-export function freeRowId(rows: readonly Row[]): string {
-  let number = rows.length + 1;
-  while (rows.some(({ id }) => id === `r${number}`)) number += 1;
-  return `r${number}`;
 }

@@ -9,7 +9,7 @@ import { Choice } from "~/components/fields";
 import { Gallery } from "./gallery";
 import { RowFields } from "./row-fields";
 import { RowList } from "./row-list";
-import { freeRowId } from "./row-words";
+import { freshlyNamed, freshRowId } from "./row-ids";
 import type { LookProps } from "./look-props";
 
 const KINDS = ROW_KIND_DEFINITIONS.map(({ id, name }) => ({ id, name }));
@@ -30,7 +30,7 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
       }),
     );
   const add = (row: Omit<Row, "id" | "colours">) => {
-    const id = freeRowId(rows);
+    const id = freshRowId();
     const colour = rows.at(-1)?.colours ?? [colours[0]!];
     setRows([...rows, { ...row, id, colours: colour }]);
     choose(id);
@@ -52,7 +52,7 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
           colours={colours}
           ground={ground}
           marking={marking}
-          take={(next, lines, from) => change({ rows: next, guides: lines, from })}
+          take={(next, lines, from) => change({ rows: freshlyNamed(next), guides: lines, from })}
         />
         <button
           type="button"
@@ -77,7 +77,7 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
         move={move}
         copy={(id) => {
           const at = rows.findIndex((row) => row.id === id);
-          const copy = { ...rows[at]!, id: freeRowId(rows) };
+          const copy = { ...rows[at]!, id: freshRowId() };
           if (full) return;
           setRows([...rows.slice(0, at + 1), copy, ...rows.slice(at + 1)]);
           choose(copy.id);

@@ -66,19 +66,23 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
           return (
             <li key={id} className="grid gap-2">
               {dryBefore && <p className="notice hatched">{PAUSES[dryBefore]}</p>}
-              <div className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 p-2">
+              <div className="sheet grid grid-cols-[auto_auto_1fr] items-center gap-x-3 gap-y-2 p-2">
                 <span className="w-5 text-right text-soft tabular-nums">{index + 1}</span>
                 <span className="flex gap-0.5">
                   {one.row.colours.map((colour, k) => (
                     <ColourChip key={k} colour={colour} size={24} />
                   ))}
                 </span>
-                <span className="min-w-0 grow basis-44">
+                <span className="min-w-0">
                   <strong className="block">{rowTitle(one.row)}</strong>
                   <span className="block leading-snug text-soft">{[tool, why].filter(Boolean).join("; ")}.</span>
                   {lastOnGuides && <span className="block leading-snug text-soft">After it no mark sits on a line: they come off when all is dry.</span>}
                 </span>
-                {counted && <Counter one={one} set={Math.min(one.count, counted.of(id))} save={(count) => counted.save(id, count)} />}
+                {counted && (
+                  <div className="col-span-3 justify-self-end">
+                    <Counter one={one} set={Math.min(one.count, counted.of(id))} save={(count) => counted.save(id, count)} />
+                  </div>
+                )}
               </div>
             </li>
           );

@@ -29,7 +29,7 @@ function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
         {measured === "wrong" && <span className="block text-stop">That cannot be a row of {TEST_DOTS} dots of this tool.</span>}
       </p>
       <NumberField
-        label={`${TEST_DOTS} dots touching, end to end`}
+        label={`${TEST_DOTS} touching dots`}
         unit="mm"
         value={undefined}
         typical={plainMm(dotOf(tool) * TEST_DOTS)}
@@ -55,6 +55,11 @@ export function ToolsLook({ marking }: { marking: Marking }) {
   const here = new Set(marking.tools.map((tool) => tool.label));
   return (
     <div className="grid gap-4">
+      {marking.tools.length > 0 && (
+        <p className="text-soft">
+          Set {TEST_DOTS} dots in a row, each touching the next, and measure it from end to end: then every dot is reckoned as your hand leaves it.
+        </p>
+      )}
       {marking.tools.length === 0 && <p>No tool yet. Put in the sizes you have, whatever is written on them; rows then name the one to take.</p>}
       <ul className="grid gap-2" aria-label="Your tools">
         {marking.tools.map((tool) => (
@@ -71,11 +76,11 @@ export function ToolsLook({ marking }: { marking: Marking }) {
         }}
       >
         <label className="block">
-          Number, letter or colour on it
+          Written on it
           <input className="field" value={label} maxLength={60} onChange={(event) => setLabel(event.target.value)} />
         </label>
         <label className="block">
-          Set it belongs to
+          Set
           <input className="field" value={set} maxLength={40} onChange={(event) => setSet(event.target.value)} />
         </label>
         <Choice label="Tip" value={tip} choices={TIPS.map((id) => ({ id, name: TIP_NAMES[id] }))} onChange={(id) => setTip(id as Tip)} />

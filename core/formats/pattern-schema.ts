@@ -23,6 +23,7 @@ export function rowSchema(joi: JoiRoot) {
       .required(),
     diameterMm: within(PATTERN_LIMITS.diameterMm).required(),
     tool: joi.string().max(40),
+    toolName: joi.string().max(110),
     gapMm: within(PATTERN_LIMITS.gapMm),
     count: whole(PATTERN_LIMITS.count),
     multipleOf: whole(PATTERN_LIMITS.multipleOf),
@@ -78,7 +79,7 @@ export function layerRowsSchema(joi: JoiRoot) {
         name: joi.string().max(80).required(),
         count: joi.number().integer().min(1).max(100_000).required(),
         diameterMm: joi.number().min(diameterMm.least).max(diameterMm.most).required(),
-        tool: joi.string().max(40),
+        tool: joi.string().max(110),
       }),
     )
     .min(1)

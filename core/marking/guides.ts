@@ -117,10 +117,18 @@ function firstLevel({ rows }: SolvedPattern): number {
   return Math.min(...rows.flatMap(({ level, refused }) => (level === null || refused ? [] : [level])), Infinity);
 }
 
+/** How a row is stepped round: straight from place to place. */
+function stepping({ places }: SolvedRow, { surface, unit }: GuideAsk, level: number): string {
+  if (places < 3) return "";
+  const chord = chordOf(surface.ring(level), places);
+  return ` Step ${sayFine(chord, unit)} from the middle of one to the middle of the next, ${places} times.`;
+}
+
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** How one row's line is drawn. */
-function ringStep(one: SolvedRow, { surface, unit, form }: GuideAsk): GuideStep | null {
+function ringStep(one: SolvedRow, ask: GuideAsk): GuideStep | null {
+  const { surface, unit, form } = ask;
   const { say, row, level } = one;
   if (!say || level === null || level <= 1e-6 || row.kind === "top-dots" || row.seat === "nestle" || row.seat === "between") return null;
   const id = `ring-${row.id}`;
@@ -134,12 +142,12 @@ function ringStep(one: SolvedRow, { surface, unit, form }: GuideAsk): GuideStep 
       id,
       instrument: "stack",
       title,
-      text: `Rest the pencil on a stack ${heights} high and turn the piece against it. Round there: ${fine(one.lengthMm)} by tape.`,
+      text: `Rest the pencil on a stack ${heights} high and turn the piece against it. Round there: ${fine(one.lengthMm)} by tape.${stepping(one, ask, level)}`,
     };
   }
   if (surface.round) {
     const tape = surface.straight ? "" : ` By tape from the middle it is ${fine(say.tapeMm!)}: the compass gives the straight way.`;
-    return { id, instrument: "compass", title, text: `Compass from the middle: ${fine(say.compassMm!)}.${tape}` };
+    return { id, instrument: "compass", title, text: `Compass from the middle: ${fine(say.compassMm!)}.${tape}${stepping(one, ask, level)}` };
   }
   const inset = `${fine(say.insetMm)} in from the edge at the narrow side`;
   return {
@@ -148,8 +156,8 @@ function ringStep(one: SolvedRow, { surface, unit, form }: GuideAsk): GuideStep 
     title,
     text:
       form.kind === "box"
-        ? `${capital(fine(say.insetMm))} in from every side.`
-        : `The printed oval for it; ${inset}. Equal angles are not equal steps here: step along the line.`,
+        ? `${capital(fine(say.insetMm))} in from every side.${stepping(one, ask, level)}`
+        : `The printed oval for it; ${inset}. Equal angles are not equal steps here: step along the line.${stepping(one, ask, level)}`,
   };
 }
 

@@ -24,7 +24,7 @@ export function swipeOutline(spots: readonly FlatSpot[]): readonly (readonly [nu
   };
   const left = spots.map((_spot, k) => beside(k, directionAt(k) + Math.PI / 2));
   const right = spots.map((_spot, k) => beside(k, directionAt(k) - Math.PI / 2)).reverse();
-  const back = directionAt(0) + Math.PI;
-  const head = Array.from({ length: HEAD_POINTS - 1 }, (_unused, k) => beside(0, back + Math.PI / 2 - (Math.PI * (k + 1)) / HEAD_POINTS));
-  return [...left, ...right, ...head.reverse()];
+  const round = directionAt(0) - Math.PI / 2;
+  const head = Array.from({ length: HEAD_POINTS - 1 }, (_unused, k) => beside(0, round - (Math.PI * (k + 1)) / HEAD_POINTS));
+  return [...left, ...right, ...head];
 }

@@ -57,7 +57,7 @@ function layerOf(group: readonly Laid[], zone: Pattern["zone"]): Layer {
   const { row } = group[0]!.solved;
   const { technique } = rowKind(row.kind);
   const rows = group.map(({ solved, marks }): LayerRow => {
-    const tool = solved.row.tool;
+    const tool = solved.row.toolName;
     return { id: solved.row.id, name: rowName(solved.row), count: marks.length, diameterMm: solved.row.diameterMm, ...(tool === undefined ? {} : { tool }) };
   });
   return {

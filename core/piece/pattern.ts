@@ -37,8 +37,9 @@ export interface Row {
   readonly colours: readonly string[];
   /** Across a dot, the head of a swipe, the width of a band or line; the largest of a scatter. */
   readonly diameterMm: number;
-  /** Of the user's own tools, by its id. */
+  /** Of the user's own tools, by its id, and as it is called. */
   readonly tool?: string;
+  readonly toolName?: string;
   /** Least clear space to the next mark of the row; `USUAL_GAP_MM` without it. */
   readonly gapMm?: number;
   /** How many are wanted; as many as close without it. */

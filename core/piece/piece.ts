@@ -24,7 +24,7 @@ export interface LayerRow {
   readonly name: string;
   readonly count: number;
   readonly diameterMm: number;
-  /** Of the user's own tools. */
+  /** What it is set with, as its owner calls it. */
   readonly tool?: string;
 }
 
