@@ -41,7 +41,7 @@ function TextDrawing({
   const thin = Math.max(widthMm, heightMm) / 400;
   return (
     <svg
-      viewBox={`0 0 ${widthMm} ${heightMm + emMm * 0.3}`}
+      viewBox={`0 ${-emMm * 0.2} ${widthMm} ${heightMm + emMm * 0.5}`}
       className="block max-h-56 w-full"
       role="img"
       aria-label={`${lines.length} lines of lettering in their space`}

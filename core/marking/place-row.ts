@@ -1,14 +1,15 @@
 import type { Row } from "../piece/pattern";
 import { clearanceOf, gapBetween, marksOfRow, placeMarks, placesThatClose, reachOf } from "./lay-row";
 import type { Rings } from "./lay-row";
-import { leastCommon, USUAL_GAP_MM } from "./ring-count";
+import { leastCommon, UNSEEN_MM, USUAL_GAP_MM } from "./ring-count";
 import type { Closing } from "./ring-count";
 import { rowKind } from "./row-kinds";
 import type { UnitMark } from "./row-kinds";
 import { notLaid, refusal } from "./refusals";
 import type { LaidRow } from "./refusals";
 import { layScatter, layStripe, layTopDots, layCentre } from "./placeless-rows";
-import type { PlacedMark, SolvedRow } from "./solved";
+import type { MarkingFinding, PlacedMark, SolvedRow } from "./solved";
+import { gapWords, plainMm } from "./words";
 import { wideSideOf } from "./wide-side";
 import type { Laying } from "./laying";
 
@@ -181,22 +182,43 @@ function laidRow(seat: Seat, level: number, count: number, gapMm: number, marks:
     wide: wideSideOf(rings, level, laying.before.findLast((one) => one.level !== null) ?? null, reach),
     refused: false,
   };
+  return { result, notes: [...seamNote(row, count), ...nearlyNote(seat, level, count, gapMm)] };
+}
+
+/** Two of one colour meet where a count is no multiple of the colours. */
+function seamNote(row: Row, count: number): readonly MarkingFinding[] {
   const turns = row.colours.length;
-  const seam = turns > 1 && count % turns !== 0;
-  return {
-    result,
-    notes: seam
-      ? [
-          {
-            code: "uneven-colours",
-            refused: false,
-            row: row.id,
-            message: `${count} is no multiple of its ${turns} colours: where the row ends, two of one colour meet`,
-            fix: { text: `Take ${Math.max(turns, count - (count % turns))}`, set: { count: Math.max(turns, count - (count % turns)) } },
-          },
-        ]
-      : [],
-  };
+  if (turns < 2 || count % turns === 0) return [];
+  const fewer = Math.max(turns, count - (count % turns));
+  return [
+    {
+      code: "uneven-colours",
+      refused: false,
+      row: row.id,
+      message: `${count} is no multiple of its ${turns} colours: where the row ends, two of one colour meet`,
+      fix: { text: `Take ${fewer}`, set: { count: fewer } },
+    },
+  ];
+}
+
+/** A gap this much wider than was wished is looked into. */
+const WIDE_GAP = 3;
+
+/** One step more closes with a gap nobody tells from the wished one: it is not refused for a hair. */
+function nearlyNote(seat: Seat, level: number, count: number, gapMm: number): readonly MarkingFinding[] {
+  const more = count + seat.multipleOf;
+  if (seat.count !== null || seat.multipleOf < 2 || gapMm < seat.gapMm * WIDE_GAP) return [];
+  const near = gapBetween(seat.rings, seat.unit, level, more, seat.start);
+  if (near < Math.max(0, seat.gapMm - UNSEEN_MM.value)) return [];
+  return [
+    {
+      code: "gap-wanders",
+      refused: false,
+      row: seat.row.id,
+      message: `${more} close too, with ${gapWords(near)}: nobody sees that it is less than ${plainMm(seat.gapMm)} mm`,
+      fix: { text: `Take ${more}`, set: { count: more, gapMm: Math.floor(near * 100) / 100 } },
+    },
+  ];
 }
 
 function layPlaces(row: Row, laying: Laying, unit: readonly UnitMark[]): LaidRow {
