@@ -137,6 +137,11 @@ function nearestTo(seat: Seat, level: number, count: number): readonly Closing[]
   });
 }
 
+/** As many as close at a level with no less between than was asked for, whatever count was. */
+function mostAt({ rings, unit, row, multipleOf, start }: Seat, level: number): number {
+  return placesThatClose(rings, unit, level, row.gapMm ?? 0, multipleOf, start);
+}
+
 /** The row at a level, with what is wrong with it there. */
 function tryAt(seat: Seat, level: number) {
   const { laying, reach, row, rings, unit, start } = seat;
@@ -231,7 +236,7 @@ function layPlaces(row: Row, laying: Laying, unit: readonly UnitMark[]): LaidRow
   const wanted = clearOf(seat);
   for (let push = 0; ; push++) {
     const here = tryAt(seat, level);
-    if (here.fault) return refusal(row, here, { laying, seat, level, nearest: (count) => nearestTo(seat, level, count) });
+    if (here.fault) return refusal(row, here, { laying, seat, level, nearest: () => nearestTo(seat, level, mostAt(seat, level)) });
     const touched = beyond(seat, level, wanted) ? null : clearanceOf(here.marks, laying.laid, wanted);
     if (!touched || touched.gapMm >= wanted - Math.max(HAIR, wanted * HAIR)) return laidRow(seat, level, here.count, here.gapMm, here.marks);
     if (!free || push >= MOST_PUSHES)

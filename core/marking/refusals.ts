@@ -31,7 +31,8 @@ interface Where {
   readonly laying: Laying;
   readonly seat: { readonly reach: readonly [number, number]; readonly apartMm: number; readonly multipleOf: number; readonly count: number | null };
   readonly level: number;
-  readonly nearest: (count: number) => readonly Closing[];
+  /** Counts that close there, the most first. */
+  readonly nearest: () => readonly Closing[];
 }
 
 /** Down to a half millimetre. */
@@ -46,7 +47,7 @@ function smaller(row: Row, roomMm: number, [low, high]: readonly [number, number
 }
 
 function tooMany(row: Row, fault: Extract<Fault, { fault: "too-many" }>, { nearest, seat }: Where): LaidRow {
-  const fewer = nearest(fault.count);
+  const fewer = nearest();
   const best = fewer[0];
   const fits = half(row.diameterMm + fault.gapMm - (row.gapMm ?? 0));
   const leans = row.seat === "between" || row.seat === "nestle";
