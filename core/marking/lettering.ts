@@ -31,7 +31,7 @@ export function faceOf(id: string): Face {
 /**
  * How wide a text is, in ems.
  *
- * @example Math.round(widthEms("Tea", faceOf("source-sans")) * 100) // 150
+ * @example Math.round(widthEms("Tea", faceOf("source-sans")) * 100) // 154
  */
 export function widthEms(text: string, face: Face): number {
   return [...text].reduce((sum, letter) => sum + (face.widths[letter] ?? face.widths[UNKNOWN]!), 0);

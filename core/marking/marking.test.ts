@@ -45,7 +45,7 @@ describe("rows", () => {
   test("a count that overlaps is refused, with the counts that close and the size that would", () => {
     const { rows, findings } = solvePattern(discTop(80), { rows: [row("a", { at: { radiusMm: 20 }, count: 40 })] });
     expect(rows[0]).toMatchObject({ refused: true, count: 0, marks: [] });
-    expect(findings[0]!.message).toMatch(/^40 of 4 mm do not close here\. \d+ close with/);
+    expect(findings[0]!.message).toMatch(/^40 of 4 mm do not close here\. 31 close just touching; 30 with a hair between/);
     const fixed = solvePattern(discTop(80), { rows: [row("a", { at: { radiusMm: 20 }, ...findings[0]!.fix!.set })] });
     expect(fixed.rows[0]!.refused).toBe(false);
   });

@@ -49,7 +49,6 @@ const HAIR = 1e-9;
  * As many as close round a ring with no gap under the wished one.
  *
  * @returns 0 where not even the least multiple goes
- * @example closingCount(discTop(50).ring(20), { diameterMm: 5, gapMm: 0 }) // 25
  */
 export function closingCount(ring: Ring, { diameterMm, gapMm, multipleOf = 1 }: RingAsk): number {
   const pitch = Math.max(HAIR, diameterMm + gapMm);
@@ -102,7 +101,7 @@ export function nearestCounts(ring: Ring, ask: RingAsk, wanted: number, most = 4
   return out.sort((a, b) => Math.abs(a.count - wanted) - Math.abs(b.count - wanted) || b.count - a.count).slice(0, most);
 }
 
-/** The least number both divide. */
+/** The least number both divide. @example leastCommon(4, 6) // 12 */
 export function leastCommon(a: number, b: number): number {
   let [x, y] = [a, b];
   while (y > 0) [x, y] = [y, x % y];

@@ -1,0 +1,77 @@
+/** Tools, kept patterns and what is marked: kept once, taken back, carried along in a file; a size that changes changes the counts. */
+import "fake-indexeddb/auto";
+import { beforeEach, expect, test } from "@jest/globals";
+import { patternId, pieceId, toolId } from "#core/catalogue/ids";
+import { readBundle } from "#core/formats/bundle";
+import type { Row } from "#core/piece/pattern";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { pebble } from "../../tests/reference/bench";
+import type { Act } from "./acts";
+import { exportAll, importBundle, wipeAll } from "./bundles";
+import { onCommand, takeBack } from "./command";
+import { openStore } from "./database";
+import type { Database } from "./database";
+import { keepPattern, keepTool, patternsIn, removePattern, removeTool, setMarked, toolsIn } from "./marking";
+import { addPiece, pieceById, savePiece } from "./pieces";
+
+let db: Database;
+let count = 0;
+let acts: Act[] = [];
+onCommand((act) => void acts.push(act));
+beforeEach(async () => {
+  db = await openStore({}, `marking-${(count += 1)}`);
+  acts = [];
+});
+const ROWS: readonly Row[] = [{ id: "r1", kind: "dots", diameterMm: 4, colours: ["#f4efe2"], at: { insetMm: 6 }, multipleOf: 4 }];
+const ball = { id: toolId("balltool01"), label: "4", set: "blue", tip: "ball", mm: 4 } as const;
+const rings = { name: "Rings", shape: "top", acrossMm: 45, guides: 8, rows: ROWS } as const;
+const id = patternId("ringspattern");
+
+test("a tool is kept once, told better by its row, let go of and brought back", async () => {
+  await keepTool(db, ball);
+  await keepTool(db, ball);
+  await keepTool(db, { ...ball, leaves: 1.1 });
+  expect((await toolsIn(db)).map(({ rev, leaves }) => [rev, leaves])).toEqual([[2, 1.1]]);
+  await removeTool(db, ball.id, ball.label);
+  expect(await toolsIn(db)).toEqual([]);
+  await takeBack(db, acts.at(-1)!);
+  expect(await toolsIn(db)).toHaveLength(1);
+});
+
+test("patterns, tools and marked rows go into a file and come out of it", async () => {
+  const piece = await addPiece(db, pebble({ decoration: { patterns: [{ zone: "top", rows: ROWS }] } }), pieceId("markedpiece"));
+  await keepPattern(db, rings, id);
+  await keepTool(db, ball);
+  await setMarked(db, piece.id, "top", "r1", 18);
+  const file = await exportAll(db);
+  await wipeAll(db);
+  const read = readBundle(JSON.stringify(file), CATALOGUE);
+  if (!read.ok) throw new Error(read.problem.message);
+  await importBundle(db, read.value.bundle);
+  expect((await patternsIn(db))[0]).toMatchObject(rings);
+  expect((await toolsIn(db))[0]).toMatchObject(ball);
+  expect((await pieceById(db, piece.id))?.marked).toEqual({ "top/r1": 18 });
+  await removePattern(db, id, "Rings");
+  expect(await patternsIn(db)).toEqual([]);
+});
+
+test("a row that is unticked leaves nothing behind, and ticking is taken back", async () => {
+  const { id: piece } = await addPiece(db, pebble({}));
+  await setMarked(db, piece, "top", "r1", 24);
+  await setMarked(db, piece, "top", "r1", 0);
+  expect((await pieceById(db, piece))?.marked).toBeUndefined();
+  await takeBack(db, acts.at(-1)!);
+  expect((await pieceById(db, piece))?.marked).toEqual({ "top/r1": 24 });
+});
+
+test("another size closes with another count, in the same act: one undo has both back", async () => {
+  const { id: piece } = await addPiece(db, pebble({}));
+  const now = async () => (await pieceById(db, piece))!.piece;
+  await savePiece(db, piece, await now(), [{ op: "setPiece", path: "decoration.patterns", value: [{ zone: "top", rows: ROWS }] }]);
+  const marks = async () => (await now()).decoration!.layers!.find(({ rows }) => rows)!.marks!.count;
+  const before = await marks();
+  await savePiece(db, piece, await now(), [{ op: "setPiece", path: "form", value: { kind: "pebble", lengthMm: 110, widthMm: 90, thicknessMm: 30 } }]);
+  expect(await marks()).toBeGreaterThan(before);
+  await takeBack(db, acts.at(-1)!);
+  expect(await marks()).toBe(before);
+});
