@@ -17,6 +17,7 @@ import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
+import { TERN_POINT_TOOLS } from "./tern-point-tools";
 import type { DemoPiece, DemoPlans } from "./tern-point";
 
 const VISITED = "nook-coat-visited";
@@ -126,6 +127,7 @@ export async function openTernPoint(db: Database): Promise<void> {
     progress: all.flatMap((one) => one.progress),
     photos,
     shelf: jars,
+    tools: TERN_POINT_TOOLS,
     rooms: [
       { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
     ],
@@ -157,11 +159,11 @@ export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
     db,
     "removing the Tern Point notebook",
     "everything",
-    ["pieces", "plans", "progress", "photos", "shelf", "rooms"],
+    ["pieces", "plans", "progress", "photos", "shelf", "tools", "rooms"],
     async (recorder) => {
       for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
       for (const { id } of await recorder.all("shelf")) if (isOfTernPoint(id)) await recorder.remove("shelf", id);
-      for (const { id } of await recorder.all("rooms")) if (isOfTernPoint(id)) await recorder.remove("rooms", id);
+      for (const store of ["rooms", "tools"] as const) for (const { id } of await recorder.all(store)) if (isOfTernPoint(id)) await recorder.remove(store, id);
     },
     by,
   );

@@ -1,6 +1,12 @@
 import type { MaterialId, PieceId, UseId } from "#core/catalogue/ids";
 import { pieceId } from "#core/catalogue/ids";
 import type { PlannedView } from "~/workers/plan-worker-api";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { PATTERN_TEMPLATES, rowsOfTemplate } from "#core/marking/patterns";
+import { withPatternLayers } from "#core/marking/solve-piece";
+import { surfaceOf } from "#core/marking/surface-of";
+import type { Form } from "#core/piece/form";
+import type { Pattern } from "#core/piece/pattern";
 import type { Piece } from "#core/piece/piece";
 
 /** A made-up piece and how far it has come. */
@@ -34,9 +40,17 @@ export const SIGNAL = "#c8402f";
 export const AMBER = "#d9822b";
 export const SEA = "#3f7f7a";
 
+const WINDOW_PEBBLE: Form = { kind: "pebble", lengthMm: 62, widthMm: 48, thicknessMm: 24 };
+
+/** A pattern of Tern Point as it lies on the top of a body. */
+function markedOut(id: string, form: Form, colours: readonly string[]): Pattern {
+  const template = PATTERN_TEMPLATES.find((one) => one.id === id)!;
+  return { zone: "top", guides: template.guides, rows: rowsOfTemplate(template, surfaceOf(form, "top")!, colours) ?? [] };
+}
+
 function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
   const { material, uses, ...rest } = stated;
-  const piece: Piece = {
+  const plain: Piece = {
     format: "nook-coat/piece",
     version: 1,
     room: COOL,
@@ -44,6 +58,7 @@ function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece
     material: material as MaterialId,
     uses: uses as readonly string[] as readonly UseId[],
   };
+  const piece = withPatternLayers(plain, CATALOGUE);
   return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece, ...how };
 }
 
@@ -175,9 +190,9 @@ export const TERN_POINT: readonly DemoPiece[] = [
       name: "Window pebbles for sale",
       material: "stone-smooth",
       object: "stone",
-      form: { kind: "pebble", lengthMm: 62, widthMm: 48, thicknessMm: 24 },
+      form: WINDOW_PEBBLE,
       uses: ["gift-or-sale"],
-      decoration: { techniques: ["dots"], baseColour: SEA, colours: [CREAM, AMBER] },
+      decoration: { baseColour: SEA, patterns: [markedOut("lamp-rings", WINDOW_PEBBLE, [CREAM, AMBER])] },
       finish: "gloss",
       count: 20,
     },

@@ -130,7 +130,7 @@ export async function choose(page: Page, label: string, name: string | RegExp): 
 }
 
 /** Goes to another room of the same piece. */
-export async function toRoom(page: Page, name: "Plan" | "Dates" | "Other ways" | "Mixing" | "Bench sheet" | "Care card"): Promise<void> {
+export async function toRoom(page: Page, name: "Plan" | "Dates" | "Other ways" | "Marking out" | "Mixing" | "Bench sheet" | "Care card"): Promise<void> {
   await page.getByRole("navigation", { name: "This piece" }).getByRole("link", { name }).click();
 }
 
