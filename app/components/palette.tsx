@@ -37,6 +37,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     ...(piece
       ? [
           { group: "Do", name: "Check what you have in mind, or have done", run: go(`${piece}/ways#check-mine`) } as const,
+          { group: "Do", name: "Mark this piece out", run: go(`${piece}/marks`) } as const,
           { group: "Do", name: "Mix the colours of this piece", run: go(`${piece}/mixing`) } as const,
           { group: "Do", name: "Print the bench sheet", run: go(`${piece}/sheet`) } as const,
           { group: "Do", name: "Print the care card", run: go(`${piece}/card`) } as const,
@@ -52,6 +53,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     { group: "Do", name: "Keys", run: showKeys },
     { group: "Places", name: "Pieces", run: go("/") },
     { group: "Places", name: "Desk: mixing", run: go("/desk") },
+    { group: "Places", name: "Desk: marking out", run: go("/desk/marking") },
     { group: "Places", name: "Shelf", run: go("/shelf") },
     { group: "Places", name: "Shopping list", run: go("/shelf/shopping") },
     { group: "Places", name: "Settings", run: go("/settings") },

@@ -1,4 +1,4 @@
-import { Circle, Eye, Layers, PenLine, Ruler, ScanLine, Spline, Wrench } from "lucide-react";
+import { Circle, Eye, Layers, PenLine, Printer, Ruler, ScanLine, Spline, Wrench } from "lucide-react";
 import type { LucideIcon } from "lucide-react";
 import { guideSteps } from "#core/marking/guides";
 import type { Instrument } from "#core/marking/guides";
@@ -28,7 +28,7 @@ export function LinesLook({ pattern, place, solved, subject, change }: LookProps
   const parts = [...new Set([...PARTS, pattern.guides ?? 1])].sort((a, b) => a - b);
   return (
     <div className="grid gap-4">
-      <div className="grid items-end gap-3 sm:grid-cols-3">
+      <div className="grid items-end gap-3 sm:grid-cols-3 print:hidden">
         <Choice
           label="Lines that part the round"
           value={String(pattern.guides ?? 1)}
@@ -56,6 +56,9 @@ export function LinesLook({ pattern, place, solved, subject, change }: LookProps
           onChange={(hand) => change({ hand: hand as "right" | "left" })}
         />
       )}
+      <button type="button" className="button w-fit print:hidden" onClick={() => window.print()}>
+        <Printer aria-hidden size={18} /> Print these instructions
+      </button>
       <ol className="grid gap-3" aria-label="Lines to draw">
         {steps.map(({ id, instrument, title, text }) => {
           const { icon: Icon, name } = ICONS[instrument];

@@ -87,7 +87,7 @@ export function MarkingDesk(props: DeskProps) {
           <strong className="tabular-nums">{marks}</strong> marks; {sizeText(place, units)}.
         </p>
         {standing && (
-          <div className="mt-2 flex flex-wrap items-end justify-center gap-4">
+          <div className="mt-2 flex flex-wrap items-end justify-center gap-4 print:hidden">
             <div className="w-48">
               <Slider
                 label="Turn it"
@@ -103,7 +103,7 @@ export function MarkingDesk(props: DeskProps) {
           </div>
         )}
         {pattern.rows.length > 1 && (
-          <div className="mt-2 flex justify-center">
+          <div className="mt-2 flex justify-center print:hidden">
             <Radios
               legend="Rows are laid"
               unseen
@@ -121,7 +121,7 @@ export function MarkingDesk(props: DeskProps) {
         )}
       </section>
       <Tabs.Root value={look} onValueChange={show} className="min-w-0">
-        <Tabs.List aria-label="What to do with the rows" className="flex flex-wrap border-b-2 border-ink">
+        <Tabs.List aria-label="What to do with the rows" className="flex flex-wrap border-b-2 border-ink print:hidden">
           {LOOKS.map(({ id, name }) => (
             <Tabs.Trigger key={id} value={id} className="tab">
               {name}

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { nextScale, pagesOf } from "#core/marking/papers/pages";
 import { PAPERS } from "#core/marking/papers/sheet";
 import type { PaperId } from "#core/marking/papers/sheet";
-import { pageSvg } from "#core/marking/papers/svg";
+import { drawingSvg, pageSvg } from "#core/marking/papers/svg";
 import { TEMPLATES, templateOf } from "#core/marking/papers/templates";
 import type { TemplateKind } from "#core/marking/papers/templates";
 import type { SolvedPattern } from "#core/marking/solved";
@@ -44,10 +44,8 @@ interface SheetsProps {
 function Sheets({ kind, paper, scale, rescale, surface, solved, slices, title }: SheetsProps) {
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState(false);
-  const pages = useMemo(
-    () => pagesOf(templateOf(kind).draw({ surface, solved, slices, title }), paper, scale),
-    [kind, surface, solved, slices, title, paper, scale],
-  );
+  const drawn = useMemo(() => templateOf(kind).draw({ surface, solved, slices, title }), [kind, surface, solved, slices, title]);
+  const pages = useMemo(() => pagesOf(drawn, paper, scale), [drawn, paper, scale]);
   const svgs = useMemo(() => pages?.map(pageSvg) ?? [], [pages]);
   const name = `${slug(title)}-${kind}`;
   if (pages === null) return <p className="notice">That would take more sheets than anyone joins. Use the instructions under “Lines” for this one.</p>;
@@ -59,9 +57,12 @@ function Sheets({ kind, paper, scale, rescale, surface, solved, slices, title }:
   };
   return (
     <>
-      <div>
+      <div className="flex flex-wrap gap-2">
         <button type="button" className="button button-act" disabled={busy} onClick={() => void savePdf()}>
           <FileText aria-hidden size={18} /> {pages.length === 1 ? "PDF to print" : `PDF to print, ${pages.length} sheets`}
+        </button>
+        <button type="button" className="button" onClick={() => download({ name: `${name}.svg`, text: drawingSvg(drawn), type: "image/svg+xml" })}>
+          <Download aria-hidden size={18} /> In one piece, SVG
         </button>
       </div>
       <div className="grid gap-2 sm:grid-cols-[minmax(0,18rem)_1fr] sm:items-end">

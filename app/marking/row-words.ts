@@ -2,7 +2,7 @@ import type { Row } from "#core/piece/pattern";
 import { rowKind } from "#core/marking/row-kinds";
 import type { MarkingFinding, SolvedRow } from "#core/marking/solved";
 import { gapWords, plainMm } from "#core/marking/words";
-import { nearestTool } from "#core/marking/tool";
+import { nearestTool, shrinks } from "#core/marking/tool";
 import type { MarkTool } from "#core/marking/tool";
 
 /** What a row is called in the list. @example rowTitle({ kind: "dots", diameterMm: 4 }) // "Dots, 4 mm" */
@@ -34,6 +34,8 @@ export function toolName({ label, set }: Pick<MarkTool, "label" | "set">): strin
 export function toolText({ tool, diameterMm, kind }: Row, tools: readonly MarkTool[]): string | null {
   if (kind === "band" || kind === "line") return null;
   const named = tools.find(({ id }) => id === tool);
+  const series = kind === "walk" || kind === "petals" || kind === "pendants";
+  if (named && series && !shrinks(named.tip)) return `with ${toolName(named)}: its flat end does not shrink the dots, load a ball for a series`;
   if (named) return `with ${toolName(named)}`;
   const nearest = nearestTool(diameterMm, tools);
   if (!nearest) return null;

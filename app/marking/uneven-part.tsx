@@ -28,7 +28,7 @@ export function UnevenPart({ pattern, surface, change }: { pattern: Pattern; sur
       return Math.round(Math.hypot(...nearest) * 2) / 2;
     });
   return (
-    <details open={radii !== undefined} className="mt-2">
+    <details open={radii !== undefined} className="mt-2 print:hidden">
       <summary className="w-fit py-2 underline">It is no even oval</summary>
       <div className="grid gap-3">
         <p className="text-soft">Measure from the middle to the edge, clockwise from twelve, seen from above.</p>

@@ -66,15 +66,17 @@ export function fieldAmount(field: FieldAmount): Amount {
  * Paint for dots: count × the volume of a cap, never a share of the area.
  *
  * @param marks diameter and height of one wet dot, mm
+ * @param freshPuddle false where it is set from a puddle that another row was set from: what stays in the palette is lost once
  */
 export function marksAmount(
   marks: { readonly count: number; readonly diameterMm: number; readonly heightMm: number },
   pieces: number,
   coats: number,
   thinnerPercent: number,
+  freshPuddle = true,
 ): Amount {
   const ml = (capVolume(marks.diameterMm, marks.heightMm) * marks.count * pieces * coats) / 1000;
-  return withJar(ml + DEAD_VOLUME_ML.value, thinnerPercent);
+  return withJar(ml + (freshPuddle ? DEAD_VOLUME_ML.value : 0), thinnerPercent);
 }
 
 /** Density of aluminium, g/cm³ [published: CRC Handbook of Chemistry and Physics]. */

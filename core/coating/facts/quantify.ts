@@ -14,6 +14,13 @@ import type { Step } from "../model/step";
 /** Rigid forms of a mark that are laid over the field, coats taken as one sitting each. */
 const SITTINGS_PER_COAT = 1;
 
+/** Rows of a pattern in one colour are set from one puddle, whatever their sizes: what stays in the palette is lost once. */
+function fromOnePuddle({ step, index }: StepFact, stack: StackFacts): boolean {
+  const alike = (other: StepFact) =>
+    !other.step.done && other.step.rows !== undefined && other.step.product === step.product && other.step.colour === step.colour;
+  return step.rows !== undefined && stack.steps.slice(0, index).some(alike);
+}
+
 /**
  * Paint a step takes in its zone, all pieces and coats.
  *
@@ -27,7 +34,7 @@ export function amounts(fact: StepFact, stack: StackFacts): Pick<Step, "jarMl" |
   // The place around a motif is sealed together with it, and measured whole.
   if (group !== undefined && stack.zone.motifGround !== undefined) return { jarMl: 0, volumeMl: 0 };
   const percent = thinning?.percent ?? 0;
-  if (marks) return marksAmount(marks, stack.piece.count, coats, percent);
+  if (marks) return marksAmount(marks, stack.piece.count, coats, percent, !fromOnePuddle(fact, stack));
   const drinks = !filmsBelow(stack, fact).some(coversField);
   return fieldAmount({
     areaMm2: stack.zone.areaMm2,

@@ -13,7 +13,7 @@ import type { Page } from "./pages";
 import { pdfOf } from "./pdf";
 import { PAPERS } from "./sheet";
 import type { PaperId } from "./sheet";
-import { pageSvg } from "./svg";
+import { drawingSvg, pageSvg } from "./svg";
 import { TEMPLATES, templateOf } from "./templates";
 import type { TemplateKind } from "./templates";
 
@@ -67,6 +67,17 @@ describe("SVG, read by another's reader", () => {
     const svg = pageSvg(pages("oval", PEBBLE)[0]!);
     expect(pathsIn(svg, "edge")[0]).toContain("A60 42 0 1 1");
     expect(pathsIn(pageSvg(pages("marks", PEBBLE)[0]!), "row-a").length).toBeGreaterThan(8);
+  });
+
+  test("in one piece it is as large as what is drawn, each row in its own group", () => {
+    const one = templateOf("wrap").draw({ surface: POT, solved: solvePattern(POT, { rows: ROWS }), slices: 8, title: "Pot" });
+    const svg = drawingSvg(one);
+    const { width, height } = parseSync(svg).attributes;
+    expect([parseFloat(width!), parseFloat(height!)].map((mm) => Math.round(mm))).toEqual(
+      [one.box[2] - one.box[0], one.box[3] - one.box[1]].map((mm) => Math.round(mm)),
+    );
+    for (const row of ["a", "c"]) expect(pathsIn(svg, `row-${row}`).length).toBeGreaterThan(8);
+    expect(pathsIn(svg, "bands")).toHaveLength(2);
   });
 
   test("words with signs of markup in them stay words", () => {

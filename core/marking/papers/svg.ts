@@ -1,6 +1,6 @@
 import type { Page } from "./pages";
 import { num } from "./sheet";
-import type { Ink, Shape } from "./sheet";
+import type { Drawing, Ink, Shape } from "./sheet";
 
 /** Line widths on paper, mm, and dashes. */
 export const INKS: Readonly<Record<Ink, { readonly widthMm: number; readonly dash: readonly number[]; readonly grey: number }>> = {
@@ -39,6 +39,15 @@ export function groupedSvg(shapes: readonly Shape[]): string {
     else groups.set(name, [shape]);
   }
   return [...groups].map(([name, inside]) => `<g id="${escaped(name)}">${inside.map(shapeSvg).join("")}</g>`).join("");
+}
+
+/** A whole drawing as one SVG document at true size, whatever paper it would take: each row in a group of its own name. */
+export function drawingSvg({ box: [left, top, right, bottom], shapes, title }: Drawing): string {
+  const [w, h] = [num(right - left), num(bottom - top)];
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="${num(left)} ${num(top)} ${w} ${h}">` +
+    `<title>${escaped(title)}</title>${groupedSvg(shapes)}</svg>`
+  );
 }
 
 /** One page as an SVG document at true size. */
