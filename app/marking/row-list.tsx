@@ -2,9 +2,11 @@ import { ArrowDown, ArrowUp, Copy, Minus, Plus, Trash2 } from "lucide-react";
 import { useRef } from "react";
 import type { KeyboardEvent, ReactNode } from "react";
 import type { Row } from "#core/piece/pattern";
+import { USUAL_GAP_MM } from "#core/marking/ring-count";
 import { rowKind } from "#core/marking/row-kinds";
 import type { MarkTool } from "#core/marking/tool";
 import type { SolvedPattern, SolvedRow } from "#core/marking/solved";
+import { gapWords, plainMm } from "#core/marking/words";
 import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
 import { closesText, closingText, rowTitle, toolText, wideText } from "./row-words";
@@ -23,21 +25,54 @@ interface Props {
   readonly fields: (row: Row, solved: SolvedRow) => ReactNode;
 }
 
-/** Counts beside the one taken: one click takes another. */
-function Counts({ solved, take }: { solved: SolvedRow; take: (count: number) => void }) {
-  const beside = solved.nearest().filter(({ count }) => count !== solved.places);
-  if (beside.length === 0) return null;
+/** Counts that go with those of other rows: as many, twice as many, half as many. */
+function kindred(solved: SolvedRow, others: readonly SolvedRow[]): readonly { readonly count: number; readonly gapMm: number }[] {
+  const counts = new Set(others.filter(({ places }) => places > 1).flatMap(({ places }) => [places, places * 2, places / 2]));
+  return [...counts].flatMap((count) => {
+    const gapMm = Number.isInteger(count) && count > 1 ? solved.gapWith(count) : NaN;
+    return gapMm >= 0 ? [{ count, gapMm }] : [];
+  });
+}
+
+/** Counts beside the one taken, and those that go with other rows: one click takes another. */
+function Counts({
+  solved,
+  others,
+  change,
+}: {
+  solved: SolvedRow;
+  others: readonly SolvedRow[];
+  change: (set: Partial<Row>, clear?: readonly (keyof Row)[]) => void;
+}) {
+  const own = solved.nearest();
+  const beside = own.filter(({ count }) => count !== solved.places);
+  const kin = kindred(solved, others).filter(({ count }) => count !== solved.places && !own.some((one) => one.count === count));
+  const wished = solved.row.gapMm ?? USUAL_GAP_MM.value;
+  // Of single dots what is too much between is what the dots are too small.
+  const filling = solved.gapMm !== null && solved.row.kind === "dots" ? Math.floor((solved.row.diameterMm + solved.gapMm - wished) * 10) / 10 : 0;
+  const chips = (label: string, list: typeof beside) =>
+    list.length > 0 && (
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label={label}>
+        <span className="text-soft">{label}:</span>
+        {[...list]
+          .sort((a, b) => a.count - b.count)
+          .map((one) => (
+            <button key={one.count} type="button" className="chip" onClick={() => change({ count: one.count })}>
+              {closingText(one)}
+            </button>
+          ))}
+      </div>
+    );
   return (
-    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Other counts that close">
-      <span className="text-soft">Also close:</span>
-      {[...beside]
-        .sort((a, b) => a.count - b.count)
-        .map((one) => (
-          <button key={one.count} type="button" className="chip" onClick={() => take(one.count)}>
-            {closingText(one)}
-          </button>
-        ))}
-    </div>
+    <>
+      {chips("Also close", beside)}
+      {chips("With the other rows", kin)}
+      {filling > solved.row.diameterMm + 0.2 && (
+        <button type="button" className="chip w-fit" onClick={() => change({ count: solved.places, diameterMm: filling }, ["tool", "toolName"])}>
+          {solved.places} of {plainMm(filling)} mm fill it, {gapWords(wished)}
+        </button>
+      )}
+    </>
   );
 }
 
@@ -131,7 +166,13 @@ export function RowList({ rows, solved, tools, chosen, choose, change, move, cop
             {open && (
               <div className="mt-2 grid gap-3 border-t border-line pt-3">
                 {wide && <p>{wide}</p>}
-                {!one.refused && <Counts solved={one} take={(count) => change(row.id, { count })} />}
+                {!one.refused && (
+                  <Counts
+                    solved={one}
+                    others={solved.rows.filter((other) => other !== one && !other.refused)}
+                    change={(set, clear) => change(row.id, set, clear)}
+                  />
+                )}
                 {row.count !== undefined && (
                   <button type="button" className="button w-fit" onClick={() => change(row.id, {}, ["count"])}>
                     As many as close

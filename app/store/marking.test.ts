@@ -12,7 +12,7 @@ import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { keepPattern, keepTool, patternsIn, removePattern, removeTool, setMarked, toolsIn } from "./marking";
-import { addPiece, pieceById, savePiece } from "./pieces";
+import { addPiece, copyPiece, pieceById, savePiece } from "./pieces";
 
 let db: Database;
 let count = 0;
@@ -62,6 +62,14 @@ test("a row that is unticked leaves nothing behind, and ticking is taken back", 
   expect((await pieceById(db, piece))?.marked).toBeUndefined();
   await takeBack(db, acts.at(-1)!);
   expect((await pieceById(db, piece))?.marked).toEqual({ "top/r1": 24 });
+});
+
+test("another piece like it has nothing set yet", async () => {
+  const { id: piece } = await addPiece(db, pebble({ decoration: { patterns: [{ zone: "top", rows: ROWS }] } }));
+  await setMarked(db, piece, "top", "r1", 24);
+  await copyPiece(db, piece, pieceId("anotherpiece"));
+  const copy = await pieceById(db, pieceId("anotherpiece"));
+  expect([copy?.marked, copy?.piece.decoration?.patterns?.[0]?.rows]).toEqual([undefined, ROWS]);
 });
 
 test("another size closes with another count, in the same act: one undo has both back", async () => {

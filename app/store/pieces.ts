@@ -202,7 +202,7 @@ export function copyPiece(db: Database, id: PieceId, copy: PieceId, by: By = {})
     async (recorder) => {
       const current = await recorder.get("pieces", id);
       if (!current || (await recorder.get("pieces", copy))) return;
-      const { putAway: _away, dates: _dates, ...rest } = current;
+      const { putAway: _away, dates: _dates, marked: _marked, ...rest } = current;
       const plan = current.planId === null ? undefined : await recorder.get("plans", current.planId);
       const own = plan && plan.basis === undefined ? planId(freshId()) : null;
       await recorder.put("pieces", { ...rest, id: copy, rev: 1, planId: own, piece: { ...current.piece, name: nameWith(current.piece.name, COPY) } });

@@ -1,5 +1,9 @@
 /** What the verb `mark` takes and turns away. */
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { FORM_MEASURES, LEAST_LENGTH_MM } from "../piece/form";
+import type { FormKind } from "../piece/form";
+import { ROW_KINDS, ROW_SEATS } from "../piece/pattern";
 import { answerMark } from "./parse-mark";
 
 const DISC = { kind: "disc", diameterMm: 120, thicknessMm: 8 };
@@ -55,4 +59,51 @@ describe("bad input, by its place", () => {
     const answer = answerMark(document);
     expect(answer.ok ? null : [answer.problem.path, answer.problem.code]).toEqual([path, code]);
   });
+});
+
+const mm = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
+const forms = fc
+  .constantFrom(...(Object.keys(FORM_MEASURES) as FormKind[]))
+  .chain((kind) =>
+    fc
+      .tuple(...FORM_MEASURES[kind].map((name) => mm(LEAST_LENGTH_MM, 400).map((value) => [name, value] as const)))
+      .map((sizes) => ({ kind, ...Object.fromEntries(sizes) })),
+  );
+const rows = fc.array(
+  fc.record(
+    {
+      kind: fc.constantFrom(...ROW_KINDS),
+      diameterMm: mm(0.2, 60),
+      gapMm: mm(0, 20),
+      count: fc.integer({ min: 1, max: 300 }),
+      seat: fc.constantFrom(...ROW_SEATS),
+      steps: fc.integer({ min: 1, max: 12 }),
+      at: mm(0, 200).map((insetMm) => ({ insetMm })),
+    },
+    { requiredKeys: ["kind", "diameterMm"] },
+  ),
+  { minLength: 1, maxLength: 6 },
+);
+
+test("any body and any rows are answered in whole numbers and finite ones, or turned away by their place: never by an error", () => {
+  fc.assert(
+    fc.property(
+      forms,
+      fc.constantFrom(undefined, "top", "outside", "rim", "body", "foot", "back", "inside", "inner-strip"),
+      rows,
+      fc.constantFrom("centre", "rim"),
+      (form, zone, list, from) => {
+        const at = zone === undefined ? {} : { zone };
+        const laid = answerMark({ form, ...at, from, rows: list.map((row, k) => ({ ...row, id: `r${k}`, colours: ["#ffffff"] })) });
+        if (laid.ok)
+          for (const row of (laid.value as { readonly rows: readonly { readonly positions: readonly (readonly number[])[]; readonly lengthMm: number }[] })
+            .rows)
+            expect([row.lengthMm, ...row.positions.flat()].every(Number.isFinite)).toBe(true);
+        else expect(laid.problem.path).not.toBe("");
+        const ring = answerMark({ form, ...at, rings: [{ at: { insetMm: 3 }, diameterMm: 4 }] });
+        if (ring.ok) for (const { positions } of (ring.value as Answer).rings) expect(positions.flat().every(Number.isFinite)).toBe(true);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });

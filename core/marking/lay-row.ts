@@ -1,7 +1,8 @@
+import { PATTERN_LIMITS } from "../piece/pattern";
 import type { Row } from "../piece/pattern";
 import type { UnitMark } from "./row-kinds";
 import type { Spots } from "./clearance";
-import { apart, closingCount, MOST_ON_A_RING } from "./ring-count";
+import { apart, closingCount } from "./ring-count";
 import type { PlacedMark, PlacedSpot } from "./solved";
 import type { MarkingSurface, Ring } from "./surface";
 
@@ -94,8 +95,9 @@ const HAIR = 1e-9;
 export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: number, gapMm: number, multipleOf: number, start: number): number {
   const single = unit.length === 1 && unit[0]!.length === 1;
   const widest = Math.max(...unit.flat().map(({ diameterMm }) => diameterMm));
-  const first = closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf });
-  if (single) return Math.min(first, MOST_ON_A_RING);
+  const most = Math.floor(PATTERN_LIMITS.count.most / multipleOf) * multipleOf;
+  const first = Math.min(most, closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf }));
+  if (single) return first;
   const goes = (count: number) => gapBetween(rings, unit, level, count, start) >= gapMm - HAIR;
   // The gap falls as the count grows: halve the way to the most that go.
   let [most, over] = [0, first / multipleOf + 1];

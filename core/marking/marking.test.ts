@@ -74,6 +74,12 @@ describe("rows", () => {
     expect(findings[0]).toMatchObject({ code: "gap-wanders", refused: false, fix: { set: { count: 24 } } });
   });
 
+  test("what another count would leave is told for the very place the row lies at", () => {
+    const [ring] = solvePattern(discTop(80), { rows: [row("a", { at: { radiusMm: 30 }, count: 20 })] }).rows;
+    expect(ring!.gapWith(30)).toBeCloseTo(60 * Math.sin(Math.PI / 30) - 4, 9);
+    expect(ring!.nearest().every(({ count, gapMm }) => Math.abs(ring!.gapWith(count) - gapMm) < 1e-9)).toBe(true);
+  });
+
   test("top dots lie on dots that are larger, all or every second, and not on top of each other's ring", () => {
     const base = row("a", { at: { radiusMm: 30 }, count: 20, diameterMm: 6 });
     const top = row("t", { kind: "top-dots", diameterMm: 2, on: "a", towards: "rim" });

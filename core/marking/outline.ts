@@ -84,7 +84,13 @@ export function rectangle(halfWidthMm: number, halfHeightMm: number): Outline {
   return { lengthMm, leastMm: Math.min(w, h), mostMm: Math.hypot(w, h), circle: false, at };
 }
 
-/** A closed cubic through a value at each of n equal angles, with slopes of the neighbours' difference: it passes through all and never breaks. */
+/** Slope at a value between two neighbours that never overshoots: none at a high or low, else the harmonic mean of both sides [published: Fritsch & Carlson 1980]. */
+function calmSlope(before: number, here: number, after: number): number {
+  const [left, right] = [here - before, after - here];
+  return left * right <= 0 ? 0 : (2 * left * right) / (left + right);
+}
+
+/** A closed cubic through a value at each of n equal angles: it passes through all, never breaks and never leaves their range. */
 export function smoothRadius(radiiMm: readonly number[], turn: number): number {
   const n = radiiMm.length;
   const place = (wrapped(turn / TURN) * n) % n;
@@ -92,8 +98,8 @@ export function smoothRadius(radiiMm: readonly number[], turn: number): number {
   const t = place - k;
   const value = (index: number) => radiiMm[(index + n) % n]!;
   const [from, to] = [value(k), value(k + 1)];
-  const slopeFrom = (value(k + 1) - value(k - 1)) / 2;
-  const slopeTo = (value(k + 2) - value(k)) / 2;
+  const slopeFrom = calmSlope(value(k - 1), from, to);
+  const slopeTo = calmSlope(from, to, value(k + 2));
   const [t2, t3] = [t * t, t * t * t];
   return from * (2 * t3 - 3 * t2 + 1) + slopeFrom * (t3 - 2 * t2 + t) + to * (3 * t2 - 2 * t3) + slopeTo * (t3 - t2);
 }

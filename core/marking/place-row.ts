@@ -184,6 +184,7 @@ function laidRow(seat: Seat, level: number, count: number, gapMm: number, marks:
     start: seat.start,
     marks,
     nearest: () => nearestTo(seat, level, count),
+    gapWith: (other) => gapBetween(rings, seat.unit, level, other, seat.start),
     wide: wideSideOf(rings, level, laying.before.findLast((one) => one.level !== null) ?? null, reach),
     refused: false,
   };

@@ -6,7 +6,7 @@ import { LEAST_DOT_MM, notLaid } from "./refusals";
 import type { LaidRow } from "./refusals";
 import { USUAL_GAP_MM } from "./ring-count";
 import { lastOf } from "./row-kinds";
-import { NONE } from "./solved";
+import { NO_GAP, NONE } from "./solved";
 import type { PlacedMark, SolvedRow } from "./solved";
 import { plainMm } from "./words";
 
@@ -23,6 +23,7 @@ function laid(row: Row, laying: Laying, more: Partial<SolvedRow>): LaidRow {
     start: 0,
     marks: [],
     nearest: NONE,
+    gapWith: NO_GAP,
     wide: null,
     refused: false,
     ...more,
@@ -96,6 +97,7 @@ export function layTopDots(row: Row, laying: Laying): LaidRow {
       start: base!.start,
       marks,
       nearest: NONE,
+      gapWith: NO_GAP,
       wide: null,
       refused: false,
     },
@@ -160,6 +162,7 @@ export function layScatter(row: Row, laying: Laying): LaidRow {
     start: 0,
     marks,
     nearest: NONE,
+    gapWith: NO_GAP,
     wide: null,
     refused: false,
   };

@@ -6,7 +6,7 @@ export const USUAL_GAP_MM = memory(0.5);
 /** What nobody sees at an arm's length: gaps that differ by less are the same, mm [from memory]. */
 export const UNSEEN_MM = memory(0.15);
 /** Nothing is counted beyond this. */
-export const MOST_ON_A_RING = 5000;
+export const MOST_ON_A_RING = 100_000;
 
 export function apart(a: Point3, b: Point3): number {
   const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
@@ -88,7 +88,7 @@ export function nearestCounts(ring: Ring, ask: RingAsk, wanted: number, most = 4
   const middle = Math.max(multipleOf, Math.round(wanted / multipleOf) * multipleOf);
   const out: Closing[] = [];
   const take = (count: number) => {
-    if (count < 1 || count > MOST_ON_A_RING || out.some((one) => one.count === count)) return;
+    if (count < 2 || count > MOST_ON_A_RING || out.some((one) => one.count === count)) return;
     const gapMm = gapOf(ring, count, diameterMm);
     if (gapMm >= -HAIR) out.push({ count, gapMm: Math.max(0, gapMm) });
   };

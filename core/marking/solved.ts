@@ -67,6 +67,8 @@ export interface SolvedRow {
   readonly marks: readonly PlacedMark[];
   /** Counts beside the one taken, with their gaps; worked out when asked. */
   readonly nearest: () => readonly Closing[];
+  /** The clear space another count would leave where the row lies, mm; below 0 they overlap, NaN where it is no matter of closing. */
+  readonly gapWith: (count: number) => number;
   readonly wide: WideSide | null;
   readonly refused: boolean;
 }
@@ -80,3 +82,4 @@ export interface SolvedPattern {
 
 /** Of rows whose count is not a matter of closing. */
 export const NONE = (): readonly Closing[] => [];
+export const NO_GAP = (): number => NaN;
