@@ -95,8 +95,8 @@ const HAIR = 1e-9;
 export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: number, gapMm: number, multipleOf: number, start: number): number {
   const single = unit.length === 1 && unit[0]!.length === 1;
   const widest = Math.max(...unit.flat().map(({ diameterMm }) => diameterMm));
-  const most = Math.floor(PATTERN_LIMITS.count.most / multipleOf) * multipleOf;
-  const first = Math.min(most, closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf }));
+  const bound = Math.floor(PATTERN_LIMITS.count.most / multipleOf) * multipleOf;
+  const first = Math.min(bound, closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf }));
   if (single) return first;
   const goes = (count: number) => gapBetween(rings, unit, level, count, start) >= gapMm - HAIR;
   // The gap falls as the count grows: halve the way to the most that go.
