@@ -9,7 +9,7 @@ import type { SolvedPattern, SolvedRow } from "#core/marking/solved";
 import { gapWords, plainMm } from "#core/marking/words";
 import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
-import { closesText, closingText, rowTitle, toolText, wideText } from "./row-words";
+import { closesText, closingText, rowTitle, toolWords, wideText } from "./row-words";
 
 interface Props {
   readonly rows: readonly Row[];
@@ -119,7 +119,7 @@ export function RowList({ rows, solved, tools, chosen, choose, change, move, cop
         const finding = findings[0];
         const open = chosen === row.id;
         const title = rowTitle(row);
-        const tool = toolText(row, tools);
+        const tool = toolWords(one, tools);
         const wide = open ? wideText(one) : null;
         return (
           <li key={row.id} className={`sheet p-2 ${one.refused ? "border-stop" : open ? "border-ink" : ""}`} data-row={row.id}>
@@ -152,7 +152,16 @@ export function RowList({ rows, solved, tools, chosen, choose, change, move, cop
                 <ToolButton icon={Trash2} label={`Leave out: ${title}`} onClick={() => remove(row.id)} />
               </span>
             </div>
-            {tool && <p className="pl-7 leading-snug text-soft">{tool}</p>}
+            {tool && (
+              <p className="flex flex-wrap items-center gap-2 pl-7 leading-snug text-soft">
+                <span>{tool.text}</span>
+                {tool.take && open && (
+                  <button type="button" className="button" onClick={() => change(row.id, tool.take!)}>
+                    Take it
+                  </button>
+                )}
+              </p>
+            )}
             {findings.map((note) => (
               <p key={note.code} className="flex flex-wrap items-center gap-2 pl-7">
                 {!note.refused && <span>{note.message}.</span>}

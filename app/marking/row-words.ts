@@ -1,4 +1,5 @@
 import type { Row } from "#core/piece/pattern";
+import { USUAL_GAP_MM } from "#core/marking/ring-count";
 import { rowKind } from "#core/marking/row-kinds";
 import type { MarkingFinding, SolvedRow } from "#core/marking/solved";
 import { gapWords, plainMm } from "#core/marking/words";
@@ -30,17 +31,43 @@ export function toolName({ label, set }: Pick<MarkTool, "label" | "set">): strin
   return `${label}${set ? ` (${set})` : ""}`;
 }
 
-/** What a row is set with, where the user has tools. */
-export function toolText({ tool, diameterMm, kind }: Row, tools: readonly MarkTool[]): string | null {
+/** What a row is set with, where the user has tools; and, where none of them leaves its dot, the nearest and what it would change. */
+export interface ToolWords {
+  readonly text: string;
+  /** Taking it sets the dot it really leaves. */
+  readonly take: Pick<Row, "tool" | "toolName" | "diameterMm"> | null;
+}
+
+/** As many single dots of another size as close where a row lies, with the space it is wished; null where its count is said. */
+function closingWith({ row, places, gapWith }: SolvedRow, diameterMm: number): number | null {
+  if (row.kind !== "dots" || row.count !== undefined || row.seat !== undefined || places < 2) return null;
+  const step = Math.max(row.multipleOf ?? 1, row.colours.length);
+  const goes = (count: number) => gapWith(count) + row.diameterMm - diameterMm >= (row.gapMm ?? USUAL_GAP_MM.value) - 1e-9;
+  let count = places;
+  while (count > step && !goes(count)) count -= step;
+  while (goes(count + step)) count += step;
+  return count;
+}
+
+/** Of a row, what it is set with; null where it needs none, or where the user has said no tool. */
+export function toolWords(solved: SolvedRow, tools: readonly MarkTool[]): ToolWords | null {
+  const { tool, diameterMm, kind } = solved.row;
   if (kind === "band" || kind === "line") return null;
+  const said = (text: string): ToolWords => ({ text, take: null });
   const named = tools.find(({ id }) => id === tool);
   const series = kind === "walk" || kind === "petals" || kind === "pendants";
-  if (named && series && !shrinks(named.tip)) return `with ${toolName(named)}: its flat end does not shrink the dots, load a ball for a series`;
-  if (named) return `with ${toolName(named)}`;
+  if (named && series && !shrinks(named.tip)) return said(`with ${toolName(named)}: its flat end does not shrink the dots, load a ball for a series`);
+  if (named) return said(`with ${toolName(named)}`);
   const nearest = nearestTool(diameterMm, tools);
   if (!nearest) return null;
   const { tool: best, leavesMm, exact } = nearest;
-  return exact ? `with ${toolName(best)}` : `no tool of yours leaves ${plainMm(diameterMm)} mm; ${best.label} is nearest, it leaves ${plainMm(leavesMm)}`;
+  if (exact) return said(`with ${toolName(best)}`);
+  const closing = closingWith(solved, leavesMm);
+  const then = closing === null || closing === solved.places ? "" : `: ${closing} would close`;
+  return {
+    text: `no tool of yours leaves ${plainMm(diameterMm)} mm; ${best.label} is nearest, it leaves ${plainMm(leavesMm)} mm${then}`,
+    take: { tool: best.id, toolName: toolName(best), diameterMm: leavesMm },
+  };
 }
 
 /** A wider side, in words. */

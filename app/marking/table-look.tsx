@@ -5,7 +5,7 @@ import type { SolvedRow } from "#core/marking/solved";
 import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
 import type { LookProps } from "./look-props";
-import { rowTitle, toolText } from "./row-words";
+import { rowTitle, toolWords } from "./row-words";
 
 const PAUSES = {
   fields: "Let the stripes dry first; tape off.",
@@ -62,7 +62,7 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
       <ol className="grid gap-2" aria-label="Rows in working order">
         {steps.map(({ row: id, dryBefore, why, lastOnGuides }, index) => {
           const one = byId.get(id)!;
-          const tool = toolText(one.row, marking.tools);
+          const tool = toolWords(one, marking.tools)?.text;
           return (
             <li key={id} className="grid gap-2">
               {dryBefore && <p className="notice hatched">{PAUSES[dryBefore]}</p>}

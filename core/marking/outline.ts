@@ -41,16 +41,19 @@ function measured(point: (turn: number) => readonly [number, number], leastMm: n
     [x, y] = [nextX, nextY];
   }
   const total = along[SAMPLES]!;
+  // The turn at each even part of the length: a point is found without a search.
+  const turns = new Float64Array(SAMPLES + 2);
+  for (let k = 0, from = 0; k <= SAMPLES; k++) {
+    const wanted = (total * k) / SAMPLES;
+    while (from < SAMPLES - 1 && along[from + 1]! < wanted) from += 1;
+    const span = along[from + 1]! - along[from]!;
+    turns[k] = (TURN * (from + (span > 0 ? (wanted - along[from]!) / span : 0))) / SAMPLES;
+  }
+  turns[SAMPLES + 1] = turns[SAMPLES]!;
   const at = (share: number) => {
-    const wanted = wrapped(share) * total;
-    let [low, high] = [0, SAMPLES];
-    while (high - low > 1) {
-      const middle = (low + high) >> 1;
-      if (along[middle]! <= wanted) low = middle;
-      else high = middle;
-    }
-    const span = along[high]! - along[low]!;
-    return point((TURN * (low + (span > 0 ? (wanted - along[low]!) / span : 0))) / SAMPLES);
+    const place = wrapped(share) * SAMPLES;
+    const k = Math.floor(place);
+    return point(turns[k]! + (turns[k + 1]! - turns[k]!) * (place - k));
   };
   return { lengthMm: exactMm ?? total, leastMm, mostMm, circle: false, at };
 }

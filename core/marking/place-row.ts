@@ -46,10 +46,14 @@ export function askedLevel(row: Row, { rings, evenRings }: Pick<Laying, "rings" 
   return level === null ? null : { rings, level };
 }
 
+/** Across a curve two rows are nearer in space than along it: this much of a row is given at once, so that it need not be pushed. */
+const CURVE_SHARE = 0.004;
+
 /** Next to what is laid: the first row begins at the edge itself. */
-function nextLevel({ row, laying, reach: [low, high], apartMm }: Seat): number {
+function nextLevel({ row, laying, rings, reach: [low, high], apartMm }: Seat): number {
   const begun = laying.before.length > 0;
-  const space = begun ? apartMm : (row.apartMm ?? 0);
+  const curve = begun && !rings.surface.straight ? (high - low) * CURVE_SHARE : 0;
+  const space = (begun ? apartMm : (row.apartMm ?? 0)) + curve;
   return laying.outward ? laying.edge + space - low : laying.edge - space - high;
 }
 

@@ -114,7 +114,7 @@ export default function PiecePage() {
         <div className="flex items-end justify-between gap-2">
           <nav aria-label="This piece" className="flex flex-wrap sm:gap-x-1">
             {ROOMS.map(({ to, end, label, short }) => (
-              <NavLink key={to} to={to} end={end} className="tab max-sm:px-1 max-sm:text-[0.95rem]" aria-label={label}>
+              <NavLink key={to} to={to} end={end} className="tab max-sm:px-[3px] max-sm:text-[0.9rem]" aria-label={label}>
                 <span className="max-sm:hidden">{label}</span>
                 <span className="sm:hidden">{short}</span>
               </NavLink>
