@@ -12,7 +12,7 @@ import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { keepPattern, keepTool, patternsIn, removePattern, removeTool, setMarked, toolsIn } from "./marking";
-import { addPiece, copyPiece, pieceById, savePiece } from "./pieces";
+import { addPiece, copyPiece, OwnValues, pieceById, savePiece } from "./pieces";
 
 let db: Database;
 let count = 0;
@@ -82,4 +82,24 @@ test("another size closes with another count, in the same act: one undo has both
   expect(await marks()).toBeGreaterThan(before);
   await takeBack(db, acts.at(-1)!);
   expect(await marks()).toBe(before);
+});
+
+test("two tabs that set different things of a marked piece both stand, and its layers are of both", async () => {
+  const { id: piece, piece: seen } = await addPiece(db, pebble({ decoration: { techniques: [] } }));
+  const change = (path: string, value: unknown) => [{ op: "setPiece", path, value } as const];
+  await savePiece(db, piece, seen, change("decoration.patterns", [{ zone: "top", rows: ROWS }]), new OwnValues());
+  const other = await savePiece(db, piece, seen, change("decoration.baseColour", "#3f7f7a"), new OwnValues());
+  expect(other.kind).toBe("saved");
+  const now = (await pieceById(db, piece))!.piece;
+  expect([now.decoration?.baseColour, now.decoration?.patterns?.length, now.decoration?.layers?.some(({ rows }) => rows)]).toEqual(["#3f7f7a", 1, true]);
+});
+
+test("two tabs that set the same rows otherwise: the later is told, and nothing is overwritten", async () => {
+  const { id: piece, piece: seen } = await addPiece(db, pebble({ decoration: { techniques: [] } }));
+  const rowsOf = (diameterMm: number) => [
+    { op: "setPiece", path: "decoration.patterns", value: [{ zone: "top", rows: [{ ...ROWS[0]!, diameterMm }] }] } as const,
+  ];
+  await savePiece(db, piece, seen, rowsOf(3), new OwnValues());
+  expect((await savePiece(db, piece, seen, rowsOf(5), new OwnValues())).kind).toBe("clash");
+  expect((await pieceById(db, piece))!.piece.decoration!.patterns![0]!.rows[0]!.diameterMm).toBe(3);
 });
