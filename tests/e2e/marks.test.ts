@@ -204,3 +204,53 @@ test("at the desk by itself a body is marked out, kept as a pattern, and stands 
   await page.getByText(/capitals [\d.]+ mm high/).waitFor();
   await axeClean(page);
 });
+
+test("a stone that is no even oval is measured round, its wide side is told, top dots and another colour in turn are set, and one undo takes one change back", async () => {
+  const page = await openPot();
+  await open(page, "/desk/marking");
+  await choose(page, "Shape", "Pebble");
+  await page.getByText("It is no even oval").click();
+  await choose(page, "How often", "8 times round");
+  const six = page.getByLabel(/^6 o'clock/);
+  await six.fill("48");
+  await six.blur();
+  await page.getByRole("button", { name: "Begin with one row" }).click();
+  await rowAt(page, 0).waitFor();
+  await page.getByRole("button", { name: "Add that row" }).click();
+  await rowAt(page, 1).waitFor();
+  await page.getByRole("button", { name: "Add that row" }).click();
+  await rowAt(page, 2)
+    .getByText(/^Towards \d+ o'clock the space to the row before grows to/)
+    .waitFor();
+  await rowAt(page, 2).getByRole("button", { name: "Another in turn" }).click();
+  expect(await rowAt(page, 2).getByRole("list", { name: "Colours in turn" }).getByRole("listitem").count()).toBe(3);
+  await choose(page, "Another row", "Top dots");
+  await page.getByRole("button", { name: "Add it" }).click();
+  await rowAt(page, 3)
+    .getByRole("button", { name: /^Set it with/ })
+    .click();
+  await choose(page, "Off the middle", "towards the rim");
+  await rowAt(page, 3).getByText(/^\d+$/).first().waitFor();
+  await axeClean(page);
+  await look(page, "Lines");
+  await page.getByRole("checkbox", { name: "By eye, no lines" }).click();
+  await page
+    .getByRole("list", { name: "Lines to draw" })
+    .getByText(/No lines: one dot, the one straight across/)
+    .waitFor();
+  // On a piece a change is taken back as any other.
+  await page.goto(`${URL_BASE}/pieces/${POT}/marks`);
+  await page.getByRole("button", { name: /^Spray/ }).click();
+  await rowAt(page, 2).waitFor();
+  await allSaved(page);
+  await rowAt(page, 0)
+    .getByRole("button", { name: /^Leave out/ })
+    .click();
+  await rowAt(page, 2).waitFor({ state: "detached" });
+  await allSaved(page);
+  await page
+    .getByRole("button", { name: /^Take back/ })
+    .first()
+    .click();
+  await rowAt(page, 2).waitFor();
+});
