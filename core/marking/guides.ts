@@ -1,3 +1,4 @@
+import { memory } from "../catalogue/provenance";
 import type { ObjectId, Part } from "../catalogue/vocabulary";
 import type { Form } from "../piece/form";
 import type { Pattern } from "../piece/pattern";
@@ -32,7 +33,7 @@ export interface GuideAsk {
   readonly pencil: { readonly draw: string; readonly takeOff: string | null; readonly pressed: boolean } | null;
 }
 
-/** Guides of a clock, a box, a pot with a stem: what must stay clear of marks [common practice]. */
+/** Parting by halves, as it is said [common practice]. */
 const HALVINGS: Readonly<Record<number, string>> = {
   2: "one line across",
   4: "one line across, one square to it",
@@ -181,16 +182,23 @@ function notched({ surface }: GuideAsk): GuideStep | null {
   };
 }
 
+/** Room round the hole of a clock for the nut of its works: a share of the face, and the least there is, mm across. */
+const WORKS = memory({ share: 0.12, leastMm: 16 }).value;
+
+/** Across the middle of a face that stays flat for the works, mm. */
+export function worksMm({ widthMm, heightMm }: Pick<MarkingSurface, "widthMm" | "heightMm">): number {
+  return Math.max(WORKS.leastMm, Math.min(widthMm, heightMm) * WORKS.share);
+}
+
 /** What stays free of marks because something goes there. */
 function keepOut({ object, parts, surface, unit }: GuideAsk): readonly GuideStep[] {
   const steps: GuideStep[] = [];
-  const short = Math.min(surface.widthMm, surface.heightMm);
   if (object === "clock" && surface.shape === "top")
     steps.push({
       id: "hands",
       instrument: "compass",
       title: "Room for the works and the hands",
-      text: `Keep flat and low inside ${sayFine(Math.max(8, short * 0.06), unit)} round the hole, and nothing raised where the hands sweep: measure the longest hand.`,
+      text: `Keep flat and low inside ${sayFine(worksMm(surface) / 2, unit)} round the hole, and nothing raised where the hands sweep: measure the longest hand.`,
     });
   if (parts.includes("numerals"))
     steps.push({
@@ -204,8 +212,8 @@ function keepOut({ object, parts, surface, unit }: GuideAsk): readonly GuideStep
   return steps;
 }
 
-/** Less of it below than above: a stem looks too low in the middle of its height [common practice]. */
-const STEM_SHARE = 0.45;
+/** Less of it below than above: leaves in the middle of the height look too low [the rule is common practice, the share from memory]. */
+const STEM_SHARE = memory(0.45).value;
 
 function stem({ parts, surface, unit }: GuideAsk): GuideStep | null {
   if (!parts.includes("stem") || surface.shape !== "wall") return null;

@@ -2,7 +2,7 @@ import { PATTERN_LIMITS } from "../piece/pattern";
 import type { Row } from "../piece/pattern";
 import type { UnitMark } from "./row-kinds";
 import type { Spots } from "./clearance";
-import { apart, closingCount } from "./ring-count";
+import { apart, closingCount, gapOf } from "./ring-count";
 import type { PlacedMark, PlacedSpot } from "./solved";
 import type { MarkingSurface, Ring } from "./surface";
 
@@ -61,6 +61,11 @@ function leastGap(a: readonly (readonly PlacedSpot[])[], b: readonly (readonly P
   return least;
 }
 
+/** One dot on the line itself: what it leaves is told by the line alone. */
+function isSingleDot([mark, ...more]: readonly UnitMark[]): boolean {
+  return more.length === 0 && mark!.length === 1 && mark![0]!.across === 0 && mark![0]!.out === 0;
+}
+
 /**
  * The least clear space between the marks of neighbouring places, mm; Infinity of a single one.
  *
@@ -68,6 +73,7 @@ function leastGap(a: readonly (readonly PlacedSpot[])[], b: readonly (readonly P
  */
 export function gapBetween(rings: Rings, unit: readonly UnitMark[], level: number, count: number, start: number): number {
   if (count < 2) return Infinity;
+  if (isSingleDot(unit)) return gapOf(rings.at(level), count, unit[0]![0]!.diameterMm, start);
   const at = (k: number) => placeMarks(rings, unit, level, start + k / count);
   // On a circle every pair is like the first; two neighbours only when there are two.
   if (rings.surface.round) {
@@ -93,11 +99,10 @@ const HAIR = 1e-9;
  * @returns 0 where not even the least multiple goes
  */
 export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: number, gapMm: number, multipleOf: number, start: number): number {
-  const single = unit.length === 1 && unit[0]!.length === 1;
   const widest = Math.max(...unit.flat().map(({ diameterMm }) => diameterMm));
   const bound = Math.floor(PATTERN_LIMITS.count.most / multipleOf) * multipleOf;
   const first = Math.min(bound, closingCount(rings.at(level), { diameterMm: widest, gapMm, multipleOf }));
-  if (single) return first;
+  if (isSingleDot(unit)) return first;
   const goes = (count: number) => gapBetween(rings, unit, level, count, start) >= gapMm - HAIR;
   // The gap falls as the count grows: halve the way to the most that go.
   let [most, over] = [0, first / multipleOf + 1];
@@ -111,9 +116,12 @@ export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: 
 
 /** All marks of a row. Colours are taken in turn from place to place. */
 export function marksOfRow(rings: Rings, row: Row, unit: readonly UnitMark[], level: number, count: number, start: number): readonly PlacedMark[] {
-  return Array.from({ length: count }, (_unused, place) =>
-    placeMarks(rings, unit, level, start + place / count).map((spots): PlacedMark => ({ place, spots, colour: row.colours[place % row.colours.length]! })),
-  ).flat();
+  const marks: PlacedMark[] = [];
+  for (let place = 0; place < count; place++) {
+    const colour = row.colours[place % row.colours.length]!;
+    for (const mark of unit) marks.push({ place, colour, spots: mark.map((spot) => spotAt(rings, level, start + place / count, spot)) });
+  }
+  return marks;
 }
 
 /** The least clear space from these marks to all that lies already; null where none is nearer than asked. */

@@ -37,26 +37,28 @@ export function widthEms(text: string, face: Face): number {
   return [...text].reduce((sum, letter) => sum + (face.widths[letter] ?? face.widths[UNKNOWN]!), 0);
 }
 
+/** Words laid into lines no wider than a limit, in ems; a word that is wider has a line of its own. */
+function wrappedAt(words: readonly string[], limit: number, face: Face): readonly string[] {
+  const lines: string[] = [];
+  for (const word of words) {
+    const longer = lines.length > 0 ? `${lines.at(-1)!} ${word}` : word;
+    if (lines.length > 0 && widthEms(longer, face) <= limit + 1e-9) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+}
+
 /** Words over so many lines at most, so that the widest is as narrow as can be. */
 function broken(words: readonly string[], lines: number, face: Face): readonly string[] {
   const wide = (text: string) => widthEms(text, face);
   let [low, high] = [Math.max(...words.map(wide)), wide(words.join(" "))];
-  const lay = (limit: number) => {
-    const out: string[] = [];
-    for (const word of words) {
-      const longer = out.length > 0 ? `${out.at(-1)!} ${word}` : word;
-      if (out.length > 0 && wide(longer) <= limit + 1e-9) out[out.length - 1] = longer;
-      else out.push(word);
-    }
-    return out;
-  };
-  if (lay(low).length <= lines) return lay(low);
+  if (wrappedAt(words, low, face).length <= lines) return wrappedAt(words, low, face);
   for (let k = 0; k < 30; k++) {
     const middle = (low + high) / 2;
-    if (lay(middle).length <= lines) high = middle;
+    if (wrappedAt(words, middle, face).length <= lines) high = middle;
     else low = middle;
   }
-  return lay(high);
+  return wrappedAt(words, high, face);
 }
 
 function setIn(lines: readonly string[], widthMm: number, heightMm: number, face: Face): FittedText {
@@ -121,18 +123,11 @@ export function textBudget(items: readonly string[], widthMm: number, heightMm: 
   return { fits, leftOut: [], lines, capMm, lineMm };
 }
 
-function wrappedAt(words: readonly string[], ems: number, face: Face): readonly string[] {
-  const out: string[] = [];
-  for (const word of words) {
-    const longer = out.length > 0 ? `${out.at(-1)!} ${word}` : word;
-    if (out.length > 0 && widthEms(longer, face) <= ems) out[out.length - 1] = longer;
-    else out.push(word);
-  }
-  return out;
-}
+/** So much of a square place is lettered: the rest is its margin [from memory]. */
+const SQUARE_SHARE = memory(0.9).value;
 
 /** The largest upright space for text in a place: all of a square one, what lies inside the edge of a round or oval one. */
 export function textSpace(widthMm: number, heightMm: number, square: boolean): { readonly widthMm: number; readonly heightMm: number } {
-  const share = square ? 0.9 : Math.SQRT1_2;
+  const share = square ? SQUARE_SHARE : Math.SQRT1_2;
   return { widthMm: widthMm * share, heightMm: heightMm * share };
 }

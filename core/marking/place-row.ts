@@ -1,7 +1,7 @@
 import type { Row } from "../piece/pattern";
 import { clearanceOf, gapBetween, marksOfRow, placeMarks, placesThatClose, reachOf } from "./lay-row";
 import type { Rings } from "./lay-row";
-import { leastCommon, UNSEEN_MM, USUAL_GAP_MM } from "./ring-count";
+import { apart, leastCommon, UNSEEN_MM, USUAL_GAP_MM } from "./ring-count";
 import type { Closing } from "./ring-count";
 import { rowKind } from "./row-kinds";
 import type { UnitMark } from "./row-kinds";
@@ -16,7 +16,7 @@ import type { Laying } from "./laying";
 const HAIR = 1e-9;
 /** A row pushed this often against what it touches does not go. */
 const MOST_PUSHES = 24;
-const BISECTIONS = 40;
+const BISECTIONS = 30;
 
 /** What a row with places is laid by. */
 interface Seat {
@@ -46,15 +46,27 @@ export function askedLevel(row: Row, { rings, evenRings }: Pick<Laying, "rings" 
   return level === null ? null : { rings, level };
 }
 
-/** Across a curve two rows are nearer in space than along it: this much of a row is given at once, so that it need not be pushed. */
-const CURVE_SHARE = 0.004;
-
 /** Next to what is laid: the first row begins at the edge itself. */
-function nextLevel({ row, laying, rings, reach: [low, high], apartMm }: Seat): number {
-  const begun = laying.before.length > 0;
-  const curve = begun && !rings.surface.straight ? (high - low) * CURVE_SHARE : 0;
-  const space = (begun ? apartMm : (row.apartMm ?? 0)) + curve;
-  return laying.outward ? laying.edge + space - low : laying.edge - space - high;
+function nextLevel(seat: Seat): number {
+  const { row, laying, reach, apartMm } = seat;
+  const space = laying.before.length > 0 ? apartMm : (row.apartMm ?? 0);
+  const level = laying.outward ? laying.edge + space - reach[0] : laying.edge - space - reach[1];
+  return seat.rings.surface.straight ? level : acrossCurve(seat, level);
+}
+
+/** Steps in which a level is put right for the curve: each leaves a hundredth of what was wrong. */
+const CURVE_STEPS = 3;
+
+/** On a curve two rows are nearer in space than along it: the level from which the row before is as far away as it would be on a flat top. */
+function acrossCurve({ laying, rings }: Seat, level: number): number {
+  const before = laying.before.findLast((one) => one.level !== null)?.level;
+  if (before === undefined || before === null) return level;
+  const wanted = Math.abs(level - before);
+  const from = rings.at(before).at(0).at;
+  const sign = laying.outward ? 1 : -1;
+  let at = level;
+  for (let k = 0; k < CURVE_STEPS; k++) at += sign * Math.max(0, wanted - apart(from, rings.surface.ring(at).at(0).at));
+  return at;
 }
 
 function closes(seat: Seat, level: number, count: number): boolean {
@@ -75,14 +87,21 @@ function whereItCloses(seat: Seat, from: number, count: number): number {
   return high;
 }
 
+/** Places of an oval row that are looked at while it is nestled. */
+const NESTLE_LOOKS = 4;
 /** Between the marks of the row below, as near to it as the clear space allows. */
 function nestled(seat: Seat): number {
   const { laying, rings, unit, apartMm, start, on } = seat;
   const far = nextLevel(seat);
   let [near, clear] = [on!.level!, far];
+  // Round a circle every place is like the first; on an oval some are looked at all round.
+  const looks = rings.surface.round ? 1 : Math.min(NESTLE_LOOKS, on!.places);
+  const shares = Array.from({ length: looks }, (_unused, k) => start + Math.round((k * on!.places) / looks) / on!.places);
   const isClear = (level: number) =>
-    placeMarks(rings, unit, level, start).every((spots) =>
-      spots.every(({ at, diameterMm }) => (laying.laid.nearest(at, diameterMm, apartMm)?.gapMm ?? apartMm) >= apartMm - HAIR),
+    shares.every((share) =>
+      placeMarks(rings, unit, level, share).every((spots) =>
+        spots.every(({ at, diameterMm }) => (laying.laid.nearest(at, diameterMm, apartMm)?.gapMm ?? apartMm) >= apartMm - HAIR),
+      ),
     );
   for (let k = 0; k < BISECTIONS; k++) {
     const middle = (near + clear) / 2;

@@ -1,3 +1,4 @@
+import { memory } from "../catalogue/provenance";
 import type { Row } from "../piece/pattern";
 import { clearanceOf } from "./lay-row";
 import type { Rings } from "./lay-row";
@@ -6,28 +7,13 @@ import { LEAST_DOT_MM, notLaid } from "./refusals";
 import type { LaidRow } from "./refusals";
 import { USUAL_GAP_MM } from "./ring-count";
 import { lastOf } from "./row-kinds";
-import { NO_GAP, NONE } from "./solved";
+import { bareRow } from "./solved";
 import type { PlacedMark, SolvedRow } from "./solved";
 import { plainMm } from "./words";
 
 function laid(row: Row, laying: Laying, more: Partial<SolvedRow>): LaidRow {
-  const level = more.level ?? null;
-  const result: SolvedRow = {
-    row,
-    level,
-    say: level === null ? null : laying.rings.surface.say(level),
-    lengthMm: 0,
-    places: 0,
-    count: more.marks?.length ?? 0,
-    gapMm: null,
-    start: 0,
-    marks: [],
-    nearest: NONE,
-    gapWith: NO_GAP,
-    wide: null,
-    refused: false,
-    ...more,
-  };
+  const say = typeof more.level === "number" ? laying.rings.surface.say(more.level) : null;
+  const result: SolvedRow = { ...bareRow(row), say, count: more.marks?.length ?? 0, ...more };
   for (const { spots } of result.marks) for (const { at, diameterMm } of spots) laying.laid.add({ at, diameterMm, row: row.id });
   return { result, notes: [] };
 }
@@ -58,8 +44,8 @@ export function layStripe(row: Row, laying: Laying, asked: { readonly rings: Rin
   return laid(row, laying, { level, say: rings.surface.say(level), lengthMm: rings.at(level).lengthMm, places: 1, count: 1 });
 }
 
-/** How far off the middle a top dot is set: so much of the room it has [from memory]. */
-const OFF_CENTRE = 0.6;
+/** How far off the middle a top dot is set: so much of the room it has. */
+const OFF_CENTRE = memory(0.6).value;
 
 /** A smaller dot on each dot of another row, or on every second. */
 export function layTopDots(row: Row, laying: Laying): LaidRow {
@@ -85,27 +71,12 @@ export function layTopDots(row: Row, laying: Laying): LaidRow {
     const spot = { flat: [x + dx * by, y + dy * by] as const, at: below!.at, diameterMm: row.diameterMm };
     return { place: k, colour: row.colours[k % row.colours.length]!, spots: [spot] };
   });
-  return {
-    result: {
-      row,
-      level: base!.level,
-      say: base!.say,
-      lengthMm: base!.lengthMm,
-      places: marks.length,
-      count: marks.length,
-      gapMm: null,
-      start: base!.start,
-      marks,
-      nearest: NONE,
-      gapWith: NO_GAP,
-      wide: null,
-      refused: false,
-    },
-    notes: [],
-  };
+  const { level, say, lengthMm, start } = base!;
+  return { result: { ...bareRow(row), level, say, lengthMm, start, marks, places: marks.length, count: marks.length }, notes: [] };
 }
 
-const USUAL_SCATTER = 24;
+/** Dots of a scatter where no number is said. */
+const USUAL_SCATTER = memory(24).value;
 const TRIES = 120;
 
 /** The same numbers every time: a scatter is worked out again and again, and stays as it was. */
@@ -151,21 +122,7 @@ export function layScatter(row: Row, laying: Laying): LaidRow {
   }
   if (marks.length === 0) return notLaid(row, "no-room", "there is no room left for a single one");
   laying.edge = laying.outward ? Math.max(laying.edge, Number.isFinite(depth) ? high : farthest) : low;
-  const result: SolvedRow = {
-    row,
-    level: null,
-    say: null,
-    lengthMm: 0,
-    places: marks.length,
-    count: marks.length,
-    gapMm: null,
-    start: 0,
-    marks,
-    nearest: NONE,
-    gapWith: NO_GAP,
-    wide: null,
-    refused: false,
-  };
+  const result: SolvedRow = { ...bareRow(row), marks, places: marks.length, count: marks.length };
   const short = wanted - marks.length;
   return {
     result,

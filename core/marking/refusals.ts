@@ -1,7 +1,7 @@
 import type { Row } from "../piece/pattern";
 import type { Laying } from "./laying";
 import type { Closing } from "./ring-count";
-import { NO_GAP, NONE } from "./solved";
+import { bareRow } from "./solved";
 import type { MarkingCode, MarkingFinding, SolvedRow } from "./solved";
 import { closingWords, plainMm } from "./words";
 
@@ -16,24 +16,7 @@ export const LEAST_DOT_MM = 1;
 
 /** A row that is not laid, and why. */
 export function notLaid(row: Row, code: MarkingCode, message: string, fix?: MarkingFinding["fix"]): LaidRow {
-  return {
-    result: {
-      row,
-      level: null,
-      say: null,
-      lengthMm: 0,
-      places: 0,
-      count: 0,
-      gapMm: null,
-      start: 0,
-      marks: [],
-      nearest: NONE,
-      gapWith: NO_GAP,
-      wide: null,
-      refused: true,
-    },
-    notes: [{ code, refused: true, row: row.id, message, ...(fix ? { fix } : {}) }],
-  };
+  return { result: { ...bareRow(row), refused: true }, notes: [{ code, refused: true, row: row.id, message, ...(fix ? { fix } : {}) }] };
 }
 
 type Fault =

@@ -64,8 +64,8 @@ export function closingCount(ring: Ring, { diameterMm, gapMm, multipleOf = 1 }: 
 }
 
 /** The clear space so many leave, mm; below 0 they overlap. One alone leaves Infinity. */
-export function gapOf(ring: Ring, count: number, diameterMm: number): number {
-  return chordOf(ring, count) - diameterMm;
+export function gapOf(ring: Ring, count: number, diameterMm: number, start = 0): number {
+  return chordOf(ring, count, start) - diameterMm;
 }
 
 /** How large so many may be with that gap, mm; 0 or less where they do not go. */

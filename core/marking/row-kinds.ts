@@ -1,3 +1,4 @@
+import { memory } from "../catalogue/provenance";
 import type { TechniqueId } from "../catalogue/vocabulary";
 import type { Row, RowKind } from "../piece/pattern";
 import { USUAL_GAP_MM } from "./ring-count";
@@ -28,10 +29,10 @@ export interface RowKindDefinition {
 /** Spots that draw one swipe. */
 const SWIPE_SPOTS = 7;
 /** A swipe is this long for its head where nothing is said. */
-const USUAL_SWIPE = 2.5;
+const USUAL_SWIPE = memory(2.5).value;
 /** Dots of a series where nothing is said, and the last of them for the first. */
-const USUAL_STEPS = 4;
-const USUAL_LAST = 0.45;
+const USUAL_STEPS = memory(4).value;
+const USUAL_LAST = memory(0.45).value;
 
 /** No spot of a mark is smaller than that share of its head. */
 const LEAST_SHARE = 0.03;

@@ -80,6 +80,21 @@ export interface SolvedPattern {
   readonly leftMm: number;
 }
 
-/** Of rows whose count is not a matter of closing. */
-export const NONE = (): readonly Closing[] => [];
-export const NO_GAP = (): number => NaN;
+/** A row of which nothing is worked out yet. What it is refused for, or where it lies, is said over it. */
+export function bareRow(row: Row): SolvedRow {
+  return {
+    row,
+    level: null,
+    say: null,
+    lengthMm: 0,
+    places: 0,
+    count: 0,
+    gapMm: null,
+    start: 0,
+    marks: [],
+    nearest: () => [],
+    gapWith: () => NaN,
+    wide: null,
+    refused: false,
+  };
+}
