@@ -14,6 +14,7 @@ import { thin } from "./film/thin";
 import { tint } from "./film/tint";
 import { bad } from "./formats/problem";
 import type { Parsed } from "./formats/problem";
+import { withPatternLayers } from "./marking/solve-piece";
 import { zoneAreas } from "./piece/zone-areas";
 import { datedCandidate } from "./schedule/dates-of";
 import { instantOf, usualHours } from "./schedule/free-hours";
@@ -28,7 +29,7 @@ function answered<T>(parsed: Parsed<T>, answer: (value: T) => unknown): Parsed<u
 /** Plans what is asked; with a start, each candidate is dated too. */
 function plan({ piece, shelf, keep, freeHours, start }: PlanAsk): unknown {
   const catalogue = shelf ? withOwnProducts(CATALOGUE, shelf) : CATALOGUE;
-  const set = planPiece(piece, catalogue, keep ? { keep } : {});
+  const set = planPiece(withPatternLayers(piece, CATALOGUE), catalogue, keep ? { keep } : {});
   if (start === undefined) return set;
   const hours = freeHours ?? usualHours("UTC");
   const from = start.length === DATE_LENGTH ? instantOf(start, "00:00", hours.timeZone) : Date.parse(start);

@@ -2,11 +2,11 @@ import { ArrowDown, ArrowUp, Copy, Minus, Plus, Trash2 } from "lucide-react";
 import { useRef } from "react";
 import type { KeyboardEvent, ReactNode } from "react";
 import type { Row } from "#core/piece/pattern";
-import { USUAL_GAP_MM } from "#core/marking/ring-count";
 import { rowKind } from "#core/marking/row-kinds";
 import type { MarkTool } from "#core/marking/tool";
 import type { SolvedPattern, SolvedRow } from "#core/marking/solved";
-import { gapWords, plainMm } from "#core/marking/words";
+import { fillingDiameter, kindredCounts } from "#core/marking/suggestions";
+import { plainMm } from "#core/marking/words";
 import { ColourChip } from "~/components/colour-chip";
 import { ToolButton } from "~/components/tool-button";
 import { closesText, closingText, rowTitle, toolWords, wideText } from "./row-words";
@@ -25,15 +25,6 @@ interface Props {
   readonly fields: (row: Row, solved: SolvedRow) => ReactNode;
 }
 
-/** Counts that go with those of other rows: as many, twice as many, half as many. */
-function kindred(solved: SolvedRow, others: readonly SolvedRow[]): readonly { readonly count: number; readonly gapMm: number }[] {
-  const counts = new Set(others.filter(({ places }) => places > 1).flatMap(({ places }) => [places, places * 2, places / 2]));
-  return [...counts].flatMap((count) => {
-    const gapMm = Number.isInteger(count) && count > 1 ? solved.gapWith(count) : NaN;
-    return gapMm >= 0 ? [{ count, gapMm }] : [];
-  });
-}
-
 /** Counts beside the one taken, and those that go with other rows: one click takes another. */
 function Counts({
   solved,
@@ -46,10 +37,8 @@ function Counts({
 }) {
   const own = solved.nearest();
   const beside = own.filter(({ count }) => count !== solved.places);
-  const kin = kindred(solved, others).filter(({ count }) => count !== solved.places && !own.some((one) => one.count === count));
-  const wished = solved.row.gapMm ?? USUAL_GAP_MM.value;
-  // Of single dots what is too much between is what the dots are too small.
-  const filling = solved.gapMm !== null && solved.row.kind === "dots" ? Math.floor((solved.row.diameterMm + solved.gapMm - wished) * 10) / 10 : 0;
+  const kin = kindredCounts(solved, others).filter(({ count }) => count !== solved.places && !own.some((one) => one.count === count));
+  const filling = fillingDiameter(solved);
   const chips = (label: string, list: typeof beside) =>
     list.length > 0 && (
       <div className="flex flex-wrap items-center gap-2" role="group" aria-label={label}>
@@ -67,9 +56,9 @@ function Counts({
     <>
       {chips("Also close", beside)}
       {chips("With the other rows", kin)}
-      {filling > solved.row.diameterMm + 0.2 && (
+      {filling !== null && (
         <button type="button" className="chip w-fit" onClick={() => change({ count: solved.places, diameterMm: filling }, ["tool", "toolName"])}>
-          {solved.places} of {plainMm(filling)} mm fill it, {gapWords(wished)}
+          {solved.places} of {plainMm(filling)} mm fill it
         </button>
       )}
     </>

@@ -1,7 +1,7 @@
 import type { Row } from "#core/piece/pattern";
-import { USUAL_GAP_MM } from "#core/marking/ring-count";
 import { rowKind } from "#core/marking/row-kinds";
 import type { MarkingFinding, SolvedRow } from "#core/marking/solved";
+import { closingWith } from "#core/marking/suggestions";
 import { gapWords, plainMm } from "#core/marking/words";
 import { nearestTool, shrinks } from "#core/marking/tool";
 import type { MarkTool } from "#core/marking/tool";
@@ -36,17 +36,6 @@ export interface ToolWords {
   readonly text: string;
   /** Taking it sets the dot it really leaves. */
   readonly take: Pick<Row, "tool" | "toolName" | "diameterMm"> | null;
-}
-
-/** As many single dots of another size as close where a row lies, with the space it is wished; null where its count is said. */
-function closingWith({ row, places, gapWith }: SolvedRow, diameterMm: number): number | null {
-  if (row.kind !== "dots" || row.count !== undefined || row.seat !== undefined || places < 2) return null;
-  const step = Math.max(row.multipleOf ?? 1, row.colours.length);
-  const goes = (count: number) => gapWith(count) + row.diameterMm - diameterMm >= (row.gapMm ?? USUAL_GAP_MM.value) - 1e-9;
-  let count = places;
-  while (count > step && !goes(count)) count -= step;
-  while (goes(count + step)) count += step;
-  return count;
 }
 
 /** Of a row, what it is set with; null where it needs none, or where the user has said no tool. */

@@ -2,6 +2,7 @@ import type { Pattern } from "#core/piece/pattern";
 import { Choice } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import type { MarkingSurface } from "#core/marking/surface";
+import { radiiOf } from "#core/marking/outline";
 import { plainMm } from "#core/marking/words";
 
 /** Where each of so many radii is measured, as hours of a clock. */
@@ -18,15 +19,6 @@ const COUNTS = [4, 6, 8];
 /** A stone that is no oval: from its middle to its edge, all round. */
 export function UnevenPart({ pattern, surface, change }: { pattern: Pattern; surface: MarkingSurface; change: (radiiMm: readonly number[] | null) => void }) {
   const radii = pattern.radiiMm;
-  /** As the stone is taken now: the way from its middle to its edge. */
-  const asTaken = (count: number) =>
-    Array.from({ length: count }, (_unused, k) => {
-      const turn = (2 * Math.PI * k) / count;
-      const looks = Array.from({ length: 360 }, (_one, at) => surface.ring(surface.to).at(at / 360).flat);
-      const off = ([x, y]: readonly [number, number]) => Math.abs(Math.atan2(Math.sin(Math.atan2(x, y) - turn), Math.cos(Math.atan2(x, y) - turn)));
-      const nearest = looks.reduce((best, one) => (off(one) < off(best) ? one : best));
-      return Math.round(Math.hypot(...nearest) * 2) / 2;
-    });
   return (
     <details open={radii !== undefined} className="mt-2 print:hidden">
       <summary className="w-fit py-2 underline">It is no even oval</summary>
@@ -36,7 +28,7 @@ export function UnevenPart({ pattern, surface, change }: { pattern: Pattern; sur
           label="How often"
           value={String(radii?.length ?? "")}
           choices={[{ id: "", name: "as an oval" }, ...COUNTS.map((count) => ({ id: String(count), name: `${count} times round` }))]}
-          onChange={(id) => change(id === "" ? null : asTaken(Number(id)))}
+          onChange={(id) => change(id === "" ? null : radiiOf(surface.outline!, Number(id)))}
         />
         {radii && (
           <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">

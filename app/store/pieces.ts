@@ -31,7 +31,7 @@ export function addPiece(db: Database, piece: Piece, id: PieceId = pieceId(fresh
   return runCommand(db, `the new piece ${piece.name}`, ofPiece(id), ["pieces"], async (recorder) => {
     const here = await recorder.get("pieces", id);
     if (here) return here;
-    const record: PieceRecord = { id, rev: 1, piece, planId: null };
+    const record: PieceRecord = { id, rev: 1, piece: withPatternLayers(piece, CATALOGUE), planId: null };
     await recorder.put("pieces", record);
     return record;
   });

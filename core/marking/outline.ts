@@ -123,6 +123,28 @@ export function uneven(radiiMm: readonly number[], insetMm = 0): Outline {
   return measured((turn) => [radius(turn) * Math.sin(turn), radius(turn) * Math.cos(turn)], least, most);
 }
 
+/**
+ * From the middle to a line at equal angles, as they are measured on a stone: clockwise from twelve.
+ *
+ * @param count how often
+ * @returns mm, to a half
+ */
+export function radiiOf(line: Pick<Outline, "at">, count: number): readonly number[] {
+  return Array.from({ length: count }, (_unused, k) => Math.round(reachOf(line, (TURN * k) / count) * 2) / 2);
+}
+
+/** From the middle to a line in a direction, mm. @param turn clockwise from twelve, radians */
+export function reachOf(line: Pick<Outline, "at">, turn: number): number {
+  let [best, nearest] = [0, Infinity];
+  for (let k = 0; k < SAMPLES; k++) {
+    const [x, y] = line.at(k / SAMPLES);
+    const angle = Math.atan2(x, y) - turn;
+    const off = Math.abs(Math.atan2(Math.sin(angle), Math.cos(angle)));
+    if (off < nearest) [best, nearest] = [Math.hypot(x, y), off];
+  }
+  return best;
+}
+
 /** The same line, larger or smaller about its centre. @param share 0 or more */
 export function scaled(line: Outline, share: number): Outline {
   return {

@@ -88,7 +88,7 @@ export function withPatternLayers(piece: Piece, catalogue: Catalogue): Piece {
   const places = markingPlaces(piece, catalogue);
   const laid = patterns.flatMap((pattern) => {
     const worked = solvedOn(places, pattern);
-    return worked ? layersOfPattern(worked.place.surface, worked.solved, pattern.zone, worked.place.areaMm2) : [];
+    return worked ? layersOfPattern(worked.place.surface, worked.solved, pattern.zone, worked.place.areaMm2, catalogue) : [];
   });
   const own = ownLayers(piece, laid, places[0]?.zone);
   const layers = [...own, ...fewEnough(laid, MOST_LAYERS - own.length)];

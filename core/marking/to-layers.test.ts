@@ -15,7 +15,7 @@ import { discTop } from "./surface";
 import { layersOfPattern } from "./to-layers";
 
 const row = (id: string, more: Partial<Row> = {}): Row => ({ id, kind: "dots", diameterMm: 4, colours: ["#ffffff"], ...more });
-const layersOf = (rows: readonly Row[]) => layersOfPattern(discTop(80), solvePattern(discTop(80), { rows }), "top", discArea(160));
+const layersOf = (rows: readonly Row[]) => layersOfPattern(discTop(80), solvePattern(discTop(80), { rows }), "top", discArea(160), CATALOGUE);
 
 describe("layers of rows", () => {
   test("rows alike in paint, colour and size are one layer that names them all; another size or colour is another", () => {

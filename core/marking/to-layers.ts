@@ -1,16 +1,16 @@
+import type { Catalogue } from "../catalogue/catalogue";
 import type { TechniqueId } from "../catalogue/vocabulary";
 import type { Layer, LayerRow } from "../piece/piece";
 import type { Pattern } from "../piece/pattern";
 import { capVolume } from "../piece/areas";
-import { TECHNIQUES_DATA } from "../catalogue/data/techniques";
 import { rowKind } from "./row-kinds";
 import type { PlacedMark, SolvedPattern, SolvedRow } from "./solved";
 import type { MarkingSurface } from "./surface";
 import { workingOrder, rowName } from "./working-order";
 
 /** Height of a mark as a share of its diameter, as its technique has it. */
-function heightShare(technique: TechniqueId): number {
-  const usual = TECHNIQUES_DATA.find(({ id }) => id === technique)?.marks?.value;
+function heightShare(technique: TechniqueId, catalogue: Catalogue): number {
+  const usual = catalogue.techniques.get(technique)?.marks?.value;
   return usual ? usual.heightMm / usual.diameterMm : 0;
 }
 
@@ -27,8 +27,7 @@ function roundOf({ spots }: PlacedMark): number {
 }
 
 /** Marks of one layer as one number and size: their paint in all at the height of the tallest, which is the last to be dry. */
-function marksOf(marks: readonly PlacedMark[], technique: TechniqueId) {
-  const share = heightShare(technique);
+function marksOf(marks: readonly PlacedMark[], share: number) {
   const sizes = marks.map(roundOf);
   const heightMm = share * Math.max(...marks.map(({ spots }) => Math.max(...spots.map((spot) => spot.diameterMm))));
   const volume = sizes.reduce((sum, mm) => sum + capVolume(mm, share * mm), 0) / marks.length;
@@ -53,7 +52,7 @@ function keyOf({ solved: { row }, colour }: Laid): string {
   return [technique, top, row.medium ?? "", colour, technique === "dots" ? row.diameterMm : ""].join("/");
 }
 
-function layerOf(group: readonly Laid[], zone: Pattern["zone"]): Layer {
+function layerOf(group: readonly Laid[], zone: Pattern["zone"], catalogue: Catalogue): Layer {
   const { row } = group[0]!.solved;
   const { technique } = rowKind(row.kind);
   const rows = group.map(({ solved, marks }): LayerRow => {
@@ -68,7 +67,7 @@ function layerOf(group: readonly Laid[], zone: Pattern["zone"]): Layer {
     ...(row.kind === "top-dots" ? { onTop: true as const } : {}),
     marks: marksOf(
       group.flatMap(({ marks }) => marks),
-      technique,
+      heightShare(technique, catalogue),
     ),
     rows,
   };
@@ -104,8 +103,15 @@ function grouped<T>(all: readonly T[], keyOf: (one: T) => string): readonly (rea
  *
  * @param zone of the pattern
  * @param areaMm2 of its place
+ * @param catalogue how high a mark of each technique is
  */
-export function layersOfPattern(surface: MarkingSurface, solved: SolvedPattern, zone: Pattern["zone"], areaMm2: number): readonly Layer[] {
+export function layersOfPattern(
+  surface: MarkingSurface,
+  solved: SolvedPattern,
+  zone: Pattern["zone"],
+  areaMm2: number,
+  catalogue: Catalogue,
+): readonly Layer[] {
   const order = workingOrder(surface, solved.rows);
   const byId = new Map(solved.rows.map((one) => [one.row.id, one]));
   const inOrder = order.map(({ row }) => byId.get(row)!);
@@ -118,6 +124,6 @@ export function layersOfPattern(surface: MarkingSurface, solved: SolvedPattern, 
   );
   return [
     ...grouped(stripes, ({ row }) => [row.kind, row.medium ?? "", row.colours[0]].join("/")).map((group) => stripeLayer(group, zone, areaMm2)),
-    ...grouped(laid, keyOf).map((group) => layerOf(group, zone)),
+    ...grouped(laid, keyOf).map((group) => layerOf(group, zone, catalogue)),
   ];
 }

@@ -1,4 +1,5 @@
 import type { MarkingSurface } from "../surface";
+import { reachOf } from "../outline";
 import { plainMm } from "../words";
 import { circlePath, drawing, line, num, ovalPath, throughPoints, words } from "./sheet";
 import type { Drawing, Shape } from "./sheet";
@@ -97,13 +98,12 @@ export function ovalOf(ask: TemplateAsk): Drawing {
 export function dial(ask: TemplateAsk): Drawing {
   const { surface, slices, title } = ask;
   const ticks = slices === 60 ? 60 : 12;
-  const edge = surface.ring(surface.to);
   const shapes: Shape[] = [edgeOf(surface), ...cross()];
   for (let k = 0; k < ticks; k++) {
     const hour = (k * 12) % ticks === 0;
     const turn = (TURN * k) / ticks;
     // By angle, as a clock has it, whatever the outline.
-    const out = reach(edge, turn);
+    const out = reachOf(surface.outline!, turn);
     const inner = out * (hour ? 0.86 : 0.93);
     const at = (way: number): readonly [number, number] => [way * Math.sin(turn), -way * Math.cos(turn)];
     shapes.push(line(...at(inner), ...at(out), hour ? "cut" : "guide", hour ? "hours" : "minutes"));
@@ -113,18 +113,6 @@ export function dial(ask: TemplateAsk): Drawing {
     }
   }
   return drawing(`${title}: dial`, "Twelve stands at the notch of the piece; keep the middle clear for the works and the hands.", topBox(surface), shapes);
-}
-
-/** From the middle to a line in a direction, mm. */
-function reach(ring: ReturnType<MarkingSurface["ring"]>, turn: number): number {
-  if (ring.circleMm !== null) return ring.circleMm;
-  let [best, nearest] = [0, Infinity];
-  for (let k = 0; k < 720; k++) {
-    const [x, y] = ring.at(k / 720).flat;
-    const off = Math.abs(Math.atan2(Math.sin(Math.atan2(x, y) - turn), Math.cos(Math.atan2(x, y) - turn)));
-    if (off < nearest) [best, nearest] = [Math.hypot(x, y), off];
-  }
-  return best;
 }
 
 /** Two half circles, one each side of the middle: they part a round top in two alike halves. */
