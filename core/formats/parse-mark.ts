@@ -10,6 +10,7 @@ import { TEMPLATE_KINDS, templateOf } from "../marking/papers/templates";
 import type { TemplateKind } from "../marking/papers/templates";
 import { roomOffer } from "../marking/room-left";
 import { solvePattern } from "../marking/solve";
+import type { PatternRows } from "../marking/solve";
 import type { MarkingSurface } from "../marking/surface";
 import { surfaceOf } from "../marking/surface-of";
 import { workingOrder } from "../marking/working-order";
@@ -17,7 +18,7 @@ import type { Form, FormKind } from "../piece/form";
 import { PATTERN_LIMITS } from "../piece/pattern";
 import type { Pattern, Row } from "../piece/pattern";
 import { checkShape } from "./check-shape";
-import { patternKeys, rowsSchema } from "./pattern-schema";
+import { patternKeys, placeSchema, rowsSchema } from "./pattern-schema";
 import { FORM_SCHEMAS } from "./piece-schema";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
@@ -37,10 +38,9 @@ const USUAL_ZONE: Readonly<Record<FormKind, ZoneId>> = {
 };
 
 const within = ({ least, most }: { readonly least: number; readonly most: number }) => Joi.number().min(least).max(most);
-const placeMm = within(PATTERN_LIMITS.placeMm).required();
 
 const RING = Joi.object({
-  at: Joi.alternatives(Joi.object({ radiusMm: placeMm }), Joi.object({ heightMm: placeMm }), Joi.object({ insetMm: placeMm })).required(),
+  at: placeSchema(Joi).required(),
   diameterMm: within(PATTERN_LIMITS.diameterMm).required(),
   gapMm: within(PATTERN_LIMITS.gapMm),
   count: within(PATTERN_LIMITS.count).integer(),
@@ -101,8 +101,8 @@ function rings(surface: MarkingSurface, wishes: readonly RingWish[]): Parsed<unk
   return good({ rings: answers });
 }
 
-function patternOf({ rows = [], from, guides, clearMm }: MarkDocument): Pick<Pattern, "rows" | "from" | "guides" | "clearMm"> {
-  return { rows, ...(from ? { from } : {}), ...(guides ? { guides } : {}), ...(clearMm === undefined ? {} : { clearMm }) };
+function patternOf({ rows = [], from, guides, clearMm, keepOuts }: MarkDocument): PatternRows {
+  return { rows, ...(keepOuts ? { keepOuts } : {}), ...(from ? { from } : {}), ...(guides ? { guides } : {}), ...(clearMm === undefined ? {} : { clearMm }) };
 }
 
 function solved(surface: MarkingSurface, document: MarkDocument): Parsed<unknown> {

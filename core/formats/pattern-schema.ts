@@ -8,7 +8,6 @@ type Bounds = { readonly least: number; readonly most: number };
 export function rowSchema(joi: JoiRoot) {
   const within = ({ least, most }: Bounds) => joi.number().min(least).max(most);
   const whole = (bounds: Bounds) => within(bounds).integer();
-  const place = within(PATTERN_LIMITS.placeMm).required();
   return joi.object({
     id: rowIdSchema(joi).required(),
     kind: joi
@@ -28,7 +27,7 @@ export function rowSchema(joi: JoiRoot) {
     count: whole(PATTERN_LIMITS.count),
     multipleOf: whole(PATTERN_LIMITS.multipleOf),
     seat: joi.string().valid(...ROW_SEATS),
-    at: joi.alternatives(joi.object({ radiusMm: place }), joi.object({ heightMm: place }), joi.object({ insetMm: place })),
+    at: placeSchema(joi),
     apartMm: within(PATTERN_LIMITS.apartMm),
     runs: joi.string().valid(...RUNS),
     lengthMm: within(PATTERN_LIMITS.lengthMm),
@@ -39,6 +38,12 @@ export function rowSchema(joi: JoiRoot) {
     everySecond: joi.boolean().valid(true),
     medium: joi.string().max(80),
   });
+}
+
+/** Where something lies on a place: by one measure. */
+export function placeSchema(joi: JoiRoot) {
+  const mm = joi.number().min(PATTERN_LIMITS.placeMm.least).max(PATTERN_LIMITS.placeMm.most).required();
+  return joi.alternatives(joi.object({ radiusMm: mm }), joi.object({ heightMm: mm }), joi.object({ insetMm: mm }));
 }
 
 /** The name of a row inside its pattern. */
@@ -63,6 +68,16 @@ export function patternKeys(joi: JoiRoot) {
     guides: joi.number().integer().min(PATTERN_LIMITS.guides.least).max(PATTERN_LIMITS.guides.most),
     clearMm: joi.number().min(0).max(PATTERN_LIMITS.placeMm.most),
     radiiMm: radiiSchema(joi),
+    keepOuts: joi
+      .array()
+      .items(
+        joi.object({
+          count: joi.number().integer().min(1).max(PATTERN_LIMITS.guides.most).required(),
+          at: placeSchema(joi).required(),
+          diameterMm: joi.number().min(PATTERN_LIMITS.diameterMm.least).max(PATTERN_LIMITS.placeMm.most).required(),
+        }),
+      )
+      .max(PATTERN_LIMITS.keepOuts),
     hand: joi.string().valid("right", "left"),
     byEye: joi.boolean().valid(true),
   };

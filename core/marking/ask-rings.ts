@@ -1,4 +1,5 @@
 import type { RowPlace } from "../piece/pattern";
+import { levelAt } from "./level-at";
 import { chordOf, closingCount, gapOf, nearestCounts, USUAL_GAP_MM } from "./ring-count";
 import type { Closing } from "./ring-count";
 import type { MarkingSurface } from "./surface";
@@ -38,9 +39,9 @@ export type RingFault = "no-such-measure" | "off-the-surface";
  * @returns the fault where the surface has no such place
  */
 export function ringOn(surface: MarkingSurface, { at, diameterMm, gapMm = USUAL_GAP_MM.value, count, multipleOf = 1 }: RingWish): RingAnswer | RingFault {
-  const even = "insetMm" in at ? (surface.fromEdge ?? surface) : surface;
-  const level = "insetMm" in at ? even.atInset(at.insetMm) : "radiusMm" in at ? even.atRadius(at.radiusMm) : even.atHeight(at.heightMm);
-  if (level === null) return "no-such-measure";
+  const found = levelAt(surface, at);
+  if (!found) return "no-such-measure";
+  const { surface: even, level } = found;
   // A ring lies on the surface itself: a hair beyond its edge is rounding.
   if (level < even.from - 1e-6 || level > even.to + 1e-6) return "off-the-surface";
   const ring = even.ring(level);

@@ -4,6 +4,7 @@ import type { Form } from "../piece/form";
 import type { Pattern } from "../piece/pattern";
 import { sayFine } from "../units/length";
 import type { LengthUnit } from "../units/length";
+import { worksMm } from "./keep-outs";
 import { chordOf } from "./ring-count";
 import type { SolvedPattern, SolvedRow } from "./solved";
 import type { MarkingSurface } from "./surface";
@@ -180,14 +181,6 @@ function notched({ surface }: GuideAsk): GuideStep | null {
     title: "A notch to find it again",
     text: "Nick the template at twelve and make one small mark under it on the edge: a template that slipped goes back where it was.",
   };
-}
-
-/** Room round the hole of a clock for the nut of its works: a share of the face, and the least there is, mm across. */
-const WORKS = memory({ share: 0.12, leastMm: 16 }).value;
-
-/** Across the middle of a face that stays flat for the works, mm. */
-export function worksMm({ widthMm, heightMm }: Pick<MarkingSurface, "widthMm" | "heightMm">): number {
-  return Math.max(WORKS.leastMm, Math.min(widthMm, heightMm) * WORKS.share);
 }
 
 /** What stays free of marks because something goes there. */

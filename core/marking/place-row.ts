@@ -1,6 +1,7 @@
 import type { Row } from "../piece/pattern";
 import { clearanceOf, gapBetween, marksOfRow, placeMarks, placesThatClose, reachOf } from "./lay-row";
 import type { Rings } from "./lay-row";
+import { levelAt } from "./level-at";
 import { apart, leastCommon, UNSEEN_MM, USUAL_GAP_MM } from "./ring-count";
 import type { Closing } from "./ring-count";
 import { rowKind } from "./row-kinds";
@@ -35,15 +36,9 @@ interface Seat {
 }
 
 /** The level a row is asked for at; null where its place has no such measure. */
-export function askedLevel(row: Row, { rings, evenRings }: Pick<Laying, "rings" | "evenRings">): { readonly rings: Rings; readonly level: number } | null {
-  const { at } = row;
-  if (!at) return null;
-  if ("insetMm" in at) {
-    const of = evenRings ?? rings;
-    return { rings: of, level: of.surface.atInset(at.insetMm) };
-  }
-  const level = "radiusMm" in at ? rings.surface.atRadius(at.radiusMm) : rings.surface.atHeight(at.heightMm);
-  return level === null ? null : { rings, level };
+function askedLevel({ at }: Row, { rings, evenRings }: Laying): { readonly rings: Rings; readonly level: number } | null {
+  const found = at && levelAt(rings.surface, at);
+  return found ? { rings: found.surface === rings.surface ? rings : evenRings!, level: found.level } : null;
 }
 
 /** Next to what is laid: the first row begins at the edge itself. */

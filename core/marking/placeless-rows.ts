@@ -1,5 +1,6 @@
 import { memory } from "../catalogue/provenance";
 import type { Row } from "../piece/pattern";
+import { KEPT_FREE } from "./keep-outs";
 import { clearanceOf } from "./lay-row";
 import type { Rings } from "./lay-row";
 import type { Laying } from "./laying";
@@ -26,7 +27,8 @@ export function layCentre(row: Row, laying: Laying): LaidRow {
   if (radius > laying.outer) return notLaid(row, "over-the-edge", "it is larger than the place");
   const ring = laying.rings.at(0);
   const mark: PlacedMark = { place: 0, colour: row.colours[0]!, spots: [{ ...ring.at(0), diameterMm: row.diameterMm }] };
-  if (clearanceOf([mark], laying.laid, 0)) return notLaid(row, "would-touch", "it would touch a row before it");
+  const touched = clearanceOf([mark], laying.laid, 0);
+  if (touched) return notLaid(row, "would-touch", touched.row === KEPT_FREE ? "the middle is kept free" : "it would touch a row before it");
   laying.edge = laying.outward ? Math.max(laying.edge, radius) : Math.min(laying.edge, laying.inner);
   return laid(row, laying, { level: 0, places: 1, marks: [mark] });
 }

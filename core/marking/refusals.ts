@@ -1,6 +1,7 @@
 import type { Row } from "../piece/pattern";
 import type { Laying } from "./laying";
 import type { Closing } from "./ring-count";
+import { KEPT_FREE } from "./keep-outs";
 import { bareRow } from "./solved";
 import type { MarkingCode, MarkingFinding, SolvedRow } from "./solved";
 import { closingWords, plainMm } from "./words";
@@ -82,7 +83,7 @@ export function refusal(row: Row, fault: Fault, where: Where): LaidRow {
       return notLaid(
         row,
         "would-touch",
-        "it would touch a row before it",
+        fault.other === KEPT_FREE ? "it would lie on a place that is kept free" : "it would touch a row before it",
         fits >= LEAST_DOT_MM && fits < row.diameterMm ? { text: `Set it with ${plainMm(fits)} mm`, set: { diameterMm: fits } } : undefined,
       );
     }

@@ -2,6 +2,7 @@ import type { Pattern, Row } from "../piece/pattern";
 import { Spots } from "./clearance";
 import { layRow } from "./place-row";
 import type { Laying } from "./laying";
+import { KEPT_FREE, keptFree } from "./keep-outs";
 import { Rings } from "./lay-row";
 import { rowKind } from "./row-kinds";
 import type { MarkingFinding, SolvedPattern, SolvedRow } from "./solved";
@@ -14,6 +15,9 @@ function cellOf(rows: readonly Row[], surface: MarkingSurface): number {
   return Math.max(2 * mean, Math.max(surface.widthMm, surface.heightMm) / 4000);
 }
 
+/** What of a pattern decides where its rows lie. */
+export type PatternRows = Pick<Pattern, "rows" | "from" | "guides" | "clearMm" | "keepOuts">;
+
 /**
  * Works a pattern out: where each row lies, how many go, and what is left. Rows are placed one after the other against those before; what would
  * touch, overhang or not go is refused with what goes instead.
@@ -22,8 +26,8 @@ function cellOf(rows: readonly Row[], surface: MarkingSurface): number {
  * @param pattern its rows in the order they are laid out, from the centre or the rim
  * @returns rows in the same order
  */
-export function solvePattern(surface: MarkingSurface, pattern: Pick<Pattern, "rows" | "from" | "guides" | "clearMm">): SolvedPattern {
-  const { rows, from = "centre", guides = 1, clearMm = 0 } = pattern;
+export function solvePattern(surface: MarkingSurface, pattern: PatternRows): SolvedPattern {
+  const { rows, from = "centre", guides = 1, clearMm = 0, keepOuts = [] } = pattern;
   const outward = from === "centre";
   const limit = Math.max(surface.from, surface.to - clearMm);
   const laying: Laying = {
@@ -34,10 +38,12 @@ export function solvePattern(surface: MarkingSurface, pattern: Pick<Pattern, "ro
     inner: surface.from,
     outer: limit,
     edge: outward ? surface.from : limit,
-    mixed: false,
+    // What is kept free lies anywhere: every row is measured against it.
+    mixed: keepOuts.length > 0,
     laid: new Spots(cellOf(rows, surface), surface.shape === "top"),
     before: [],
   };
+  for (const spot of keptFree(surface, keepOuts)) laying.laid.add({ ...spot, row: KEPT_FREE });
   const findings: MarkingFinding[] = [];
   const solved: SolvedRow[] = [];
   for (const row of rows) {

@@ -67,6 +67,14 @@ export interface Row {
   readonly medium?: ProductId;
 }
 
+/** Round spots of a place that no mark may lie on: where hands turn, numerals are glued, a cord runs. Lengths mm. */
+export interface KeepOut {
+  /** Evenly round from twelve; 1 in the middle where `at` is radius 0. */
+  readonly count: number;
+  readonly at: RowPlace;
+  readonly diameterMm: number;
+}
+
 /** The rows of one place of a piece. */
 export interface Pattern {
   readonly zone: ZoneId;
@@ -77,6 +85,7 @@ export interface Pattern {
   readonly guides?: number;
   /** Kept clear along the edge, mm. */
   readonly clearMm?: number;
+  readonly keepOuts?: readonly KeepOut[];
   /** An uneven stone: from its centre to its edge at equal angles, clockwise from twelve, mm; four to eight. */
   readonly radiiMm?: readonly number[];
   /** Which hand holds a mug: its front is the side seen with the handle at the left, or mirrored. */
@@ -99,5 +108,6 @@ export const PATTERN_LIMITS = {
   steps: { least: 1, most: 40 },
   guides: { least: 1, most: 120 },
   radii: { least: 4, most: 8 },
+  keepOuts: 6,
   colours: 8,
 } as const;
