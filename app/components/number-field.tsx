@@ -3,7 +3,8 @@ import { useTyped } from "./use-typed";
 
 interface Props {
   readonly label: string;
-  readonly unit: string;
+  /** Left out where it is a plain number. */
+  readonly unit?: string;
   readonly value: number | undefined;
   /** Shown softly where nothing is said. */
   readonly typical?: string | undefined;
@@ -37,7 +38,8 @@ export function NumberField({ label, unit, value, typical, bounds: { least, most
       field={field}
       label={
         <>
-          {label} <span className="text-soft">({unit})</span>
+          {label}
+          {unit !== undefined && <span className="text-soft"> ({unit})</span>}
         </>
       }
       className="field placeholder:text-soft placeholder:italic"

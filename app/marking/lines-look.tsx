@@ -6,6 +6,7 @@ import { PATTERN_LIMITS } from "#core/piece/pattern";
 import { Choice, Radios, Tick } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import { useAppContext } from "~/components/app-context";
+import { KeepOutsPart } from "./keep-outs-part";
 import type { LookProps } from "./look-props";
 
 const ICONS: Readonly<Record<Instrument, { readonly icon: LucideIcon; readonly name: string }>> = {
@@ -45,6 +46,7 @@ export function LinesLook({ pattern, place, solved, subject, change }: LookProps
         />
         <Tick name="By eye, no lines" on={pattern.byEye ?? false} onChange={(on) => change(on ? { byEye: true } : {}, on ? [] : ["byEye"])} />
       </div>
+      <KeepOutsPart pattern={pattern} place={place} subject={subject} change={change} />
       {subject.parts.includes("handle") && (
         <Radios
           legend="Which hand drinks from it"

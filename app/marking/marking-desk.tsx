@@ -1,11 +1,11 @@
-import { Tabs } from "radix-ui";
 import { useMemo, useState } from "react";
 import type { ReactNode } from "react";
-import { useSearchParams } from "react-router";
 import type { MarkingPlace } from "#core/marking/solve-piece";
 import { solvePattern } from "#core/marking/solve";
+import type { KeepOut } from "#core/piece/pattern";
 import { Radios, Tick } from "~/components/fields";
 import { useAppContext } from "~/components/app-context";
+import { Looks, useLook } from "~/components/looks";
 import { sayFine } from "#core/units/length";
 import { Slider } from "~/mixing/slider";
 import type { DeskProps, LookProps } from "./look-props";
@@ -36,26 +36,18 @@ function sizeText({ surface }: MarkingPlace, unit: "mm" | "in"): string {
   return `${say(surface.say(surface.to).heightMm ?? surface.to)} high, ${round}`;
 }
 
+const NOTHING: readonly KeepOut[] = [];
+
 /** Rows that solve themselves over one place of a piece. */
 export function MarkingDesk(props: DeskProps) {
   const { place, pattern, ground, title, change, counted } = props;
   const { surface } = place;
-  const [params, setParams] = useSearchParams();
+  const [look, show] = useLook(LOOKS);
   const { units } = useAppContext().settings;
   const [chosen, choose] = useState<string | null>(null);
   const [turned, setTurned] = useState(0);
   const [unrolled, setUnrolled] = useState(false);
   const solved = useMemo(() => solvePattern(surface, pattern), [surface, pattern]);
-  const look = LOOKS.find(({ id }) => id === params.get("look"))?.id ?? "rows";
-  const show = (next: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        after.set("look", next);
-        return after;
-      },
-      { replace: true, preventScrollReset: true },
-    );
   const given: LookProps = { ...props, solved, chosen, choose };
   const parts: Readonly<Record<Look, () => ReactNode>> = {
     rows: () => <RowsLook {...given} />,
@@ -75,6 +67,7 @@ export function MarkingDesk(props: DeskProps) {
           surface={surface}
           solved={solved}
           guides={pattern.byEye ? 1 : (pattern.guides ?? 1)}
+          keepOuts={pattern.keepOuts ?? NOTHING}
           ground={ground}
           label={`${title}: ${marks} marks in ${solved.rows.filter(({ refused }) => !refused).length} rows`}
           chosen={chosen}
@@ -120,21 +113,7 @@ export function MarkingDesk(props: DeskProps) {
           <UnevenPart pattern={pattern} surface={surface} change={(radiiMm) => change(radiiMm ? { radiiMm } : {}, radiiMm ? [] : ["radiiMm"])} />
         )}
       </section>
-      <Tabs.Root value={look} onValueChange={show} className="min-w-0">
-        <Tabs.List aria-label="What to do with the rows" className="flex flex-wrap border-b-2 border-ink print:hidden">
-          {LOOKS.map(({ id, name }) => (
-            <Tabs.Trigger key={id} value={id} className="tab">
-              {name}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {LOOKS.map(({ id, name }) => (
-          <Tabs.Content key={id} value={id} className="pt-4 outline-none" data-marking={id}>
-            <h2 className="sr-only">{name}</h2>
-            {id === look && parts[id]()}
-          </Tabs.Content>
-        ))}
-      </Tabs.Root>
+      <Looks label="What to do with the rows" looks={LOOKS} look={look} show={show} parts={parts} className="min-w-0" />
     </div>
   );
 }

@@ -1,12 +1,15 @@
 import { useId, useMemo } from "react";
+import { keptFree } from "#core/marking/keep-outs";
 import type { SolvedPattern, SolvedRow } from "#core/marking/solved";
 import type { MarkingSurface } from "#core/marking/surface";
 import { swipeOutline } from "#core/marking/swipe-outline";
+import type { KeepOut } from "#core/piece/pattern";
 
 interface Props {
   readonly surface: MarkingSurface;
   readonly solved: SolvedPattern;
   readonly guides: number;
+  readonly keepOuts?: readonly KeepOut[];
   /** The ground the marks lie on. */
   readonly ground: string;
   readonly label: string;
@@ -167,13 +170,35 @@ function pathsOf(row: SolvedRow, surface: MarkingSurface, view: View, set: numbe
   return paths;
 }
 
+const NOTHING_KEPT: readonly KeepOut[] = [];
+
 /** A place of the piece true to scale with its rows, from the side that is painted. */
-export function MarkingDrawing({ surface, solved, guides, ground, label, chosen = null, choose, turned = 0, unrolled = false, small = false, set }: Props) {
+export function MarkingDrawing({
+  surface,
+  solved,
+  guides,
+  keepOuts = NOTHING_KEPT,
+  ground,
+  label,
+  chosen = null,
+  choose,
+  turned = 0,
+  unrolled = false,
+  small = false,
+  set,
+}: Props) {
   const view = useMemo(() => viewOf(surface, turned, unrolled), [surface, turned, unrolled]);
   const edge = useId();
   const [x, y, w, h] = view.box;
   const pad = Math.max(w, h) * (small ? 0.03 : 0.04);
   const thin = Math.max(w, h) / 500;
+  const kept = useMemo(
+    () =>
+      keptFree(surface, keepOuts)
+        .map(({ flat, diameterMm }) => view.spot(surface.shape === "wall" ? flat[0] / surface.ring(flat[1]).lengthMm : 0, flat[1], diameterMm, flat) ?? "")
+        .join(""),
+    [surface, keepOuts, view],
+  );
   const shown = solved.rows.filter(({ refused }) => !refused);
   const picked = shown.find(({ row }) => row.id === chosen) ?? null;
   return (
@@ -197,6 +222,7 @@ export function MarkingDrawing({ surface, solved, guides, ground, label, chosen 
           strokeDasharray={`${n(thin * 4)} ${n(thin * 3)}`}
         />
       )}
+      {keepOuts.length > 0 && <path d={kept} fill="none" stroke="var(--stop)" strokeWidth={thin * 1.5} strokeDasharray={`${n(thin * 2)} ${n(thin * 2)}`} />}
       {shown.map((row) => (
         <g key={row.row.id} onClick={choose && (() => choose(row.row.id))} className={choose ? "cursor-pointer" : undefined}>
           {row.marks.length === 0 && row.level !== null && (

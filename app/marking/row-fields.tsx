@@ -3,7 +3,7 @@ import { PATTERN_LIMITS } from "#core/piece/pattern";
 import type { Row, RowPlace } from "#core/piece/pattern";
 import { nameOfColour } from "#core/film/colour-names";
 import { dotOf } from "#core/marking/tool";
-import type { MarkTool } from "#core/marking/tool";
+import type { Hand, MarkTool } from "#core/marking/tool";
 import { USUAL_GAP_MM } from "#core/marking/ring-count";
 import { lastOf, lengthOf, ROW_KIND_DEFINITIONS, rowKind, stepsOf } from "#core/marking/row-kinds";
 import type { SolvedRow } from "#core/marking/solved";
@@ -21,6 +21,7 @@ interface Props {
   readonly surface: MarkingSurface;
   readonly guides: number;
   readonly tools: readonly MarkTool[];
+  readonly hand: Hand;
   readonly colours: readonly { readonly name: string; readonly colour: string }[];
   readonly change: (set: Partial<Row>, clear?: readonly (keyof Row)[]) => void;
 }
@@ -130,14 +131,20 @@ function ColoursField({ row, colours, change }: Pick<Props, "row" | "colours" | 
 }
 
 /** What is said of one row. What is left empty is worked out. */
-export function RowFields({ row, solved, rows, surface, guides, tools, colours, change }: Props) {
+export function RowFields({ row, solved, rows, surface, guides, tools, hand, colours, change }: Props) {
   const { asks, hint } = rowKind(row.kind);
   const has = (field: keyof Row) => asks.includes(field);
-  const number = (field: "gapMm" | "count" | "multipleOf" | "lengthMm" | "steps" | "lastMm", label: string, unit: string, typical: string, whole = false) =>
+  const number = (
+    field: "gapMm" | "count" | "multipleOf" | "lengthMm" | "steps" | "lastMm",
+    label: string,
+    unit: string | undefined,
+    typical: string,
+    whole = false,
+  ) =>
     has(field) && (
       <NumberField
         label={label}
-        unit={unit}
+        {...(unit === undefined ? {} : { unit })}
         value={row[field]}
         typical={typical}
         whole={whole}
@@ -171,11 +178,11 @@ export function RowFields({ row, solved, rows, surface, guides, tools, colours, 
           value={row.tool ?? ""}
           choices={[
             { id: "", name: "whichever leaves this dot" },
-            ...tools.map((tool) => ({ id: tool.id, name: `${tool.label}: leaves ${plainMm(dotOf(tool))} mm` })),
+            ...tools.map((tool) => ({ id: tool.id, name: `${tool.label}: leaves ${plainMm(dotOf(tool, hand))} mm` })),
           ]}
           onChange={(id) => {
             const tool = tools.find((one) => one.id === id);
-            if (tool) change({ tool: tool.id, toolName: toolName(tool), diameterMm: dotOf(tool) });
+            if (tool) change({ tool: tool.id, toolName: toolName(tool), diameterMm: dotOf(tool, hand) });
             else change({}, ["tool", "toolName"]);
           }}
         />
@@ -183,13 +190,13 @@ export function RowFields({ row, solved, rows, surface, guides, tools, colours, 
       {number(
         "count",
         row.kind === "scatter" ? "How many" : "How many round",
-        "number",
+        undefined,
         solved.refused || row.kind === "scatter" ? "as many as go" : String(solved.places),
         true,
       )}
-      {number("multipleOf", "A multiple of", "number", "any", true)}
+      {number("multipleOf", "A multiple of", undefined, "any", true)}
       {number("gapMm", "At least between", "mm", plainMm(USUAL_GAP_MM.value))}
-      {number("steps", row.kind === "petals" ? "Dots each side" : "Dots of one series", "number", String(stepsOf(row)), true)}
+      {number("steps", row.kind === "petals" ? "Dots each side" : "Dots of one series", undefined, String(stepsOf(row)), true)}
       {number("lastMm", "The last dot", "mm", plainMm(lastOf(row)))}
       {number(
         "lengthMm",

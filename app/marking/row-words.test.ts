@@ -2,6 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { solvePattern } from "#core/marking/solve";
 import { discTop, unevenTop } from "#core/marking/surface";
+import { USUAL_HAND } from "#core/marking/tool";
 import type { MarkTool } from "#core/marking/tool";
 import type { Row } from "#core/piece/pattern";
 import { closesText, toolWords, wideText } from "./row-words";
@@ -22,15 +23,15 @@ describe("how a row closes", () => {
 
 describe("what it is set with", () => {
   test("a tool that is said, one that leaves the dot, or the nearest with what it changes", () => {
-    expect(toolWords(laid(row({ tool: "ball4" })), [ball])).toMatchObject({ text: "with 4 (blue)", take: null });
-    expect(toolWords(laid(row({ diameterMm: 4.2 })), [ball])!.text).toBe("with 4 (blue)");
-    const nearest = toolWords(laid(row()), [ball])!;
+    expect(toolWords(laid(row({ tool: "ball4" })), [ball], USUAL_HAND)).toMatchObject({ text: "with 4 (blue)", take: null });
+    expect(toolWords(laid(row({ diameterMm: 4.2 })), [ball], USUAL_HAND)!.text).toBe("with 4 (blue)");
+    const nearest = toolWords(laid(row()), [ball], USUAL_HAND)!;
     expect(nearest.text).toBe("no tool of yours leaves 5 mm; 4 is nearest, it leaves 4.2 mm: 40 would close");
     expect(laid(row(nearest.take!)).places).toBe(40);
-    expect(toolWords(laid(row()), [])).toBeNull();
+    expect(toolWords(laid(row()), [], USUAL_HAND)).toBeNull();
   });
   test("a flat end is no tool for a series", () => {
-    expect(toolWords(laid(row({ kind: "walk", tool: "ball4" })), [{ ...ball, tip: "flat" }])!.text).toContain("does not shrink");
+    expect(toolWords(laid(row({ kind: "walk", tool: "ball4" })), [{ ...ball, tip: "flat" }], USUAL_HAND)!.text).toContain("does not shrink");
   });
 });
 

@@ -4,7 +4,7 @@ import type { MarkingFinding, SolvedRow } from "#core/marking/solved";
 import { closingWith } from "#core/marking/suggestions";
 import { gapWords, plainMm } from "#core/marking/words";
 import { nearestTool, shrinks } from "#core/marking/tool";
-import type { MarkTool } from "#core/marking/tool";
+import type { Hand, MarkTool } from "#core/marking/tool";
 
 /** What a row is called in the list. @example rowTitle({ kind: "dots", diameterMm: 4 }) // "Dots, 4 mm" */
 export function rowTitle({ kind, diameterMm }: Pick<Row, "kind" | "diameterMm">): string {
@@ -39,7 +39,7 @@ export interface ToolWords {
 }
 
 /** Of a row, what it is set with; null where it needs none, or where the user has said no tool. */
-export function toolWords(solved: SolvedRow, tools: readonly MarkTool[]): ToolWords | null {
+export function toolWords(solved: SolvedRow, tools: readonly MarkTool[], hand: Hand): ToolWords | null {
   const { tool, diameterMm, kind } = solved.row;
   if (kind === "band" || kind === "line") return null;
   const said = (text: string): ToolWords => ({ text, take: null });
@@ -47,7 +47,7 @@ export function toolWords(solved: SolvedRow, tools: readonly MarkTool[]): ToolWo
   const series = kind === "walk" || kind === "petals" || kind === "pendants";
   if (named && series && !shrinks(named.tip)) return said(`with ${toolName(named)}: its flat end does not shrink the dots, load a ball for a series`);
   if (named) return said(`with ${toolName(named)}`);
-  const nearest = nearestTool(diameterMm, tools);
+  const nearest = nearestTool(diameterMm, tools, hand);
   if (!nearest) return null;
   const { tool: best, leavesMm, exact } = nearest;
   if (exact) return said(`with ${toolName(best)}`);

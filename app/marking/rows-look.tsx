@@ -1,3 +1,4 @@
+import { arrayMove } from "@dnd-kit/sortable";
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { roomOffer } from "#core/marking/room-left";
@@ -35,14 +36,6 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
     setRows([...rows, { ...row, id, colours: colour }]);
     choose(id);
   };
-  const move = (id: string, by: 1 | -1) => {
-    const at = rows.findIndex((row) => row.id === id);
-    const to = at + by;
-    if (to < 0 || to >= rows.length) return;
-    const next = [...rows];
-    [next[at], next[to]] = [next[to]!, next[at]!];
-    setRows(next);
-  };
   if (rows.length === 0)
     return (
       <div className="grid gap-3">
@@ -71,10 +64,11 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
         rows={rows}
         solved={solved}
         tools={marking.tools}
+        hand={marking.hand}
         chosen={chosen}
         choose={choose}
         change={edit}
-        move={move}
+        move={(from, to) => setRows(arrayMove([...rows], from, to))}
         copy={(id) => {
           const at = rows.findIndex((row) => row.id === id);
           const copy = { ...rows[at]!, id: freshRowId() };
@@ -91,6 +85,7 @@ export function RowsLook({ pattern, place, solved, marking, colours, ground, cho
             surface={surface}
             guides={guides}
             tools={marking.tools}
+            hand={marking.hand}
             colours={marking.colours}
             change={(set, clear) => edit(row.id, set, clear)}
           />

@@ -62,7 +62,7 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
       <ol className="grid gap-2" aria-label="Rows in working order">
         {steps.map(({ row: id, dryBefore, why, lastOnGuides }, index) => {
           const one = byId.get(id)!;
-          const tool = toolWords(one, marking.tools)?.text;
+          const tool = toolWords(one, marking.tools, marking.hand)?.text;
           return (
             <li key={id} className="grid gap-2">
               {dryBefore && <p className="notice hatched">{PAUSES[dryBefore]}</p>}

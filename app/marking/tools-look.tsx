@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { dotOf, HOUSEHOLD_TOOLS, leavesByRow, shrinks, TIPS } from "#core/marking/tool";
-import type { MarkTool, Tip } from "#core/marking/tool";
+import { BODIES, dotOf, HOUSEHOLD_TOOLS, leavesByRow, LOADS, shrinks, TIPS } from "#core/marking/tool";
+import type { Load, MarkTool, PaintBody, Tip } from "#core/marking/tool";
 import { TIP_BOUNDS } from "#core/formats/stores/tools";
 import { plainMm } from "#core/marking/words";
 import { Choice } from "~/components/fields";
@@ -11,10 +11,13 @@ import { freshId } from "~/store/fresh-id";
 import type { Marking } from "./use-marking";
 
 const TIP_NAMES: Readonly<Record<Tip, string>> = { ball: "ball", flat: "flat end", needle: "needle" };
+const LOAD_NAMES: Readonly<Record<Load, string>> = { light: "just touched in", usual: "as usual", full: "full" };
+const BODY_NAMES: Readonly<Record<PaintBody, string>> = { thin: "runs a little", usual: "holds a soft dot", stiff: "peaks" };
 /** Dots of a test row. */
 const TEST_DOTS = 10;
 
 function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
+  const { hand } = marking;
   const [measured, setMeasured] = useState<"no" | "wrong" | "yes">("no");
   return (
     <li className="sheet grid gap-2 p-2 sm:grid-cols-[1fr_14rem_auto] sm:items-end">
@@ -22,7 +25,7 @@ function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
         <strong>{tool.label}</strong>
         {tool.set && <span className="text-soft">, {tool.set}</span>}
         <span className="block leading-snug">
-          {TIP_NAMES[tool.tip]}, {plainMm(tool.mm)} mm: leaves {plainMm(dotOf(tool))} mm
+          {TIP_NAMES[tool.tip]}, {plainMm(tool.mm)} mm: leaves {plainMm(dotOf(tool, hand))} mm
           {tool.leaves === undefined ? <span className="text-soft"> (typical)</span> : " by your own row"}
           {shrinks(tool.tip) ? "" : "; set again without loading it does not shrink"}
         </span>
@@ -61,6 +64,20 @@ export function ToolsLook({ marking }: { marking: Marking }) {
         </p>
       )}
       {marking.tools.length === 0 && <p>No tool yet. Put in the sizes you have, whatever is written on them; rows then name the one to take.</p>}
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Choice
+          label="How full the tool is"
+          value={marking.hand.load}
+          choices={LOADS.map((id) => ({ id, name: LOAD_NAMES[id] }))}
+          onChange={(load) => marking.setHand({ load: load as Load })}
+        />
+        <Choice
+          label="The paint"
+          value={marking.hand.body}
+          choices={BODIES.map((id) => ({ id, name: BODY_NAMES[id] }))}
+          onChange={(body) => marking.setHand({ body: body as PaintBody })}
+        />
+      </div>
       <ul className="grid gap-2" aria-label="Your tools">
         {marking.tools.map((tool) => (
           <ToolRow key={tool.id} tool={tool} marking={marking} />

@@ -1,7 +1,9 @@
 import { useMemo } from "react";
 import type { KeptPattern } from "#core/marking/kept-pattern";
-import type { MarkTool } from "#core/marking/tool";
+import { USUAL_HAND } from "#core/marking/tool";
+import type { Hand, MarkTool } from "#core/marking/tool";
 import { useAsk, useAsked } from "~/actions/use-ask";
+import { useDesk } from "~/mixing/use-desk";
 import { freshId } from "~/store/fresh-id";
 import type { MarkingAsk } from "./marking-asks";
 import type { MarkingLoaded } from "./marking-loaded.client";
@@ -14,6 +16,9 @@ export interface Marking {
   readonly tools: readonly MarkTool[];
   readonly patterns: readonly OwnPattern[];
   readonly colours: MarkingLoaded["colours"];
+  /** How the tools are used: every dot is reckoned so. */
+  readonly hand: Hand;
+  readonly setHand: (hand: Partial<Hand>) => void;
   readonly keepTool: (tool: MarkTool) => void;
   readonly removeTool: (tool: MarkTool) => void;
   readonly keepPattern: (pattern: KeptPattern) => void;
@@ -42,11 +47,14 @@ function withPatterns(kept: readonly OwnPattern[], asked: readonly MarkingAsk[])
 export function useMarking(loaded: MarkingLoaded): Marking {
   const ask = useAsk<MarkingAsk>(MARKING);
   const asked = useAsked<MarkingAsk>(MARKING);
+  const [hand, setHand] = useDesk<Hand>("hand", USUAL_HAND);
   return useMemo(
     () => ({
       tools: withTools(loaded.tools, asked),
       patterns: withPatterns(loaded.patterns, asked),
       colours: loaded.colours,
+      hand,
+      setHand,
       keepTool: ({ id, set, label, tip, mm, leaves }) =>
         void ask({ intent: "keep-tool", tool: { id, label, tip, mm, ...(set ? { set } : {}), ...(leaves === undefined ? {} : { leaves }) } }),
       removeTool: ({ id, label }) => void ask({ intent: "remove-tool", id, label }),
@@ -55,6 +63,6 @@ export function useMarking(loaded: MarkingLoaded): Marking {
       setMarked: (piece, zone, row, count) => void ask({ intent: "marked", piece, zone, row, count }),
       markedAsked: new Map(asked.flatMap((one) => (one.intent === "marked" ? [[`${one.zone}/${one.row}`, one.count] as const] : []))),
     }),
-    [loaded, asked, ask],
+    [loaded, asked, ask, hand, setHand],
   );
 }

@@ -1,9 +1,8 @@
-import { Tabs } from "radix-ui";
 import type { ReactNode } from "react";
-import { useSearchParams } from "react-router";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
 import { nameOfColour } from "#core/film/colour-names";
 import type { Calibrated, Swatch } from "#core/film/calibrate";
+import { Looks, useLook } from "~/components/looks";
 import { DropsDesk } from "./drops-desk";
 import { HideDesk } from "./hide-desk";
 import type { PlanDoing, Subject } from "./subject";
@@ -40,17 +39,7 @@ interface Props {
 
 /** The mixing desk over one paint: mixing, covering, thinning, choosing, testing, counting. */
 export function Desk({ subject, place, shelf, colours, doing, retarget }: Props) {
-  const [params, setParams] = useSearchParams();
-  const look = LOOKS.find(({ id }) => id === params.get("look"))?.id ?? "tint";
-  const show = (next: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        after.set("look", next);
-        return after;
-      },
-      { replace: true, preventScrollReset: true },
-    );
+  const [look, show] = useLook(LOOKS);
   const own = `${place}/${subject.plan?.stepIds[0] ?? subject.jar?.id ?? "colour"}/`;
   const planned = colours.map(({ colour, jar }) => ({ colour, name: shelf.jars.find((one) => one.id === jar)?.name ?? nameOfColour(colour) }));
   const parts: Readonly<Record<Look, () => ReactNode>> = {
@@ -61,21 +50,5 @@ export function Desk({ subject, place, shelf, colours, doing, retarget }: Props)
     swatch: () => <SwatchDesk key={own} subject={subject} place={own} shelf={shelf} read={readSwatch} />,
     drops: () => <DropsDesk key={own} subject={subject} place={own} shelf={shelf} />,
   };
-  return (
-    <Tabs.Root value={look} onValueChange={show}>
-      <Tabs.List aria-label="What to do at the desk" className="flex flex-wrap border-b-2 border-ink">
-        {LOOKS.map(({ id, name }) => (
-          <Tabs.Trigger key={id} value={id} className="tab">
-            {name}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
-      {LOOKS.map(({ id, name }) => (
-        <Tabs.Content key={id} value={id} className="pt-4 outline-none" data-desk={id}>
-          <h2 className="sr-only">{name}</h2>
-          {id === look && parts[id]()}
-        </Tabs.Content>
-      ))}
-    </Tabs.Root>
-  );
+  return <Looks label="What to do at the desk" looks={LOOKS} look={look} show={show} parts={parts} />;
 }

@@ -57,7 +57,7 @@ describe("tools", () => {
     expect(new Set(HOUSEHOLD_TOOLS.map(({ label }) => label)).size).toBe(HOUSEHOLD_TOOLS.length);
     for (const tool of HOUSEHOLD_TOOLS) {
       expect(shrinks(tool.tip)).toBe(tool.tip !== "flat");
-      const [light, usual, full] = LOADS.map((load) => dotOf(tool, load));
+      const [light, usual, full] = LOADS.map((load) => dotOf(tool, { load, body: "usual" }));
       expect(light).toBeLessThan(usual!);
       expect(usual).toBeLessThan(full!);
     }

@@ -223,8 +223,8 @@ describe("tools", () => {
     expect(leavesByRow(Number.NaN, 10, 4)).toBeNull();
   });
   test("fuller tools and thinner paint leave more", () => {
-    expect(dotOf(ball, "full")).toBeGreaterThan(dotOf(ball));
-    expect(dotOf(ball, "usual", "thin")).toBeGreaterThan(dotOf(ball));
+    expect(dotOf(ball, { load: "full", body: "usual" })).toBeGreaterThan(dotOf(ball));
+    expect(dotOf(ball, { load: "usual", body: "thin" })).toBeGreaterThan(dotOf(ball));
   });
   test("no such tool: the nearest, and by how much it is off", () => {
     expect(nearestTool(4.2, [ball])).toMatchObject({ exact: true });

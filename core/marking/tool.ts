@@ -26,8 +26,17 @@ const SPREAD: Readonly<Record<Tip, number>> = memory({ ball: 1.05, flat: 1.1, ne
 /** What a load changes [from memory]. */
 const BY_LOAD: Readonly<Record<Load, number>> = memory({ light: 0.85, usual: 1, full: 1.15 }).value;
 /** What the body of the paint changes: thin paint runs wider, stiff paint stays [from memory]. */
-const BY_BODY = memory({ thin: 1.2, usual: 1, stiff: 0.95 }).value;
-export type PaintBody = keyof typeof BY_BODY;
+const BY_BODY: Readonly<Record<PaintBody, number>> = memory({ thin: 1.2, usual: 1, stiff: 0.95 }).value;
+export const BODIES = ["thin", "usual", "stiff"] as const;
+export type PaintBody = (typeof BODIES)[number];
+
+/** How a tool is used: how full it is, and how thick the paint. */
+export interface Hand {
+  readonly load: Load;
+  readonly body: PaintBody;
+}
+
+export const USUAL_HAND: Hand = { load: "usual", body: "usual" };
 
 /**
  * The dot a tool leaves, mm.
@@ -35,7 +44,7 @@ export type PaintBody = keyof typeof BY_BODY;
  * @param tool its own test row wins over the usual spread
  * @example dotOf({ tip: "ball", mm: 4 }) // 4.2
  */
-export function dotOf({ tip, mm, leaves }: Pick<MarkTool, "tip" | "mm" | "leaves">, load: Load = "usual", body: PaintBody = "usual"): number {
+export function dotOf({ tip, mm, leaves }: Pick<MarkTool, "tip" | "mm" | "leaves">, { load, body }: Hand = USUAL_HAND): number {
   return Math.round(mm * (leaves ?? SPREAD[tip]) * BY_LOAD[load] * BY_BODY[body] * 100) / 100;
 }
 
@@ -88,9 +97,9 @@ const NEAR = memory(0.1).value;
  * @param tools the user's own
  * @returns null where there is none; `exact` where nobody would see the difference
  */
-export function nearestTool(diameterMm: number, tools: readonly MarkTool[]): (ToolChoice & { readonly exact: boolean }) | null {
+export function nearestTool(diameterMm: number, tools: readonly MarkTool[], hand: Hand = USUAL_HAND): (ToolChoice & { readonly exact: boolean }) | null {
   const choices = tools.map((tool): ToolChoice => {
-    const leavesMm = dotOf(tool);
+    const leavesMm = dotOf(tool, hand);
     return { tool, leavesMm, offMm: leavesMm - diameterMm };
   });
   const [best] = [...choices].sort((a, b) => Math.abs(a.offMm) - Math.abs(b.offMm));

@@ -6,6 +6,7 @@ import { ShelfClashes } from "~/shelf/shelf-clashes";
 import { Choice, Colour } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
 import { DeskRooms } from "~/components/desk-rooms";
+import { useSetParam } from "~/components/use-set-param";
 import { Desk } from "~/mixing/desk";
 import { KeptMixes } from "~/mixing/kept-mixes";
 import { COLOUR_KINDS, subjectOfColour, subjectOfJar, USUAL_KIND } from "~/mixing/subject";
@@ -33,25 +34,16 @@ const ANY = "colour";
 /** The mixing desk by itself. */
 export default function DeskRoom({ loaderData }: Route.ComponentProps) {
   const shelf = useShelf(loaderData);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const [ofJar, takeJar] = useSetParam("jar", false);
   const [{ colour, kind: kindId }, set] = useDesk("own", { colour: "#f4bf9d", kind: USUAL_KIND.id as string });
   const jars = shelf.jars.filter((jar) => {
     const kind = shelf.kindOf(jar);
     return kind !== null && jar.colour !== undefined && (isMixed(kind) || kind.film.coversArea !== null);
   });
-  const jar: Jar | undefined = jars.find((one) => one.id === params.get("jar"));
+  const jar: Jar | undefined = jars.find((one) => one.id === ofJar);
   const kind = COLOUR_KINDS.find((one) => one.id === kindId) ?? USUAL_KIND;
   const subject = jar ? subjectOfJar(jar) : subjectOfColour(colour, kind);
-  const take = (id: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (id === ANY) after.delete("jar");
-        else after.set("jar", id);
-        return after;
-      },
-      { preventScrollReset: true },
-    );
   return (
     <>
       <title>Mixing desk – Nook Coat</title>
@@ -62,7 +54,7 @@ export default function DeskRoom({ loaderData }: Route.ComponentProps) {
           label="The paint"
           value={jar ? jar.id : ANY}
           choices={[{ id: ANY, name: "a colour I have in mind" }, ...jars.map(({ id, name }) => ({ id, name }))]}
-          onChange={take}
+          onChange={(id) => takeJar(id === ANY ? null : id)}
         />
         {!jar && (
           <>

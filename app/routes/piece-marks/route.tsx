@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { USUAL_MARK_COLOURS } from "#core/piece/complete-piece";
 import { guessObject } from "#core/piece/guess-object";
@@ -9,6 +9,7 @@ import { markingPlaces } from "#core/marking/solve-piece";
 import { Choice } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
 import { nameIn, useMenu } from "~/components/use-menu";
+import { useSetParam } from "~/components/use-set-param";
 import { zoneName } from "~/components/words";
 import { MarkingDesk } from "~/marking/marking-desk";
 import type { ChangePattern } from "~/marking/look-props";
@@ -53,11 +54,11 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
   const { record, save } = useRecord();
   const menu = useMenu();
   const marking = useMarking(loaderData.loaded);
-  const [params, setParams] = useSearchParams();
+  const [asked, takePlace] = useSetParam("place");
   const { piece } = record;
   const places = useMemo(() => markingPlaces(piece, CATALOGUE), [piece]);
   const free = places.filter(({ stayBare }) => stayBare === null);
-  const place = free.find(({ zone }) => zone === params.get("place")) ?? free[0];
+  const place = free.find(({ zone }) => zone === asked) ?? free[0];
   const pencil = usePencil(view, place?.zone ?? "");
   const base = piece.decoration?.baseColour ?? null;
   const material = menu.materials.find(({ id }) => id === piece.material);
@@ -80,15 +81,6 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
     const others = patterns.filter(({ zone }) => zone !== place.zone);
     save([{ op: "setPiece", path: "decoration.patterns", value: kept.rows.length === 0 && !kept.radiiMm ? others : [...others, kept] }]);
   };
-  const takePlace = (zone: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        after.set("place", zone);
-        return after;
-      },
-      { replace: true, preventScrollReset: true },
-    );
   const marked = (row: string) => marking.markedAsked.get(markedKey(place.zone, row)) ?? record.marked?.[markedKey(place.zone, row)] ?? 0;
   return (
     <MarkingDesk

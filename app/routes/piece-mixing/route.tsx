@@ -1,4 +1,4 @@
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import type { Jar } from "#core/catalogue/jar";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
 import { nameOfColour } from "#core/film/colour-names";
@@ -7,6 +7,7 @@ import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
 import { RoomError } from "~/components/room-error";
 import { useMenu } from "~/components/use-menu";
+import { useSetParam } from "~/components/use-set-param";
 import { stepTitle } from "~/components/words";
 import { Desk } from "~/mixing/desk";
 import { coatsText, costText } from "~/mixing/desk-words";
@@ -87,20 +88,10 @@ function Colours({ colours, chosen, shelf, take }: { colours: readonly PlanColou
 function Planned({ view, colours, loaded }: { view: PlannedView; colours: readonly PlanColour[]; loaded: Route.ComponentProps["loaderData"] }) {
   const { record, save } = useRecord();
   const shelf = useShelf(loaded.desk);
-  const [params, setParams] = useSearchParams();
-  const actions = usePlanActions(record.id, view, loaded.kept.plan, save);
-  const asked = params.get("step");
-  const chosen = colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
   // By its step: its colour may become that of a mixture.
-  const take = (step: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        after.set("step", step);
-        return after;
-      },
-      { preventScrollReset: true },
-    );
+  const [asked, take] = useSetParam("step", false);
+  const actions = usePlanActions(record.id, view, loaded.kept.plan, save);
+  const chosen = colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
   if (!chosen)
     return (
       <p>
