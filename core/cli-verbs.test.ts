@@ -44,6 +44,15 @@ describe("the user's shelf", () => {
   });
 });
 
+describe("a piece that comes with rows", () => {
+  test("is planned with their marks, in the number that closes", () => {
+    const rows = [{ id: "a", kind: "dots", diameterMm: 4, at: { radiusMm: 20 }, count: 24, colours: ["#f4efe2"] }];
+    const { candidates } = plan({ piece: { ...piece, decoration: { ...piece.decoration, patterns: [{ zone: "top", rows }] } } });
+    const steps = candidates[0]!.zones.find(({ zone }) => zone === "top")!.steps;
+    expect(steps.filter((step) => step.rows)).toMatchObject([{ marks: { count: 24, diameterMm: 4 }, rows: [{ id: "a", count: 24 }] }]);
+  });
+});
+
 describe("what the user wants kept", () => {
   test("stays in every plan, with the user's coats", () => {
     const { candidates } = plan({ piece, keep: [{ zone: "top", role: "prime", product: "white-craft-acrylic", coats: 3 }] });

@@ -4,7 +4,7 @@ import type { Pattern, Row } from "../piece/pattern";
 import { guideSteps } from "./guides";
 import type { GuideAsk, GuideStep } from "./guides";
 import { solvePattern } from "./solve";
-import { boxWall, discTop, pebbleTop, squareTop, taperedWall } from "./surface";
+import { boxWall, discTop, domeTop, pebbleTop, squareTop, taperedWall } from "./surface";
 import type { MarkingSurface } from "./surface";
 
 const row = (id: string, more: Partial<Row> = {}): Row => ({ id, kind: "dots", diameterMm: 4, colours: ["#ffffff"], ...more });
@@ -123,4 +123,52 @@ test.each([2, 4, 6, 8, 12])("by eye in %d: across and across, never round", (gui
   expect(text).toMatch(/^No lines: one dot, the one straight across from it, then \S/);
   expect(text).toContain("Always go across");
   expect(text).not.toMatch(/then \.|, ,|undefined/);
+});
+
+describe("lines, with their instruments", () => {
+  const ask = (more: Partial<GuideAsk>): GuideAsk => {
+    const surface = more.surface ?? domeTop(32.5, 25);
+    const pattern = more.pattern ?? { zone: "top", guides: 8, rows: [row("a", { at: { radiusMm: 20 }, seat: "guides" })] };
+    return {
+      form: { kind: "dome", diameterMm: 65, heightMm: 25 },
+      object: "stone",
+      parts: [],
+      surface,
+      pattern,
+      solved: solvePattern(surface, pattern),
+      unit: "mm",
+      pencil: null,
+      ...more,
+    };
+  };
+  const textOf = (id: string, more: Partial<GuideAsk> = {}) => guideSteps(ask(more)).find((step) => step.id === id)?.text;
+
+  test("on a dome the compass and the tape are two numbers, and each is named", () => {
+    expect(textOf("ring-a")).toMatch(/Compass from the middle: 21 mm\. By tape from the middle it is 21\.5 mm/);
+  });
+
+  test("half of the steps of the parting are halvings; six are one, the opposite one and two in each half", () => {
+    expect(textOf("slices")).toContain("One line across, one square to it, then halve each quarter");
+    expect(textOf("slices", { pattern: { zone: "top", guides: 6, rows: [] } })).toContain("One mark, the opposite one, then two in each half");
+  });
+
+  test("a mug's front is a quarter round from its handle, mirrored for the left hand", () => {
+    const surface = taperedWall(82, 82, 70);
+    const mug = { surface, parts: ["handle"] as const, object: "mug" as const };
+    expect(textOf("front", { ...mug, pattern: { zone: "outside", rows: [] } })).toMatch(/handle at your left.*64\.5 mm round/);
+    expect(textOf("front", { ...mug, pattern: { zone: "outside", rows: [], hand: "left" } })).toContain("handle at your right");
+  });
+
+  test("by eye has its own short form, without a line to draw", () => {
+    const steps = guideSteps(
+      ask({ pattern: { zone: "top", guides: 8, rows: [row("a")], byEye: true }, pencil: { draw: "Chalk pencil", takeOff: "damp cloth", pressed: false } }),
+    );
+    expect(steps.map(({ id }) => id)).toEqual(["centre", "by-eye"]);
+  });
+
+  test("what the plan draws and wipes with is named, and what is glued keeps its place bare", () => {
+    const steps = guideSteps(ask({ object: "clock", parts: ["numerals"], pencil: { draw: "Chalk pencil", takeOff: "wipe, barely damp", pressed: false } }));
+    expect(steps.map(({ id }) => id)).toEqual(expect.arrayContaining(["pencil", "hands", "numerals"]));
+    expect(steps[0]!.text).toContain("wipe, barely damp, when everything is dry");
+  });
 });

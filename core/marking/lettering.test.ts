@@ -98,3 +98,30 @@ test("hours of a clock and lengths as they are said", () => {
   expect([4, 4.26, 0.04].map(plainMm)).toEqual(["4", "4.3", "0"]);
   expect([0.05, 0.34, 0.36, 12].map(gapWords)).toEqual(["just touching", "a hair between", "0.4 mm between", "12 mm between"]);
 });
+
+describe("lettering, for two spaces", () => {
+  const face = faceOf("source-sans");
+  test("the largest that fits, over as many lines as serve it best", () => {
+    const wide = fitText("open till the tide turns", 200, 30, face)!;
+    const tall = fitText("open till the tide turns", 60, 80, face)!;
+    expect(wide.lines.length).toBeLessThan(tall.lines.length);
+    for (const [one, w, h] of [
+      [wide, 200, 30],
+      [tall, 60, 80],
+    ] as const) {
+      expect(one.widthMm).toBeLessThanOrEqual(w + 1e-6);
+      expect(one.heightMm).toBeLessThanOrEqual(h + 1e-6);
+      expect(one.lines.join(" ")).toBe("open till the tide turns");
+    }
+    expect(fitText("  \n ", 60, 80, face)).toBeNull();
+  });
+  test("a back holds its lines in their order, and tells what is left out", () => {
+    const all = ["Lamp pebble", "M. 2026", "keep me or hide me again"];
+    expect(textBudget(all, 60, 40, 0.5, face).leftOut).toEqual([]);
+    const small = textBudget(all, 40, 9, 0.5, face);
+    expect(small.fits).toEqual(all.slice(0, small.fits.length));
+    expect([...small.fits, ...small.leftOut]).toEqual(all);
+    expect(small.leftOut.length).toBeGreaterThan(0);
+    for (const line of small.lines) expect((widthEms(line, face) * small.capMm) / face.capHeight).toBeLessThanOrEqual(40);
+  });
+});

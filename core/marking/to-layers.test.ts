@@ -124,3 +124,70 @@ test("rows of one colour are set from one puddle: what stays in the palette is l
   expect(steps[0]!.jarMl).toBeCloseTo(alone(0), 9);
   expect(steps[1]!.jarMl!).toBeLessThan(alone(1) / 2);
 });
+
+const POT: Piece = {
+  format: "nook-coat/piece",
+  version: 1,
+  name: "Herb pot",
+  material: materialId("terracotta"),
+  form: { kind: "frustum", topDiameterMm: 203, bottomDiameterMm: 140, heightMm: 190 },
+  uses: [useId("planter")],
+  decoration: { baseColour: "#1f3a4d", techniques: ["bands", "dots"], colours: ["#f4efe2"] },
+};
+
+describe("into the plan", () => {
+  const marked = (form: Piece["form"] = POT.form): Piece =>
+    withPatternLayers(
+      {
+        ...POT,
+        form,
+        decoration: {
+          ...POT.decoration,
+          patterns: [
+            {
+              zone: "outside",
+              rows: [
+                row("a", { at: { insetMm: 30 }, multipleOf: 8 }),
+                row("b", { at: { insetMm: 60 }, count: 24, diameterMm: 6, colours: ["#d9822b"], toolName: "5 (blue set)" }),
+                row("t", { kind: "top-dots", diameterMm: 2, on: "b" }),
+                row("s", { kind: "swipes", at: { insetMm: 90 }, count: 16, lengthMm: 12 }),
+              ],
+            },
+          ],
+        },
+      },
+      CATALOGUE,
+    );
+
+  test("rows are layers with their real number, size, colour and tool; guessed dots give way, bands stay", () => {
+    const layers = marked().decoration!.layers!;
+    expect(layers.map(({ technique, onTop }) => (onTop ? "top" : technique))).toEqual(["bands", "dots", "dots", "swipes", "top"]);
+    expect(layers.find(({ rows }) => rows?.[0]!.id === "b")).toMatchObject({
+      marks: { count: 24, diameterMm: 6 },
+      colour: "#d9822b",
+      rows: [{ count: 24, tool: "5 (blue set)" }],
+    });
+    expect(parsePiece(marked(), CATALOGUE).ok).toBe(true);
+  });
+
+  test("worked out again it is the very same piece; another size is another count; without rows nothing of it is left", () => {
+    const piece = marked();
+    expect(withPatternLayers(piece, CATALOGUE)).toBe(piece);
+    const count = (one: Piece) => one.decoration!.layers!.find(({ rows }) => rows?.[0]!.id === "a")!.marks!.count;
+    const smaller = marked({ kind: "frustum", topDiameterMm: 150, bottomDiameterMm: 100, heightMm: 190 });
+    expect(count(smaller)).toBeLessThan(count(piece));
+    const gone = withPatternLayers({ ...piece, decoration: { ...piece.decoration, patterns: [] } }, CATALOGUE);
+    expect(gone.decoration!.layers!.some(({ rows }) => rows)).toBe(false);
+  });
+
+  test("the plan sets those marks: their paint, their time, and top dots only when the dots are dry through", () => {
+    const { candidates } = planPiece(marked(), CATALOGUE);
+    const steps = candidates[0]!.zones.find(({ zone }) => zone === "outside")!.steps;
+    const [b, top] = [steps.find(({ rows }) => rows?.[0]!.id === "b")!, steps.find(({ role }) => role === "top-dot")!];
+    expect(b.marks).toMatchObject({ count: 24, diameterMm: 6 });
+    expect(b.jarMl).toBeGreaterThan(0);
+    expect(steps.indexOf(top)).toBeGreaterThan(steps.indexOf(b));
+    expect(top.waitBefore).toMatchObject({ until: "dry-through" });
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+  });
+});
