@@ -1,4 +1,5 @@
 import { Plus, X } from "lucide-react";
+import type { ReactNode } from "react";
 import { usualKeepOuts } from "#core/marking/keep-outs";
 import type { UsualKeepOut } from "#core/marking/keep-outs";
 import { PATTERN_LIMITS } from "#core/piece/pattern";
@@ -12,7 +13,7 @@ const NAMES: Readonly<Record<UsualKeepOut["id"], string>> = {
   numerals: "Places of the numerals",
   hanger: "Round the hanging hole",
 };
-const ANY: KeepOut = { count: 1, at: { insetMm: 15 }, diameterMm: 15 };
+const ANY: KeepOut = { count: 1, at: { insetMm: 10 }, diameterMm: 10 };
 
 const FAR: Readonly<Record<string, string>> = { radiusMm: "From the middle", heightMm: "Above the foot", insetMm: "In from the edge" };
 
@@ -46,8 +47,13 @@ function KeepOutFields({ one, index, change, remove }: { one: KeepOut; index: nu
   );
 }
 
-/** Round places no mark may lie on: rows are refused there. */
-export function KeepOutsPart({ pattern, place, subject, change }: Pick<LookProps, "pattern" | "place" | "subject" | "change">) {
+interface KeepOutsProps extends Pick<LookProps, "pattern" | "place" | "subject" | "change"> {
+  /** What else is to be done here. */
+  readonly children?: ReactNode;
+}
+
+/** Round places no mark may lie on. */
+export function KeepOutsPart({ pattern, place, subject, change, children }: KeepOutsProps) {
   const kept = pattern.keepOuts ?? [];
   const save = (next: readonly KeepOut[]) => change(next.length > 0 ? { keepOuts: next } : {}, next.length > 0 ? [] : ["keepOuts"]);
   const usual = usualKeepOuts(place.surface, subject.object, subject.parts);
@@ -68,7 +74,7 @@ export function KeepOutsPart({ pattern, place, subject, change }: Pick<LookProps
           ))}
         </ul>
       )}
-      <p className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap gap-2">
         {usual.map(({ id, keepOut }) => (
           <button key={id} type="button" className="button" disabled={full} onClick={() => add(keepOut)}>
             <Plus aria-hidden size={18} /> {NAMES[id]}
@@ -77,7 +83,8 @@ export function KeepOutsPart({ pattern, place, subject, change }: Pick<LookProps
         <button type="button" className="button" disabled={full} onClick={() => add(ANY)}>
           <Plus aria-hidden size={18} /> Keep a place free
         </button>
-      </p>
+        {children}
+      </div>
     </div>
   );
 }

@@ -46,7 +46,6 @@ export function LinesLook({ pattern, place, solved, subject, change }: LookProps
         />
         <Tick name="By eye, no lines" on={pattern.byEye ?? false} onChange={(on) => change(on ? { byEye: true } : {}, on ? [] : ["byEye"])} />
       </div>
-      <KeepOutsPart pattern={pattern} place={place} subject={subject} change={change} />
       {subject.parts.includes("handle") && (
         <Radios
           legend="Which hand drinks from it"
@@ -58,9 +57,11 @@ export function LinesLook({ pattern, place, solved, subject, change }: LookProps
           onChange={(hand) => change({ hand: hand as "right" | "left" })}
         />
       )}
-      <button type="button" className="button w-fit print:hidden" onClick={() => window.print()}>
-        <Printer aria-hidden size={18} /> Print these instructions
-      </button>
+      <KeepOutsPart pattern={pattern} place={place} subject={subject} change={change}>
+        <button type="button" className="button" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> Print these instructions
+        </button>
+      </KeepOutsPart>
       <ol className="grid gap-3" aria-label="Lines to draw">
         {steps.map(({ id, instrument, title, text }) => {
           const { icon: Icon, name } = ICONS[instrument];

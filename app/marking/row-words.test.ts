@@ -15,6 +15,8 @@ describe("how a row closes", () => {
   test("its number and the space between, or why it is not laid", () => {
     expect(closesText(laid(row()), undefined)).toBe("34 close, 0.5 mm between");
     expect(closesText(laid(row({ kind: "triangles", diameterMm: 3 })), undefined)).toMatch(/^\d+ × 3 close, /);
+    const holed = solvePattern(discTop(60), { rows: [row()], keepOuts: [{ count: 1, at: { radiusMm: 30 }, diameterMm: 8 }] });
+    expect(closesText(holed.rows[0]!, undefined)).toBe("34 close, 0.5 mm between");
     expect(closesText(laid(row({ kind: "band" })), undefined)).toBe("all round");
     const { rows, findings } = solvePattern(discTop(60), { rows: [row({ count: 90 })] });
     expect(closesText(rows[0]!, findings[0])).toMatch(/^Not laid: 90 of 5 mm do not close here/);

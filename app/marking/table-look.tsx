@@ -63,23 +63,25 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
         {steps.map(({ row: id, dryBefore, why, lastOnGuides }, index) => {
           const one = byId.get(id)!;
           const tool = toolWords(one, marking.tools, marking.hand)?.text;
+          // Why here is said once for the rows it holds for.
+          const said = [tool, why !== steps[index - 1]?.why && why].filter(Boolean).join("; ");
           return (
             <li key={id} className="grid gap-2">
               {dryBefore && <p className="notice hatched">{PAUSES[dryBefore]}</p>}
-              <div className="sheet grid grid-cols-[auto_auto_1fr] items-center gap-x-3 gap-y-2 p-2">
+              <div className="sheet flex flex-wrap items-center gap-x-3 gap-y-2 p-2">
                 <span className="w-5 text-right text-soft tabular-nums">{index + 1}</span>
                 <span className="flex gap-0.5">
                   {one.row.colours.map((colour, k) => (
                     <ColourChip key={k} colour={colour} size={24} />
                   ))}
                 </span>
-                <span className="min-w-0">
+                <span className="min-w-0 flex-1 basis-56">
                   <strong className="block">{rowTitle(one.row)}</strong>
-                  <span className="block leading-snug text-soft">{[tool, why].filter(Boolean).join("; ")}.</span>
+                  {said && <span className="block leading-snug text-soft">{said}.</span>}
                   {lastOnGuides && <span className="block leading-snug text-soft">After it no mark sits on a line: they come off when all is dry.</span>}
                 </span>
                 {counted && (
-                  <div className="col-span-3 justify-self-end">
+                  <div className="ml-auto">
                     <Counter one={one} set={Math.min(one.count, counted.of(id))} save={(count) => counted.save(id, count)} />
                   </div>
                 )}

@@ -115,7 +115,14 @@ export function TextLook({ surface }: { surface: MarkingSurface }) {
       </div>
       <label className="block">
         Words to letter
-        <textarea className="field" rows={2} maxLength={400} value={state.text} onChange={(event) => set({ text: event.target.value })} />
+        <textarea
+          className="field"
+          rows={2}
+          maxLength={400}
+          placeholder="Gone to the rocks, back by tea"
+          value={state.text}
+          onChange={(event) => set({ text: event.target.value })}
+        />
       </label>
       {fitted && (
         <>
@@ -131,7 +138,14 @@ export function TextLook({ surface }: { surface: MarkingSurface }) {
         <div className="grid gap-3 sm:grid-cols-[1fr_10rem] sm:items-end">
           <label className="block">
             For the back, the most important first, one to a line
-            <textarea className="field" rows={3} maxLength={1000} value={state.back} onChange={(event) => set({ back: event.target.value })} />
+            <textarea
+              className="field"
+              rows={3}
+              maxLength={1000}
+              placeholder={"Window pebble, Tern Point\nNovember 2026\nKeep me, or hide me again"}
+              value={state.back}
+              onChange={(event) => set({ back: event.target.value })}
+            />
           </label>
           <NumberField label="Pen" unit="mm" value={state.penMm} bounds={PEN} save={(mm) => mm !== undefined && set({ penMm: mm })} />
         </div>

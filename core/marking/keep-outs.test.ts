@@ -26,6 +26,31 @@ describe("places that are kept free", () => {
     expect(asked.findings[0]).toMatchObject({ code: "would-touch", refused: true, message: "it would lie on a place that is kept free" });
   });
 
+  test("a row that meets few of them goes on round them: those marks are left out, counted and said, and nothing else moves", () => {
+    const keepOuts = [{ count: 1, at: { insetMm: 12 }, diameterMm: 14 }] as const;
+    const rows = [
+      row("in", { at: { radiusMm: 40 } }),
+      row("through", { at: { radiusMm: 88 }, count: 60, diameterMm: 6 }),
+      row("t", { kind: "top-dots", diameterMm: 2, everySecond: true }),
+    ];
+    const [plain, held] = [solvePattern(FACE, { rows }), solvePattern(FACE, { rows, keepOuts })];
+    expect(held.rows.map(({ level }) => level)).toEqual(plain.rows.map(({ level }) => level));
+    const [spot] = keptFree(FACE, keepOuts);
+    const clear = plain.rows[1]!.marks.filter(({ spots }) => apart(spots[0]!.at, spot!.at) >= 10 - 1e-9);
+    expect(clear.length).toBeLessThan(60);
+    expect(held.rows[1]).toMatchObject({ places: 60, count: clear.length, marks: clear });
+    expect(held.findings).toEqual([
+      {
+        code: "left-out",
+        refused: false,
+        row: "through",
+        message: expect.stringMatching(/^\d marks? (is|are) left out where a place is kept free$/) as unknown,
+      },
+    ]);
+    // Top dots on every second keep to every second place.
+    expect(held.rows[2]!.count).toBe(clear.filter(({ place }) => place % 2 === 0).length);
+  });
+
   test("the middle, for hands: no dot in it, and the first row begins outside", () => {
     const keepOuts = [{ count: 1, at: { radiusMm: 0 }, diameterMm: 24 }] as const;
     const { rows, findings } = solvePattern(FACE, { rows: [row("c", { kind: "centre" }), row("a")], keepOuts });

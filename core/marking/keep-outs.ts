@@ -1,8 +1,10 @@
 import type { ObjectId, Part } from "../catalogue/vocabulary";
 import { memory } from "../catalogue/provenance";
 import type { KeepOut } from "../piece/pattern";
+import type { Spots } from "./clearance";
+import { clearanceOf } from "./lay-row";
 import { levelAt } from "./level-at";
-import type { PlacedSpot } from "./solved";
+import type { MarkingFinding, PlacedMark, PlacedSpot } from "./solved";
 import type { MarkingSurface } from "./surface";
 
 /** What spots that are kept free are laid under, in place of a row. */
@@ -16,6 +18,23 @@ export function keptFree(surface: MarkingSurface, keepOuts: readonly KeepOut[]):
     const ring = found.surface.ring(found.level);
     return Array.from({ length: count }, (_unused, k): PlacedSpot => ({ ...ring.at(k / count), diameterMm }));
   });
+}
+
+/** Of a row's marks at most this share is left out for places that are kept free. */
+export const MOST_LEFT_OUT = memory(0.2).value;
+
+const HAIR = 1e-9;
+
+/** The marks that lie on no place that is kept free. */
+export function openMarks(marks: readonly PlacedMark[], kept: Spots | null): readonly PlacedMark[] {
+  return kept ? marks.filter((mark) => !clearanceOf([mark], kept, -HAIR)) : marks;
+}
+
+/** That a row goes on round a place that is kept free, without the marks that would lie on it. */
+export function leftOutNote(row: string, leftOut: number): readonly MarkingFinding[] {
+  if (leftOut === 0) return [];
+  const are = leftOut === 1 ? "1 mark is" : `${leftOut} marks are`;
+  return [{ code: "left-out", refused: false, row, message: `${are} left out where a place is kept free` }];
 }
 
 /** Room for the nut and washer of a clock's works: a share of its face, and the least there is, mm across. */

@@ -17,5 +17,7 @@ export interface Laying {
   /** Rows of both families lie on it: their levels cannot be compared. */
   mixed: boolean;
   readonly laid: Spots;
+  /** Spots no mark may lie on; null where there are none. */
+  readonly kept: Spots | null;
   readonly before: SolvedRow[];
 }

@@ -1,4 +1,5 @@
 import type { Row } from "../piece/pattern";
+import { leftOutNote, MOST_LEFT_OUT, openMarks } from "./keep-outs";
 import { clearanceOf, gapBetween, marksOfRow, placeMarks, placesThatClose, reachOf } from "./lay-row";
 import type { Rings } from "./lay-row";
 import { levelAt } from "./level-at";
@@ -186,7 +187,14 @@ function beyond({ laying, rings, reach: [low, high] }: Seat, level: number, want
   return laying.outward ? level + low >= laying.edge + wanted - HAIR : level + high <= laying.edge - wanted + HAIR;
 }
 
-function laidRow(seat: Seat, level: number, count: number, gapMm: number, marks: readonly PlacedMark[]): LaidRow {
+interface Found {
+  readonly count: number;
+  readonly gapMm: number;
+  readonly marks: readonly PlacedMark[];
+  readonly leftOut: number;
+}
+
+function laidRow(seat: Seat, level: number, { count, gapMm, marks, leftOut }: Found): LaidRow {
   const { row, laying, rings, reach } = seat;
   for (const { spots } of marks) for (const { at, diameterMm } of spots) laying.laid.add({ at, diameterMm, row: row.id });
   laying.mixed ||= rings !== laying.rings;
@@ -206,7 +214,7 @@ function laidRow(seat: Seat, level: number, count: number, gapMm: number, marks:
     wide: wideSideOf(rings, level, laying.before.findLast((one) => one.level !== null) ?? null, reach),
     refused: false,
   };
-  return { result, notes: [...seamNote(row, count), ...nearlyNote(seat, level, count, gapMm)] };
+  return { result, notes: [...leftOutNote(row.id, leftOut), ...seamNote(row, count), ...nearlyNote(seat, level, count, gapMm)] };
 }
 
 /** Two of one colour meet where a count is no multiple of the colours. */
@@ -256,11 +264,16 @@ function layPlaces(row: Row, laying: Laying, unit: readonly UnitMark[]): LaidRow
   for (let push = 0; ; push++) {
     const here = tryAt(seat, level);
     if (here.fault) return refusal(row, here, { laying, seat, level, nearest: () => nearestTo(seat, level, mostAt(seat, level)) });
-    const touched = beyond(seat, level, wanted) ? null : clearanceOf(here.marks, laying.laid, wanted);
-    if (!touched || touched.gapMm >= wanted - Math.max(HAIR, wanted * HAIR)) return laidRow(seat, level, here.count, here.gapMm, here.marks);
+    const open = openMarks(here.marks, laying.kept);
+    // Too many would be missing: the row keeps off that place as off a row.
+    const off = open.length < here.marks.length * (1 - MOST_LEFT_OUT);
+    const space = off ? 0 : wanted;
+    const touched = off ? clearanceOf(here.marks, laying.kept!, 0) : beyond(seat, level, wanted) ? null : clearanceOf(open, laying.laid, wanted);
+    if (!touched || touched.gapMm >= space - Math.max(HAIR, space * HAIR))
+      return laidRow(seat, level, { ...here, marks: open, leftOut: here.marks.length - open.length });
     if (!free || push >= MOST_PUSHES)
       return refusal(row, { fault: "would-touch", gapMm: touched.gapMm, other: touched.row }, { laying, seat, level, nearest: () => [] });
-    const step = wanted - touched.gapMm + (seat.reach[1] - seat.reach[0]) * 1e-5;
+    const step = space - touched.gapMm + (seat.reach[1] - seat.reach[0]) * 1e-5;
     // What cannot slip in between lies wholly beyond.
     level = push === MOST_PUSHES / 2 ? nextLevel(seat) : level + (laying.outward ? step : -step);
   }

@@ -1,6 +1,5 @@
 import { memory } from "../catalogue/provenance";
 import type { Row } from "../piece/pattern";
-import { KEPT_FREE } from "./keep-outs";
 import { clearanceOf } from "./lay-row";
 import type { Rings } from "./lay-row";
 import type { Laying } from "./laying";
@@ -27,8 +26,8 @@ export function layCentre(row: Row, laying: Laying): LaidRow {
   if (radius > laying.outer) return notLaid(row, "over-the-edge", "it is larger than the place");
   const ring = laying.rings.at(0);
   const mark: PlacedMark = { place: 0, colour: row.colours[0]!, spots: [{ ...ring.at(0), diameterMm: row.diameterMm }] };
-  const touched = clearanceOf([mark], laying.laid, 0);
-  if (touched) return notLaid(row, "would-touch", touched.row === KEPT_FREE ? "the middle is kept free" : "it would touch a row before it");
+  if (laying.kept && clearanceOf([mark], laying.kept, 0)) return notLaid(row, "would-touch", "the middle is kept free");
+  if (clearanceOf([mark], laying.laid, 0)) return notLaid(row, "would-touch", "it would touch a row before it");
   laying.edge = laying.outward ? Math.max(laying.edge, radius) : Math.min(laying.edge, laying.inner);
   return laid(row, laying, { level: 0, places: 1, marks: [mark] });
 }
@@ -55,7 +54,9 @@ export function layTopDots(row: Row, laying: Laying): LaidRow {
   const dots = base?.marks.filter(({ spots }) => spots.length === 1) ?? [];
   if (dots.length === 0) return notLaid(row, "nothing-to-sit-on", "there are no dots for it to be set on");
   const step = row.everySecond ? 2 : 1;
-  const under = dots.filter((_dot, k) => k % step === 0);
+  // Where some are left out, the turn goes on over their places.
+  const gone = base!.count < base!.places;
+  const under = dots.filter(({ place }, k) => (gone ? place : k) % step === 0);
   const least = Math.min(...under.map(({ spots }) => spots[0]!.diameterMm));
   if (row.diameterMm >= least)
     return notLaid(row, "larger-than-its-dot", `the dots under it are ${plainMm(least)} mm: a top dot leaves a ring of them to be seen`, {
@@ -115,7 +116,7 @@ export function layScatter(row: Row, laying: Laying): LaidRow {
       const round = number();
       const ring = rings.surface.ring(level);
       const spot = { ...ring.at(round), diameterMm };
-      if (spots.nearest(spot.at, diameterMm, gap)) continue;
+      if (spots.nearest(spot.at, diameterMm, gap) || laying.kept?.nearest(spot.at, diameterMm, 0)) continue;
       spots.add({ at: spot.at, diameterMm, row: row.id });
       marks.push({ place: marks.length, colour: row.colours[marks.length % row.colours.length]!, spots: [spot] });
       farthest = Math.max(farthest, level + diameterMm / 2);

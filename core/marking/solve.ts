@@ -30,6 +30,7 @@ export function solvePattern(surface: MarkingSurface, pattern: PatternRows): Sol
   const { rows, from = "centre", guides = 1, clearMm = 0, keepOuts = [] } = pattern;
   const outward = from === "centre";
   const limit = Math.max(surface.from, surface.to - clearMm);
+  const [cellMm, flat] = [cellOf(rows, surface), surface.shape === "top"];
   const laying: Laying = {
     rings: new Rings(surface),
     evenRings: surface.fromEdge ? new Rings(surface.fromEdge) : null,
@@ -38,12 +39,12 @@ export function solvePattern(surface: MarkingSurface, pattern: PatternRows): Sol
     inner: surface.from,
     outer: limit,
     edge: outward ? surface.from : limit,
-    // What is kept free lies anywhere: every row is measured against it.
-    mixed: keepOuts.length > 0,
-    laid: new Spots(cellOf(rows, surface), surface.shape === "top"),
+    mixed: false,
+    laid: new Spots(cellMm, flat),
+    kept: keepOuts.length > 0 ? new Spots(cellMm, flat) : null,
     before: [],
   };
-  for (const spot of keptFree(surface, keepOuts)) laying.laid.add({ ...spot, row: KEPT_FREE });
+  for (const spot of keptFree(surface, keepOuts)) laying.kept?.add({ ...spot, row: KEPT_FREE });
   const findings: MarkingFinding[] = [];
   const solved: SolvedRow[] = [];
   for (const row of rows) {

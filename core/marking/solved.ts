@@ -26,7 +26,8 @@ export type MarkingCode =
   | "larger-than-its-dot"
   | "not-on-this-body"
   | "gap-wanders"
-  | "uneven-colours";
+  | "uneven-colours"
+  | "left-out";
 
 /** Something to know of a row. */
 export interface MarkingFinding {
@@ -58,7 +59,7 @@ export interface SolvedRow {
   readonly lengthMm: number;
   /** Places round the row. */
   readonly places: number;
-  /** Marks in all: places times the marks of each. */
+  /** Marks in all: those of each place, without the ones left out where a place is kept free. */
   readonly count: number;
   /** Least clear space between marks of neighbouring places, mm; null of a row of one. */
   readonly gapMm: number | null;
