@@ -14,9 +14,21 @@ export interface Nearest {
   readonly row: string;
 }
 
-/** Spots on a surface, found by where they lie. */
+/** Lists the cells are spread over: a power of two. */
+const SLOTS = 1 << 13;
+
+/** Cells far apart may share a list: what is found is measured anyway. */
+function slotOf(x: number, y: number, z: number): number {
+  return (Math.imul(x, 73_856_093) ^ Math.imul(y, 19_349_663) ^ Math.imul(z, 83_492_791)) & (SLOTS - 1);
+}
+
+/** Spots on a surface, found by where they lie: a grid of cells, hashed, each a linked list in flat arrays. */
 export class Spots {
-  private readonly cells = new Map<number, LaidSpot[]>();
+  private readonly first = new Int32Array(SLOTS).fill(-1);
+  private readonly next: number[] = [];
+  /** x, y, z and diameter of each. */
+  private readonly places: number[] = [];
+  private readonly rows: string[] = [];
   private largest = 0;
 
   /**
@@ -28,21 +40,17 @@ export class Spots {
     private readonly flat: boolean,
   ) {}
 
-  /** Cells far apart may share a key: what is found is measured anyway. */
-  private key(x: number, y: number, z: number): number {
-    return ((x & 1023) << 20) | ((y & 1023) << 10) | (z & 1023);
-  }
-
   private cell(value: number): number {
     return Math.floor(value / this.cellMm);
   }
 
-  add(spot: LaidSpot): void {
-    const key = this.key(this.cell(spot.at[0]), this.cell(spot.at[1]), this.flat ? 0 : this.cell(spot.at[2]));
-    const here = this.cells.get(key);
-    if (here) here.push(spot);
-    else this.cells.set(key, [spot]);
-    this.largest = Math.max(this.largest, spot.diameterMm);
+  add({ at: [x, y, z], diameterMm, row }: LaidSpot): void {
+    const slot = slotOf(this.cell(x), this.cell(y), this.flat ? 0 : this.cell(z));
+    this.next.push(this.first[slot]!);
+    this.first[slot] = this.rows.length;
+    this.places.push(x, y, z, diameterMm);
+    this.rows.push(row);
+    this.largest = Math.max(this.largest, diameterMm);
   }
 
   /**
@@ -51,26 +59,24 @@ export class Spots {
    * @param withinMm gaps above it are of no interest
    * @returns null where none is nearer
    */
-  nearest(at: Point3, diameterMm: number, withinMm: number): Nearest | null {
+  nearest([atX, atY, atZ]: Point3, diameterMm: number, withinMm: number): Nearest | null {
+    const { places } = this;
     const reach = (diameterMm + this.largest) / 2 + withinMm;
-    const [x0, x1] = [this.cell(at[0] - reach), this.cell(at[0] + reach)];
-    const [y0, y1] = [this.cell(at[1] - reach), this.cell(at[1] + reach)];
-    const [z0, z1] = this.flat ? [0, 0] : [this.cell(at[2] - reach), this.cell(at[2] + reach)];
-    let best: Nearest | null = null;
+    const [x0, x1] = [this.cell(atX - reach), this.cell(atX + reach)];
+    const [y0, y1] = [this.cell(atY - reach), this.cell(atY + reach)];
+    const [z0, z1] = this.flat ? [0, 0] : [this.cell(atZ - reach), this.cell(atZ + reach)];
+    let best = -1;
     let least = withinMm;
     for (let x = x0; x <= x1; x++)
       for (let y = y0; y <= y1; y++)
-        for (let z = z0; z <= z1; z++) {
-          const here = this.cells.get(this.key(x, y, z));
-          if (!here) continue;
-          for (const spot of here) {
-            const [dx, dy, dz] = [at[0] - spot.at[0], at[1] - spot.at[1], at[2] - spot.at[2]];
-            const gap = Math.sqrt(dx * dx + dy * dy + dz * dz) - (diameterMm + spot.diameterMm) / 2;
+        for (let z = z0; z <= z1; z++)
+          for (let k = this.first[slotOf(x, y, z)]!; k >= 0; k = this.next[k]!) {
+            const [dx, dy, dz] = [atX - places[4 * k]!, atY - places[4 * k + 1]!, atZ - places[4 * k + 2]!];
+            const gap = Math.sqrt(dx * dx + dy * dy + dz * dz) - (diameterMm + places[4 * k + 3]!) / 2;
             if (gap >= least) continue;
             least = gap;
-            best = { gapMm: gap, row: spot.row };
+            best = k;
           }
-        }
-    return best;
+    return best < 0 ? null : { gapMm: least, row: this.rows[best]! };
   }
 }

@@ -2,13 +2,22 @@ import { PATTERN_LIMITS } from "../piece/pattern";
 import type { Row } from "../piece/pattern";
 import type { UnitMark } from "./row-kinds";
 import type { Spots } from "./clearance";
-import { apart, closingCount, gapOf } from "./ring-count";
+import { apart, chordOf, closingCount } from "./ring-count";
 import type { PlacedMark, PlacedSpot } from "./solved";
-import type { MarkingSurface, Ring } from "./surface";
+import type { MarkingSurface, Ring, Spot3 } from "./surface";
+
+/** Points evenly round a ring, by length. */
+interface Round {
+  readonly level: number;
+  readonly count: number;
+  readonly start: number;
+  readonly points: readonly Spot3[];
+}
 
 /** A surface whose rings are kept: a row asks for the same ones again and again. */
 export class Rings {
   private readonly kept = new Map<number, Ring>();
+  private last: Round | null = null;
 
   constructor(readonly surface: MarkingSurface) {}
 
@@ -18,6 +27,15 @@ export class Rings {
     const ring = this.surface.ring(level);
     this.kept.set(level, ring);
     return ring;
+  }
+
+  /** So many points evenly round: those of the last ask are kept, for a row is measured and then set. */
+  round(level: number, count: number, start: number): readonly Spot3[] {
+    if (this.last?.level === level && this.last.count === count && this.last.start === start) return this.last.points;
+    const ring = this.at(level);
+    const points = Array.from({ length: count }, (_unused, k) => ring.at(start + k / count));
+    this.last = { level, count, start, points };
+    return points;
   }
 }
 
@@ -66,6 +84,16 @@ function isSingleDot([mark, ...more]: readonly UnitMark[]): boolean {
   return more.length === 0 && mark!.length === 1 && mark![0]!.across === 0 && mark![0]!.out === 0;
 }
 
+/** As `chordOf`, from the points the row is set at. */
+function chordAt(rings: Rings, level: number, count: number, start: number): number {
+  const ring = rings.at(level);
+  if (ring.circleMm !== null) return chordOf(ring, count, start);
+  const points = rings.round(level, count, start);
+  let least = apart(points.at(-1)!.at, points[0]!.at);
+  for (let k = 1; k < points.length; k++) least = Math.min(least, apart(points[k - 1]!.at, points[k]!.at));
+  return least;
+}
+
 /**
  * The least clear space between the marks of neighbouring places, mm; Infinity of a single one.
  *
@@ -73,7 +101,7 @@ function isSingleDot([mark, ...more]: readonly UnitMark[]): boolean {
  */
 export function gapBetween(rings: Rings, unit: readonly UnitMark[], level: number, count: number, start: number): number {
   if (count < 2) return Infinity;
-  if (isSingleDot(unit)) return gapOf(rings.at(level), count, unit[0]![0]!.diameterMm, start);
+  if (isSingleDot(unit)) return chordAt(rings, level, count, start) - unit[0]![0]!.diameterMm;
   const at = (k: number) => placeMarks(rings, unit, level, start + k / count);
   // On a circle every pair is like the first; two neighbours only when there are two.
   if (rings.surface.round) {
@@ -116,6 +144,11 @@ export function placesThatClose(rings: Rings, unit: readonly UnitMark[], level: 
 
 /** All marks of a row. Colours are taken in turn from place to place. */
 export function marksOfRow(rings: Rings, row: Row, unit: readonly UnitMark[], level: number, count: number, start: number): readonly PlacedMark[] {
+  const { diameterMm } = unit[0]![0]!;
+  if (isSingleDot(unit))
+    return rings
+      .round(level, count, start)
+      .map((point, place) => ({ place, colour: row.colours[place % row.colours.length]!, spots: [{ flat: point.flat, at: point.at, diameterMm }] }));
   const marks: PlacedMark[] = [];
   for (let place = 0; place < count; place++) {
     const colour = row.colours[place % row.colours.length]!;

@@ -2,7 +2,8 @@ import type { Rings } from "./lay-row";
 import { UNSEEN_MM } from "./ring-count";
 import type { SolvedRow, WideSide } from "./solved";
 
-const LOOKS = 72;
+/** Looked at every half hour of a clock. */
+const LOOKS = 24;
 const HOURS = 12;
 
 /** The hour of a clock a point of a top lies at. */
