@@ -135,6 +135,28 @@ test("rows are added, moved, copied and left out by the keyboard alone; what doe
   await rowAt(page, 2).locator("[data-row-title]").focus();
   await page.keyboard.press("Delete");
   await rowAt(page, 2).waitFor({ state: "detached" });
+  // A place that is kept free takes marks out of the row it lies on, and moves nothing.
+  await look(page, "Lines");
+  await page.getByRole("button", { name: "Keep a place free" }).press("Enter");
+  const kept = page.getByRole("list", { name: "Places kept free" });
+  await kept.getByLabel(/^In from the edge/).fill("134");
+  await kept.getByLabel(/^In from the edge/).blur();
+  await look(page, "Rows");
+  await rowAt(page, 1)
+    .getByText(/^\d marks? (is|are) left out where a place is kept free/)
+    .waitFor();
+  await axeClean(page);
+  // Dragged by hand to the front again.
+  const grip = (at: number) => rowAt(page, at).getByRole("button", { name: /^Move row/ });
+  const [from, to] = [(await grip(1).boundingBox())!, (await grip(0).boundingBox())!];
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + 20, { steps: 4 });
+  await page.getByText(/^Taken up: row 2/).waitFor({ state: "attached" });
+  await page.mouse.move(to.x + to.width / 2, to.y, { steps: 8 });
+  await page.getByText(/stands where row 1, Band/).waitFor({ state: "attached" });
+  await page.mouse.up();
+  await page.waitForFunction(() => document.querySelector("[data-row-title] strong")?.textContent?.startsWith("Dots"));
   await allSaved(page);
 });
 
