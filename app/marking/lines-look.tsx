@@ -1,7 +1,7 @@
 import { Circle, Eye, Layers, PenLine, Printer, Ruler, ScanLine, Spline, Wrench } from "lucide-react";
 import type { LucideIcon } from "lucide-react";
 import { guideSteps } from "#core/marking/guides";
-import type { Instrument } from "#core/marking/guides";
+import type { Instrument } from "#core/marking/guide-ask";
 import { PATTERN_LIMITS } from "#core/piece/pattern";
 import { Choice, Radios, Tick } from "~/components/fields";
 import { NumberField } from "~/components/number-field";

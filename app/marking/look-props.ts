@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { GuideAsk } from "#core/marking/guides";
+import type { GuideAsk } from "#core/marking/guide-ask";
 import type { MarkingPlace } from "#core/marking/solve-piece";
 import type { SolvedPattern } from "#core/marking/solved";
 import type { Pattern } from "#core/piece/pattern";

@@ -6,6 +6,7 @@ import type { PaperId } from "#core/marking/papers/sheet";
 import { drawingSvg, pageSvg } from "#core/marking/papers/svg";
 import { TEMPLATES, templateOf } from "#core/marking/papers/templates";
 import type { TemplateKind } from "#core/marking/papers/templates";
+import type { KeepOut } from "#core/piece/pattern";
 import type { SolvedPattern } from "#core/marking/solved";
 import type { MarkingSurface } from "#core/marking/surface";
 import { Choice, Radios } from "~/components/fields";
@@ -38,13 +39,17 @@ interface SheetsProps {
   readonly surface: MarkingSurface;
   readonly solved: SolvedPattern;
   readonly slices: number;
+  readonly keepOuts: readonly KeepOut[] | undefined;
   readonly title: string;
 }
 
-function Sheets({ kind, paper, scale, rescale, surface, solved, slices, title }: SheetsProps) {
+function Sheets({ kind, paper, scale, rescale, surface, solved, slices, keepOuts, title }: SheetsProps) {
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState(false);
-  const drawn = useMemo(() => templateOf(kind).draw({ surface, solved, slices, title }), [kind, surface, solved, slices, title]);
+  const drawn = useMemo(
+    () => templateOf(kind).draw({ surface, solved, slices, title, ...(keepOuts ? { keepOuts } : {}) }),
+    [kind, surface, solved, slices, keepOuts, title],
+  );
   const pages = useMemo(() => pagesOf(drawn, paper, scale), [drawn, paper, scale]);
   const svgs = useMemo(() => pages?.map(pageSvg) ?? [], [pages]);
   const name = `${slug(title)}-${kind}`;
@@ -135,6 +140,7 @@ export function PapersLook({ pattern, place, solved, title }: LookProps) {
         surface={place.surface}
         solved={solved}
         slices={pattern.guides && pattern.guides > 1 ? pattern.guides : USUAL_SLICES}
+        keepOuts={pattern.keepOuts}
         title={title}
       />
     </div>

@@ -134,7 +134,8 @@ function template(surface: MarkingSurface, document: MarkDocument): Parsed<unkno
   const one = templateOf(kind);
   if (!one.fits(surface)) return bad("bad-value", "template.kind", `a ${one.name.toLowerCase()} does not fit this place`);
   const rows = document.rows ? solvePattern(surface, patternOf(document)) : null;
-  const pages = pagesOf(one.draw({ surface, solved: rows, slices, title: "Template" }), paper, scale);
+  const { keepOuts = [] } = document;
+  const pages = pagesOf(one.draw({ surface, solved: rows, slices, keepOuts, title: "Template" }), paper, scale);
   return pages ? good({ pages: pages.map(pageSvg) }) : bad("bad-value", "form", "it takes more sheets than can be joined");
 }
 

@@ -59,24 +59,35 @@ export class Spots {
    * @param withinMm gaps above it are of no interest
    * @returns null where none is nearer
    */
-  nearest([atX, atY, atZ]: Point3, diameterMm: number, withinMm: number): Nearest | null {
-    const { places } = this;
+  nearest(at: Point3, diameterMm: number, withinMm: number): Nearest | null {
+    const [atX, atY, atZ] = at;
     const reach = (diameterMm + this.largest) / 2 + withinMm;
     const [x0, x1] = [this.cell(atX - reach), this.cell(atX + reach)];
     const [y0, y1] = [this.cell(atY - reach), this.cell(atY + reach)];
     const [z0, z1] = this.flat ? [0, 0] : [this.cell(atZ - reach), this.cell(atZ + reach)];
     let best = -1;
     let least = withinMm;
-    for (let x = x0; x <= x1; x++)
-      for (let y = y0; y <= y1; y++)
-        for (let z = z0; z <= z1; z++)
-          for (let k = this.first[slotOf(x, y, z)]!; k >= 0; k = this.next[k]!) {
-            const [dx, dy, dz] = [atX - places[4 * k]!, atY - places[4 * k + 1]!, atZ - places[4 * k + 2]!];
-            const gap = Math.sqrt(dx * dx + dy * dy + dz * dz) - (diameterMm + places[4 * k + 3]!) / 2;
-            if (gap >= least) continue;
-            least = gap;
-            best = k;
-          }
+    // Small marks with much space asked round them: there are fewer of them than cells.
+    if ((x1 - x0 + 1) * (y1 - y0 + 1) * (z1 - z0 + 1) > this.rows.length) {
+      for (let k = 0; k < this.rows.length; k++) {
+        const gapMm = this.gapTo(k, at, diameterMm);
+        if (gapMm < least) [best, least] = [k, gapMm];
+      }
+    } else {
+      for (let x = x0; x <= x1; x++)
+        for (let y = y0; y <= y1; y++)
+          for (let z = z0; z <= z1; z++)
+            for (let k = this.first[slotOf(x, y, z)]!; k >= 0; k = this.next[k]!) {
+              const gapMm = this.gapTo(k, at, diameterMm);
+              if (gapMm < least) [best, least] = [k, gapMm];
+            }
+    }
     return best < 0 ? null : { gapMm: least, row: this.rows[best]! };
+  }
+
+  private gapTo(k: number, at: Point3, diameterMm: number): number {
+    const { places } = this;
+    const [dx, dy, dz] = [at[0] - places[4 * k]!, at[1] - places[4 * k + 1]!, at[2] - places[4 * k + 2]!];
+    return Math.sqrt(dx * dx + dy * dy + dz * dz) - (diameterMm + places[4 * k + 3]!) / 2;
   }
 }

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import type { Pattern, Row } from "../piece/pattern";
 import { guideSteps } from "./guides";
-import type { GuideAsk, GuideStep } from "./guides";
+import type { GuideAsk, GuideStep } from "./guide-ask";
 import { solvePattern } from "./solve";
 import { boxWall, discTop, domeTop, pebbleTop, squareTop, taperedWall } from "./surface";
 import type { MarkingSurface } from "./surface";
@@ -33,6 +33,16 @@ describe("the middle", () => {
     expect(find(steps(taperedWall(80, 80, 90), {}), "centre")).toBeUndefined();
     expect(find(steps(discTop(105, 75), {}), "centre")).toBeUndefined();
   });
+});
+
+test("places kept free are drawn round before the rows, each by its measure", () => {
+  const said = (surface: MarkingSurface, keepOuts: Pattern["keepOuts"]) => find(steps(surface, { keepOuts: keepOuts! }), "kept-0")!;
+  expect(said(discTop(100), [{ count: 12, at: { radiusMm: 80 }, diameterMm: 22 }])).toMatchObject({
+    instrument: "compass",
+    text: "12 places 22 mm across, evenly round from twelve, 80 mm from the middle: draw round each lightly. No mark lies inside.",
+  });
+  expect(said(discTop(100), [{ count: 1, at: { radiusMm: 0 }, diameterMm: 24 }]).text).toContain("24 mm across, in the middle: draw round it");
+  expect(said(taperedWall(80, 80, 90), [{ count: 1, at: { heightMm: 40 }, diameterMm: 10 }]).text).toContain("40 mm above the foot");
 });
 
 describe("parting the round", () => {

@@ -1,38 +1,10 @@
 import { memory } from "../catalogue/provenance";
-import type { ObjectId, Part } from "../catalogue/vocabulary";
-import type { Form } from "../piece/form";
-import type { Pattern } from "../piece/pattern";
 import { sayFine } from "../units/length";
-import type { LengthUnit } from "../units/length";
-import { worksMm } from "./keep-outs";
+import type { GuideAsk, GuideStep } from "./guide-ask";
+import { keptSteps } from "./kept-steps";
 import { chordOf } from "./ring-count";
 import type { SolvedPattern, SolvedRow } from "./solved";
-import type { MarkingSurface } from "./surface";
 import { rowName } from "./working-order";
-
-export const INSTRUMENTS = ["compass", "tape", "ruler", "template", "stack", "tool", "pencil", "eye"] as const;
-export type Instrument = (typeof INSTRUMENTS)[number];
-
-/** One thing to do before the first dot is set. */
-export interface GuideStep {
-  readonly id: string;
-  readonly instrument: Instrument;
-  readonly title: string;
-  readonly text: string;
-}
-
-/** What decides the guides of a place. */
-export interface GuideAsk {
-  readonly form: Form;
-  readonly object: ObjectId;
-  readonly parts: readonly Part[];
-  readonly surface: MarkingSurface;
-  readonly pattern: Pattern;
-  readonly solved: SolvedPattern;
-  readonly unit: LengthUnit;
-  /** What the plan draws guides with and takes them off with, as they are called; null where it has none. */
-  readonly pencil: { readonly draw: string; readonly takeOff: string | null; readonly pressed: boolean } | null;
-}
 
 /** Parting by halves, as it is said [common practice]. */
 const HALVINGS: Readonly<Record<number, string>> = {
@@ -183,28 +155,6 @@ function notched({ surface }: GuideAsk): GuideStep | null {
   };
 }
 
-/** What stays free of marks because something goes there. */
-function keepOut({ object, parts, surface, unit }: GuideAsk): readonly GuideStep[] {
-  const steps: GuideStep[] = [];
-  if (object === "clock" && surface.shape === "top")
-    steps.push({
-      id: "hands",
-      instrument: "compass",
-      title: "Room for the works and the hands",
-      text: `Keep flat and low inside ${sayFine(worksMm(surface) / 2, unit)} round the hole, and nothing raised where the hands sweep: measure the longest hand.`,
-    });
-  if (parts.includes("numerals"))
-    steps.push({
-      id: "numerals",
-      instrument: "template",
-      title: "Where numerals are glued",
-      text: "Lay the dial on, draw round each numeral, and keep its inside bare: glue holds on the body, not on paint.",
-    });
-  if (object === "sign")
-    steps.push({ id: "hanger", instrument: "ruler", title: "Where it hangs", text: `Keep ${sayFine(6, unit)} round each hole clear: the cord rubs there.` });
-  return steps;
-}
-
 /** Less of it below than above: leaves in the middle of the height look too low [the rule is common practice, the share from memory]. */
 const STEM_SHARE = memory(0.45).value;
 
@@ -236,7 +186,7 @@ function takeOff({ pencil, pattern }: GuideAsk): GuideStep | null {
  */
 export function guideSteps(ask: GuideAsk): readonly GuideStep[] {
   const part = parting(ask);
-  const common = [...keepOut(ask), clear(ask)];
+  const common = [...keptSteps(ask), clear(ask)];
   const rings = ask.solved.rows.filter(({ refused }) => !refused).map((one) => ringStep(one, ask));
   const all = ask.pattern.byEye
     ? [centre(ask), front(ask), ...common, part ?? byEye(4)]

@@ -1,3 +1,5 @@
+import type { KeepOut } from "../../piece/pattern";
+import { keptFree } from "../keep-outs";
 import type { PlacedMark, SolvedPattern, SolvedRow } from "../solved";
 import type { MarkingSurface } from "../surface";
 import { swipeOutline } from "../swipe-outline";
@@ -12,6 +14,7 @@ export interface TemplateAsk {
   /** Parts of the round; of a dial 12 or 60. */
   readonly slices: number;
   readonly title: string;
+  readonly keepOuts?: readonly KeepOut[];
 }
 
 const PAD = 4;
@@ -40,10 +43,20 @@ export function stripeEdges({ level, row }: SolvedRow): readonly number[] {
   return row.kind === "band" || row.kind === "line" ? [level! - row.diameterMm / 2, level! + row.diameterMm / 2] : [];
 }
 
+type ToPaper = (flat: readonly [number, number]) => readonly [number, number];
+
+/** From a top as it is seen from above to a sheet, whose y goes downward. */
+export const downward: ToPaper = ([x, y]) => [x, -y];
+
 /** A mark at true size: a dot as a circle, a swipe by its edge. */
-export function markShape(spots: PlacedMark["spots"], at: (flat: readonly [number, number]) => readonly [number, number], group: string): Shape {
+export function markShape(spots: PlacedMark["spots"], at: ToPaper, group: string): Shape {
   const [first] = spots;
   return spots.length === 1
     ? circlePath(...at(first!.flat), first!.diameterMm / 2, "mark", group)
     : throughPoints(swipeOutline(spots).map(at), true, "mark", group);
+}
+
+/** Places kept free, as a help to draw round. */
+export function keptShapes({ surface, keepOuts = [] }: TemplateAsk, at: ToPaper = downward): readonly Shape[] {
+  return keptFree(surface, keepOuts).map(({ flat, diameterMm }) => circlePath(...at(flat), diameterMm / 2, "faint", "kept-free"));
 }

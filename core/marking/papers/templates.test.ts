@@ -26,6 +26,19 @@ test("each kind has its template, and each surface at least three that fit it", 
   expect(templateOf("oval").fits(discTop(50))).toBe(false);
 });
 
+test("places kept free stand on every sheet they lie on, at their size", () => {
+  const onTop = [{ count: 12, at: { radiusMm: 40 }, diameterMm: 9 }] as const;
+  for (const kind of ["slices", "rings", "dial", "marks"] as const) {
+    const kept = inGroup(templateOf(kind).draw({ surface: discTop(50), solved: null, slices: 8, title: "T", keepOuts: onTop }), "kept-free");
+    expect(kept).toHaveLength(12);
+    expect(ends(kept[0]!.d).slice(0, 2)).toEqual([-4.5, -40]);
+  }
+  const wall = [{ count: 2, at: { heightMm: 30 }, diameterMm: 12 }] as const;
+  expect(inGroup(templateOf("wrap").draw({ surface: taperedWall(90, 60, 80), solved: null, slices: 8, title: "T", keepOuts: wall }), "kept-free")).toHaveLength(
+    2,
+  );
+});
+
 describe("tops", () => {
   test("slices of a round top are at even angles, and part an oval's edge by length", () => {
     const angles = inGroup(draw("slices", discTop(50), [], 12), "slices").map(({ d }) => {

@@ -3,7 +3,7 @@ import { reachOf } from "../outline";
 import { plainMm } from "../words";
 import { circlePath, drawing, line, num, ovalPath, throughPoints, words } from "./sheet";
 import type { Drawing, Shape } from "./sheet";
-import { levelsOf, markShape, padded } from "./template-ask";
+import { downward, keptShapes, levelsOf, markShape, padded } from "./template-ask";
 import type { TemplateAsk } from "./template-ask";
 
 const TURN = 2 * Math.PI;
@@ -60,7 +60,7 @@ function spokes(surface: MarkingSurface, slices: number): readonly Shape[] {
 /** Lines from the middle to the edge. */
 export function slicesOf(ask: TemplateAsk): Drawing {
   const { surface, slices, title } = ask;
-  const shapes = [edgeOf(surface), notch(surface), ...cross(), ...spokes(surface, slices)];
+  const shapes = [edgeOf(surface), notch(surface), ...cross(), ...spokes(surface, slices), ...keptShapes(ask)];
   return drawing(
     `${title}: ${slices} slices`,
     "Cut it out, pin the cross on the middle, mark the edge at every line, join the marks through the middle.",
@@ -73,7 +73,7 @@ export function slicesOf(ask: TemplateAsk): Drawing {
 export function ringsOf(ask: TemplateAsk): Drawing {
   const { surface, title } = ask;
   const levels = levelsOf(ask);
-  const shapes: Shape[] = [edgeOf(surface), notch(surface), ...cross()];
+  const shapes: Shape[] = [edgeOf(surface), notch(surface), ...cross(), ...keptShapes(ask)];
   let last = -Infinity;
   for (const level of levels) {
     shapes.push(outlineAt(surface, level, "guide", "rings"));
@@ -98,7 +98,7 @@ export function ovalOf(ask: TemplateAsk): Drawing {
 export function dial(ask: TemplateAsk): Drawing {
   const { surface, slices, title } = ask;
   const ticks = slices === 60 ? 60 : 12;
-  const shapes: Shape[] = [edgeOf(surface), ...cross()];
+  const shapes: Shape[] = [edgeOf(surface), ...cross(), ...keptShapes(ask)];
   for (let k = 0; k < ticks; k++) {
     const hour = (k * 12) % ticks === 0;
     const turn = (TURN * k) / ticks;
@@ -127,11 +127,11 @@ export function sCurve({ surface, title }: TemplateAsk): Drawing {
 /** Everything at true size, as it lies on a flat top. */
 export function marksOf(ask: TemplateAsk): Drawing {
   const { surface, solved, title } = ask;
-  const shapes: Shape[] = [edgeOf(surface), notch(surface), ...cross()];
+  const shapes: Shape[] = [edgeOf(surface), notch(surface), ...cross(), ...keptShapes(ask)];
   for (const { row, marks, level } of solved?.rows.filter(({ refused }) => !refused) ?? []) {
     if (level !== null && marks.length === 0)
       for (const edge of [level - row.diameterMm / 2, level + row.diameterMm / 2]) shapes.push(outlineAt(surface, edge, "guide", "bands"));
-    for (const { spots } of marks) shapes.push(markShape(spots, ([x, y]) => [x, -y], `row-${row.id}`));
+    for (const { spots } of marks) shapes.push(markShape(spots, downward, `row-${row.id}`));
   }
   return drawing(`${title}: all marks`, "Seen straight from above, at true size.", topBox(surface), shapes);
 }

@@ -4,7 +4,7 @@ import { developWall, wallEdge } from "./develop";
 import type { Developed } from "./develop";
 import { drawing, line, throughPoints, words } from "./sheet";
 import type { Drawing, Shape } from "./sheet";
-import { laidRows, levelsOf, markShape, padded, stripeEdges } from "./template-ask";
+import { keptShapes, laidRows, levelsOf, markShape, padded, stripeEdges } from "./template-ask";
 import type { TemplateAsk } from "./template-ask";
 
 /** Diameters at foot and rim of a straight wall, mm. */
@@ -32,7 +32,7 @@ function wrapShapes(ask: TemplateAsk, bandsOnly: boolean): readonly Shape[] {
     return wall.at(round > 0 ? x / round : 0, up(level));
   };
   for (const { marks, row } of rows) for (const { spots } of marks) shapes.push(markShape(spots, onWall, `row-${row.id}`));
-  return shapes;
+  return [...shapes, ...keptShapes(ask, onWall)];
 }
 
 /** The whole wall laid flat. */
