@@ -10,7 +10,10 @@ export type ChangePattern = (set: Partial<Pattern>, clear?: readonly (keyof Patt
 
 /** What is counted at the table. */
 export interface Counted {
+  /** How many marks are set; as many as there are where the plan says that the row is on. */
   readonly of: (row: string) => number;
+  /** Whether the plan says that the row is on. */
+  readonly inPlan: (row: string) => boolean;
   readonly save: (row: string, count: number) => void;
 }
 

@@ -158,7 +158,7 @@ export function RowFields({ row, solved, rows, surface, guides, tools, hand, col
   );
   return (
     <div className="grid gap-3 sm:grid-cols-2">
-      <p className="text-soft sm:col-span-2">{hint}.</p>
+      <p className="text-soft first-letter:uppercase sm:col-span-2">{hint}.</p>
       <Choice
         label="Kind of row"
         value={row.kind}

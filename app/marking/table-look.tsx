@@ -46,7 +46,8 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
   const steps = workingOrder(place.surface, solved.rows);
   const byId = new Map(solved.rows.map((one) => [one.row.id, one]));
   const total = steps.reduce((sum, { row }) => sum + byId.get(row)!.count, 0);
-  const now = counted ? steps.reduce((sum, { row }) => sum + Math.min(counted.of(row), byId.get(row)!.count), 0) : 0;
+  const setOf = (row: string) => (counted ? Math.min(counted.of(row), byId.get(row)!.count) : 0);
+  const now = steps.reduce((sum, { row }) => sum + setOf(row), 0);
   if (steps.length === 0) return <p>No row is laid out yet.</p>;
   return (
     <div className="grid gap-3">
@@ -82,7 +83,13 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
                 </span>
                 {counted && (
                   <div className="ml-auto">
-                    <Counter one={one} set={Math.min(one.count, counted.of(id))} save={(count) => counted.save(id, count)} />
+                    {counted.inPlan(id) ? (
+                      <span className="flex items-center gap-2 text-soft">
+                        <Check aria-hidden size={18} /> Done in the plan
+                      </span>
+                    ) : (
+                      <Counter one={one} set={setOf(id)} save={(count) => counted.save(id, count)} />
+                    )}
                   </div>
                 )}
               </div>
@@ -92,7 +99,7 @@ export function TableLook({ place, solved, marking, counted, pieceId }: LookProp
       </ol>
       {pieceId && (
         <p>
-          When a colour is all set, its step is marked as done in{" "}
+          When a colour is all set, say so at its step in{" "}
           <Link to={`/pieces/${pieceId}`} className="underline">
             the plan
           </Link>

@@ -20,8 +20,8 @@ function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
   const { hand } = marking;
   const [measured, setMeasured] = useState<"no" | "wrong" | "yes">("no");
   return (
-    <li className="sheet grid gap-2 p-2 sm:grid-cols-[1fr_14rem_auto] sm:items-end">
-      <p className="min-w-0">
+    <li className="sheet grid grid-cols-[1fr_auto] items-end gap-2 p-2 sm:grid-cols-[1fr_14rem_auto]">
+      <p className="col-span-2 min-w-0 sm:col-span-1">
         <strong>{tool.label}</strong>
         {tool.set && <span className="text-soft">, {tool.set}</span>}
         <span className="block leading-snug">

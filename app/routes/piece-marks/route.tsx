@@ -14,6 +14,7 @@ import { zoneName } from "~/components/words";
 import { MarkingDesk } from "~/marking/marking-desk";
 import type { ChangePattern } from "~/marking/look-props";
 import { useMarking } from "~/marking/use-marking";
+import { useRowsDone } from "~/marking/use-rows-done";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { useRecord } from "~/piece/use-record";
 import { Awaited } from "~/components/awaited";
@@ -60,6 +61,7 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
   const free = places.filter(({ stayBare }) => stayBare === null);
   const place = free.find(({ zone }) => zone === asked) ?? free[0];
   const pencil = usePencil(view, place?.zone ?? "");
+  const rowsDone = useRowsDone(view, place?.zone ?? "");
   const base = piece.decoration?.baseColour ?? null;
   const material = menu.materials.find(({ id }) => id === piece.material);
   const said = piece.decoration?.colours;
@@ -79,9 +81,12 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
   const change: ChangePattern = (set, clear = []) => {
     const kept = Object.fromEntries(Object.entries({ ...pattern, ...set }).filter(([key]) => !clear.includes(key as keyof Pattern))) as unknown as Pattern;
     const others = patterns.filter(({ zone }) => zone !== place.zone);
-    save([{ op: "setPiece", path: "decoration.patterns", value: kept.rows.length === 0 && !kept.radiiMm ? others : [...others, kept] }]);
+    const { zone: _zone, rows, ...more } = kept;
+    const said = rows.length > 0 || Object.keys(more).length > 0;
+    save([{ op: "setPiece", path: "decoration.patterns", value: said ? [...others, kept] : others }]);
   };
-  const marked = (row: string) => marking.markedAsked.get(markedKey(place.zone, row)) ?? record.marked?.[markedKey(place.zone, row)] ?? 0;
+  const marked = (row: string) =>
+    rowsDone.has(row) ? Infinity : (marking.markedAsked.get(markedKey(place.zone, row)) ?? record.marked?.[markedKey(place.zone, row)] ?? 0);
   return (
     <MarkingDesk
       key={place.zone}
@@ -93,7 +98,7 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
       ground={base ?? material?.colour ?? "#d8d2c4"}
       title={piece.name}
       pieceId={record.id}
-      counted={{ of: marked, save: (row, count) => marking.setMarked(record.id, place.zone, row, count) }}
+      counted={{ of: marked, inPlan: (row) => rowsDone.has(row), save: (row, count) => marking.setMarked(record.id, place.zone, row, count) }}
       change={change}
       head={
         free.length > 1 && (
