@@ -9,6 +9,7 @@ import { capVolume, discArea } from "../piece/areas";
 import { MOST_LAYERS } from "../piece/piece";
 import type { Layer, Piece } from "../piece/piece";
 import type { Row } from "../piece/pattern";
+import { changedCounts } from "./changed-counts";
 import { solvePattern } from "./solve";
 import { withPatternLayers } from "./solve-piece";
 import { discTop } from "./surface";
@@ -178,6 +179,24 @@ describe("into the plan", () => {
     expect(count(smaller)).toBeLessThan(count(piece));
     const gone = withPatternLayers({ ...piece, decoration: { ...piece.decoration, patterns: [] } }, CATALOGUE);
     expect(gone.decoration!.layers!.some(({ rows }) => rows)).toBe(false);
+  });
+
+  test("another size says which rows count anew, and undone it says so back; what was said anew is no news", () => {
+    const [piece, smaller] = [marked(), marked({ kind: "frustum", topDiameterMm: 150, bottomDiameterMm: 100, heightMm: 190 })];
+    const changed = changedCounts(piece, smaller);
+    const count = (one: Piece, id: string) => one.decoration!.layers!.find(({ rows }) => rows?.some((each) => each.id === id))!.marks!.count;
+    expect(changed).toEqual([{ zone: "outside", row: "a", name: "Dots of 4 mm", before: count(piece, "a"), after: count(smaller, "a") }]);
+    expect(changedCounts(smaller, piece)).toEqual(changed.map(({ before, after, ...one }) => ({ ...one, before: after, after: before })));
+    // A rim too low for the last rows: they go no more.
+    const low = marked({ kind: "frustum", topDiameterMm: 203, bottomDiameterMm: 140, heightMm: 50 });
+    expect(
+      changedCounts(piece, low)
+        .filter(({ after }) => after === 0)
+        .map(({ row }) => row),
+    ).toContain("s");
+    const [pattern] = piece.decoration!.patterns!;
+    const said = { ...pattern!, rows: pattern!.rows.map((one) => (one.id === "a" ? { ...one, count: 8 } : one)) };
+    expect(changedCounts(piece, withPatternLayers({ ...piece, decoration: { ...piece.decoration, patterns: [said] } }, CATALOGUE))).toEqual([]);
   });
 
   test("the plan sets those marks: their paint, their time, and top dots only when the dots are dry through", () => {

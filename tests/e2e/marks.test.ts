@@ -98,7 +98,9 @@ describe.each(WIDTHS)("a tapered pot at %s", (_width, options) => {
       .getByRole("button", { name: /\d+ marks in 5 rows on the outside/ })
       .filter({ hasNotText: `${marks} marks` })
       .waitFor();
+    await page.getByText(new RegExp(`Laid out anew: dots of [\\d.]+ mm: \\d+ instead of ${count}; `)).waitFor();
     await allSaved(page);
+    await axeClean(page);
     await toRoom(page, "Marking out");
     await rowAt(page, 0).waitFor();
     expect(await total(page)).toBeGreaterThan(marks);

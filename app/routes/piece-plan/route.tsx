@@ -16,6 +16,7 @@ import { useRecord } from "~/piece/use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
 import { FactsPanel } from "./facts/panel";
+import { LaidAnew } from "./laid-anew";
 import { OnItAlready } from "./on-it-already";
 import { PhotoStrip } from "./photos/strip";
 import { PhotoViewer } from "./photos/viewer";
@@ -89,6 +90,7 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
   );
   const plan = (
     <div key="plan" {...skipTo("plan", "Skip to the plan")} className="min-w-0">
+      <LaidAnew piece={record.piece} />
       <Awaited
         of={loaderData.view}
         waiting={
