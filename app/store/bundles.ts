@@ -1,7 +1,9 @@
+import { CATALOGUE } from "#core/catalogue/catalogue";
 import { fingerprint } from "#core/coating/model/fingerprint";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
 import type { Pictures } from "#core/formats/notebook-file";
+import { withPatternLayers } from "#core/marking/solve-piece";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import { runCommand } from "./command";
@@ -144,7 +146,9 @@ export class ImportStopped extends Error {
  * @returns what became of the records that come in by themselves
  * @throws ImportStopped; whatever the browser throws when it cannot write (a full disk); the database is then as it was
  */
-export function importBundle(db: Database, bundle: Bundle, { label = "bringing the file in", progress, pictures }: ImportHow = {}): Promise<Imported> {
+export function importBundle(db: Database, read: Bundle, { label = "bringing the file in", progress, pictures }: ImportHow = {}): Promise<Imported> {
+  // Rows are planned with by the layers they come to, whoever wrote the file.
+  const bundle: Bundle = { ...read, pieces: read.pieces.map((record) => ({ ...record, piece: withPatternLayers(record.piece, CATALOGUE) })) };
   return runCommand(db, label, EVERYTHING, STORE_NAMES, async (recorder) => {
     for (const [id, bytes] of pictures ?? []) await recorder.putPicture({ id, bytes: bytes as Uint8Array<ArrayBuffer> });
     const counts = { added: 0, same: 0, beside: 0 };

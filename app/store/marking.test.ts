@@ -3,6 +3,8 @@ import "fake-indexeddb/auto";
 import { beforeEach, expect, test } from "@jest/globals";
 import { patternId, pieceId, toolId } from "#core/catalogue/ids";
 import { readBundle } from "#core/formats/bundle";
+import type { Bundle } from "#core/formats/write-bundle";
+import { writeBundle } from "#core/formats/write-bundle";
 import type { Row } from "#core/piece/pattern";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pebble } from "../../tests/reference/bench";
@@ -53,6 +55,16 @@ test("patterns, tools and marked rows go into a file and come out of it", async 
   expect((await pieceById(db, piece.id))?.marked).toEqual({ "top/r1": 18 });
   await removePattern(db, id, "Rings");
   expect(await patternsIn(db)).toEqual([]);
+});
+
+test("a file that tells of rows and not of what they come to is planned with them from the first", async () => {
+  const piece = { id: pieceId("fromoutside"), rev: 1, planId: null, piece: pebble({ decoration: { patterns: [{ zone: "top", rows: ROWS }] } }) };
+  const { bundle } = (readBundle(JSON.stringify(writeBundle({ pieces: [piece] })), CATALOGUE) as { readonly value: { readonly bundle: Bundle } }).value;
+  expect(await importBundle(db, bundle)).toMatchObject({ added: 1, beside: 0 });
+  const kept = (await pieceById(db, piece.id))!.piece.decoration!.layers!;
+  expect(kept.find(({ rows }) => rows)!.marks!.count).toBeGreaterThan(8);
+  // Brought in again it is the same piece.
+  expect(await importBundle(db, bundle)).toMatchObject({ added: 0, same: 1, beside: 0 });
 });
 
 test("a row that is unticked leaves nothing behind, and ticking is taken back", async () => {

@@ -51,6 +51,13 @@ describe("places that are kept free", () => {
     expect(held.rows[2]!.count).toBe(clear.filter(({ place }) => place % 2 === 0).length);
   });
 
+  test("a stripe that runs over one says that it is to be masked; one that does not says nothing", () => {
+    const keepOuts = [{ count: 1, at: { radiusMm: 60 }, diameterMm: 10 }] as const;
+    const stripes = (radiusMm: number) => solvePattern(FACE, { rows: [row("s", { kind: "band", diameterMm: 6, at: { radiusMm } })], keepOuts });
+    expect(stripes(67).findings).toMatchObject([{ code: "left-out", refused: false, row: "s" }]);
+    expect([stripes(69).findings, stripes(67).rows[0]!.refused]).toEqual([[], false]);
+  });
+
   test("the middle, for hands: no dot in it, and the first row begins outside", () => {
     const keepOuts = [{ count: 1, at: { radiusMm: 0 }, diameterMm: 24 }] as const;
     const { rows, findings } = solvePattern(FACE, { rows: [row("c", { kind: "centre" }), row("a")], keepOuts });

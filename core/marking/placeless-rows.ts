@@ -8,7 +8,7 @@ import type { LaidRow } from "./refusals";
 import { USUAL_GAP_MM } from "./ring-count";
 import { lastOf } from "./row-kinds";
 import { bareRow } from "./solved";
-import type { PlacedMark, SolvedRow } from "./solved";
+import type { MarkingFinding, PlacedMark, SolvedRow } from "./solved";
 import { plainMm } from "./words";
 
 function laid(row: Row, laying: Laying, more: Partial<SolvedRow>): LaidRow {
@@ -32,6 +32,16 @@ export function layCentre(row: Row, laying: Laying): LaidRow {
   return laid(row, laying, { level: 0, places: 1, marks: [mark] });
 }
 
+/** A stripe is looked at in so many points round. */
+const LOOKS = 360;
+
+const maskIt = (row: string): MarkingFinding => ({
+  code: "left-out",
+  refused: false,
+  row,
+  message: "it runs over a place that is kept free: mask that place first",
+});
+
 /** A band or a line all round. */
 export function layStripe(row: Row, laying: Laying, asked: { readonly rings: Rings; readonly level: number } | null): LaidRow {
   const radius = row.diameterMm / 2;
@@ -42,7 +52,10 @@ export function layStripe(row: Row, laying: Laying, asked: { readonly rings: Rin
     return notLaid(row, "over-the-edge", `a stripe of ${plainMm(row.diameterMm)} mm does not go there`);
   laying.edge = laying.outward ? Math.max(laying.edge, level + radius) : Math.min(laying.edge, level - radius);
   const rings = asked?.rings ?? laying.rings;
-  return laid(row, laying, { level, say: rings.surface.say(level), lengthMm: rings.at(level).lengthMm, places: 1, count: 1 });
+  const stripe = laid(row, laying, { level, say: rings.surface.say(level), lengthMm: rings.at(level).lengthMm, places: 1, count: 1 });
+  const { kept } = laying;
+  const meets = kept && Array.from({ length: LOOKS }, (_unused, k) => rings.at(level).at(k / LOOKS)).some(({ at }) => kept.nearest(at, row.diameterMm, 0));
+  return meets ? { ...stripe, notes: [...stripe.notes, maskIt(row.id)] } : stripe;
 }
 
 /** How far off the middle a top dot is set: so much of the room it has. */
