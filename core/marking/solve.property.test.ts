@@ -1,8 +1,9 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import type { Form } from "../piece/form";
-import type { Row } from "../piece/pattern";
+import type { KeepOut, Row } from "../piece/pattern";
 import { ROW_KINDS, ROW_SEATS, RUNS } from "../piece/pattern";
+import { keptFree } from "./keep-outs";
 import { apart } from "./ring-count";
 import { rowKind } from "./row-kinds";
 import { solvePattern } from "./solve";
@@ -67,6 +68,19 @@ const rows: fc.Arbitrary<readonly Row[]> = fc
   )
   .map((list) => list.map((row, k) => ({ ...row, id: `r${k}` }) as Row));
 
+const keepOuts: fc.Arbitrary<readonly KeepOut[]> = fc.array(
+  fc.record({
+    count: fc.integer({ min: 1, max: 12 }),
+    at: fc.oneof(
+      mm(0, 40).map((insetMm) => ({ insetMm })),
+      mm(0, 60).map((radiusMm) => ({ radiusMm })),
+      mm(0, 60).map((heightMm) => ({ heightMm })),
+    ),
+    diameterMm: mm(2, 30),
+  }),
+  { minLength: 1, maxLength: 3 },
+);
+
 const from = fc.constantFrom("centre" as const, "rim" as const);
 
 function surfaceFor({ form, zone, radiiMm }: Body): MarkingSurface {
@@ -105,6 +119,22 @@ describe("rows of a pattern, on any body", () => {
         }
         for (let k = 0; k < laid.length; k++)
           for (let m = 0; m < k; m++) expect(leastGap(laid[k]!.spots, laid[m]!.spots, () => false)).toBeGreaterThanOrEqual(-EPS);
+      }),
+      { numRuns: RUNS_OF_EACH },
+    );
+  });
+
+  test("no mark lies on a place that is kept free, and at most a fifth of a row is left out for it", () => {
+    fc.assert(
+      fc.property(bodies, rows, from, keepOuts, (body, list, way, kept) => {
+        const surface = surfaceFor(body);
+        const spots = keptFree(surface, kept);
+        for (const one of solvePattern(surface, { rows: list, from: way, keepOuts: kept }).rows.filter((each) => !each.refused && isSolid(each))) {
+          for (const { at, diameterMm } of spotsOf(one))
+            for (const spot of spots) expect(apart(at, spot.at)).toBeGreaterThanOrEqual((diameterMm + spot.diameterMm) / 2 - EPS);
+          const unit = rowKind(one.row.kind).unit?.(one.row, surface.shape === "wall").length ?? 1;
+          if (one.row.kind !== "scatter") expect(one.count).toBeGreaterThanOrEqual(0.8 * unit * one.places - EPS);
+        }
       }),
       { numRuns: RUNS_OF_EACH },
     );
