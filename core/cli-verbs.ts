@@ -5,6 +5,7 @@ import { planPiece } from "./coating/planner/plan-piece";
 import { parseCheck } from "./formats/parse-check";
 import { parseAsk } from "./formats/parse-ask";
 import type { PlanAsk } from "./formats/parse-ask";
+import { answerDry } from "./formats/parse-dry";
 import { answerMark } from "./formats/parse-mark";
 import { parsePiece } from "./formats/parse-piece";
 import { answerHide, parseFilm, parseTint } from "./formats/parse-film";
@@ -43,6 +44,7 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   film: (document) => answered(parseFilm(document, CATALOGUE), film),
   hide: (document) => answerHide(document, CATALOGUE),
   tint: (document) => answered(parseTint(document), tint),
+  dry: (document) => answerDry(document, CATALOGUE),
   mark: answerMark,
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };

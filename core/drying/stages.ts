@@ -24,7 +24,7 @@ const COAT_MICRONS = 75;
 const THICK_MARK_MICRONS = 800;
 
 /** Time to touch grows as A·w + B·w²: 0.248 and 2.53e-4 for w in µm, minutes [from memory: handbook §10]. */
-function touchLaw(wetMicrons: number): number {
+export function touchLaw(wetMicrons: number): number {
   return 0.248 * wetMicrons + 2.53e-4 * wetMicrons ** 2;
 }
 

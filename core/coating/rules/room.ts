@@ -1,22 +1,14 @@
-import { published } from "../../catalogue/provenance";
-import { dewPointC } from "../../drying/air";
 import { roomFactor } from "../../drying/room-factor";
+import { DEW_SOURCE, roomFaults } from "../../drying/room-limits";
 import { setPiece } from "./fixes";
 import { films, isLoose } from "../facts/facts";
 import type { StackFacts } from "../facts/facts";
 import type { Rule } from "./rule";
 import { rulesUnder } from "./help";
 
-/** Labels mostly say 10 °C; a room people work in is 20 [common practice]. */
-const WARN_BELOW_C = 10;
+/** A room people work in [common practice]. */
 const COMFORTABLE_C = 20;
 const COMFORTABLE_RH = 0.55;
-const WARN_ABOVE_RH = 0.75;
-const STOP_ABOVE_RH = 0.85;
-const WARN_ABOVE_C = 30;
-const STOP_ABOVE_C = 35;
-/** A surface closer to the dew point than this sweats, K. */
-const DEW_MARGIN_K = 3;
 
 const drying = (stack: StackFacts) => films(stack).filter((fact) => !isLoose(fact));
 const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -32,9 +24,9 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
     find: (stack) => {
       const here = stack.room.temperatureC;
       const cold = [...drying(stack)].sort((a, b) => b.product!.drying.minC - a.product!.drying.minC)[0];
-      if (!cold || (here >= WARN_BELOW_C && here >= cold.product!.drying.minC)) return [];
-      const severity = here < cold.product!.drying.minC ? ("stop" as const) : ("warn" as const);
-      return [{ at: cold, words: { here: String(here) }, severity, change: setPiece("room.temperatureC", COMFORTABLE_C) }];
+      const severity = cold ? roomFaults(cold.product!.drying, stack.room).cold : null;
+      if (!severity) return [];
+      return [{ at: cold!, words: { here: String(here) }, severity, change: setPiece("room.temperatureC", COMFORTABLE_C) }];
     },
   },
   {
@@ -47,16 +39,9 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
       const here = stack.room.relativeHumidity;
       const never = drying(stack).find((fact) => roomFactor(fact.product!.drying.by, stack.room) === null);
       const at = never ?? drying(stack)[0];
-      if (!at || (here <= WARN_ABOVE_RH && !never)) return [];
-      return [
-        {
-          at,
-          culprits: [],
-          words: { here: percent(here) },
-          severity: never || here > STOP_ABOVE_RH ? ("stop" as const) : ("warn" as const),
-          change: setPiece("room.relativeHumidity", COMFORTABLE_RH),
-        },
-      ];
+      const severity = at ? roomFaults(at.product!.drying, stack.room).humid : null;
+      if (!at || !severity) return [];
+      return [{ at, culprits: [], words: { here: percent(here) }, severity, change: setPiece("room.relativeHumidity", COMFORTABLE_RH) }];
     },
   },
   {
@@ -65,11 +50,10 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
     message: "the {zone} may sweat under {step}",
     why: "a surface within 3 °C of the dew point gathers water out of the air",
     fix: "Warm the piece and the room, or dry the air.",
-    provenance: published("ISO 8502-4 guidance: surface at least 3 °C above the dew point"),
+    provenance: DEW_SOURCE,
     find: (stack) => {
-      const { temperatureC, relativeHumidity } = stack.room;
       const at = drying(stack)[0];
-      if (!at || temperatureC - dewPointC(temperatureC, relativeHumidity) >= DEW_MARGIN_K) return [];
+      if (!at || !roomFaults(at.product!.drying, stack.room).dew) return [];
       return [{ at, change: setPiece("room.relativeHumidity", COMFORTABLE_RH) }];
     },
   },
@@ -84,16 +68,9 @@ export const ROOM_RULES: readonly Rule[] = rulesUnder("Time and room", [
       // A label may name a limit of its own.
       const over = drying(stack).find((fact) => here > (fact.product!.drying.maxC ?? Infinity));
       const at = over ?? drying(stack)[0];
-      if (!at || (here <= WARN_ABOVE_C && !over)) return [];
-      return [
-        {
-          at,
-          culprits: [],
-          words: { here: String(here) },
-          severity: over || here > STOP_ABOVE_C ? ("stop" as const) : ("warn" as const),
-          change: setPiece("room.temperatureC", COMFORTABLE_C),
-        },
-      ];
+      const severity = at ? roomFaults(at.product!.drying, stack.room).hot : null;
+      if (!at || !severity) return [];
+      return [{ at, culprits: [], words: { here: String(here) }, severity, change: setPiece("room.temperatureC", COMFORTABLE_C) }];
     },
   },
 ]);

@@ -1,0 +1,47 @@
+import Joi from "joi";
+import type { Catalogue } from "../catalogue/catalogue";
+import { AIRFLOWS } from "../catalogue/vocabulary";
+import { dryingOf } from "../drying/film-drying";
+import { whatIf } from "../drying/what-if";
+import { ROOM_TEMPERATURE_C } from "../piece/piece";
+import type { Room } from "../piece/piece";
+import { checkShape } from "./check-shape";
+import { bad, good } from "./problem";
+import type { Parsed } from "./problem";
+
+const DRY_SCHEMA = Joi.object({
+  product: Joi.string().max(80).required(),
+  room: Joi.object({
+    temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most).required(),
+    relativeHumidity: Joi.number().min(0).max(1).required(),
+    airflow: Joi.string()
+      .valid(...AIRFLOWS)
+      .required(),
+  }).required(),
+  wetMicrons: Joi.number().greater(0).max(10_000),
+  marks: Joi.object({ diameterMm: Joi.number().min(0.1).max(100).required() }),
+  thinningPercent: Joi.number().min(0).max(1000),
+  material: Joi.string().max(80),
+}).oxor("wetMicrons", "marks");
+
+interface DryDocument {
+  readonly product: string;
+  readonly room: Room;
+  readonly wetMicrons?: number;
+  readonly marks?: { readonly diameterMm: number };
+  readonly thinningPercent?: number;
+  readonly material?: string;
+}
+
+/** Reads what `dry` is asked, and answers it: the stages of one film in one room, what is wrong there, and what would help. */
+export function answerDry(document: unknown, catalogue: Catalogue): Parsed<unknown> {
+  const shape = checkShape<DryDocument>(DRY_SCHEMA, document);
+  if (!shape.ok) return shape;
+  const { product: named, material: on, ...rest } = shape.value;
+  const product = catalogue.products.get(named as never);
+  if (!product) return bad("unknown-id", "product", `"${named}" is not a product class known here`);
+  const material = on === undefined ? undefined : catalogue.materials.get(on as never);
+  if (on !== undefined && !material) return bad("unknown-id", "material", `"${on}" is not a material known here`);
+  const ask = { ...rest, product, ...(material ? { material } : {}) };
+  return good({ ...dryingOf(ask), helps: whatIf(ask) });
+}

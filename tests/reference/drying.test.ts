@@ -1,0 +1,161 @@
+/** Drying stage by stage: the air against a psychrometrics library, films against their classes, common practice and one another. */
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import psychrolib from "psychrolib";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { materialId, productId } from "#core/catalogue/ids";
+import { dewPointC, saturationHpa, STANDARD_ROOM, wetBulbC } from "#core/drying/air";
+import { dryingOf } from "#core/drying/film-drying";
+import type { DryingAsk, FilmStages } from "#core/drying/film-drying";
+import { warmedTo, whatIf } from "#core/drying/what-if";
+import type { Room } from "#core/piece/piece";
+
+psychrolib.SetUnitSystem(psychrolib.SI);
+const SEA_LEVEL_PA = 101_325;
+const room = (temperatureC: number, relativeHumidity: number, airflow: Room["airflow"] = "still"): Room => ({ temperatureC, relativeHumidity, airflow });
+const product = (id: string) => CATALOGUE.products.get(productId(id))!;
+const PAINT = product("craft-acrylic");
+const stages = (ask: Partial<DryingAsk>): FilmStages => dryingOf({ product: PAINT, room: STANDARD_ROOM, ...ask }).stages!;
+const HOUR = 60;
+
+describe("the air, against a psychrometrics library", () => {
+  const AIR = [5, 12, 18, 23, 30, 38].flatMap((celsius) => [0.2, 0.5, 0.75, 0.95].map((humidity) => [celsius, humidity] as const));
+  test.each(AIR)("%p °C at %p", (celsius, humidity) => {
+    expect(Math.abs((saturationHpa(celsius) * 100) / psychrolib.GetSatVapPres(celsius) - 1)).toBeLessThan(0.004);
+    // Below freezing the library tells of frost and ice.
+    const [dew, wet] = [dewPointC(celsius, humidity), wetBulbC(celsius, humidity)];
+    if (dew > 0) expect(Math.abs(dew - psychrolib.GetTDewPointFromRelHum(celsius, humidity))).toBeLessThan(0.1);
+    if (wet > 0) expect(Math.abs(wet - psychrolib.GetTWetBulbFromRelHum(celsius, humidity, SEA_LEVEL_PA))).toBeLessThan(0.35);
+  });
+});
+
+describe("films in the standard atmosphere", () => {
+  test("every class has its own times back", () => {
+    for (const one of CATALOGUE.products.values()) {
+      const { touch, recoat, cureDays } = one.drying;
+      const { dryToTouch, dryToRecoat, cured } = stages({ product: one });
+      expect([dryToTouch.typicalMin, dryToTouch.cautiousMin]).toEqual([touch.typical, touch.cautious].map((min) => expect.closeTo(min, 6) as unknown));
+      if (recoat) expect(dryToRecoat.typicalMin).toBeCloseTo(Math.max(recoat.typical, touch.typical), 6);
+      if (cureDays) expect(cured!.typicalMin).toBeGreaterThanOrEqual(cureDays.typical - 1e-6);
+      else expect(cured).toBeNull();
+    }
+  });
+
+  test("common practice: a coat is set in well under half an hour, a dot before it is sealed takes a day or two, a day before it is baked", () => {
+    expect(stages({}).setToTouch.typicalMin).toBeLessThan(25);
+    for (const diameterMm of [3, 4.5, 6]) {
+      const { dryThrough } = stages({ marks: { diameterMm } });
+      expect(dryThrough.typicalMin).toBeGreaterThanOrEqual(24 * HOUR);
+      expect(dryThrough.cautiousMin).toBeLessThanOrEqual(2.5 * 24 * HOUR);
+    }
+    for (const one of CATALOGUE.products.values()) if (one.bakeable) expect(one.bakeable.afterMin).toBeGreaterThanOrEqual(20 * HOUR);
+  });
+
+  test("thinned paint of the same thickness has more to give off: by what is not solids", () => {
+    const solids = PAINT.film.volumeSolidsPercent! / 100;
+    const ratio = stages({ thinningPercent: 50 }).dryToTouch.typicalMin / stages({}).dryToTouch.typicalMin;
+    expect(ratio).toBeCloseTo((1 - solids / 1.5) / (1 - solids), 9);
+  });
+
+  test("a bare thirsty face is dry to the touch sooner and dry through later", () => {
+    const material = CATALOGUE.materials.get(materialId("terracotta"))!;
+    expect(stages({ material }).dryToTouch.typicalMin).toBeLessThan(stages({}).dryToTouch.typicalMin);
+    expect(stages({ material }).dryThrough.typicalMin).toBeGreaterThan(stages({}).dryThrough.typicalMin);
+  });
+
+  test("a thick oil film is slower, poured resin is not", () => {
+    const thicker = (id: string) => {
+      const one = product(id);
+      return stages({ product: one, wetMicrons: one.film.wetMicrons! * 2 }).dryThrough.typicalMin / stages({ product: one }).dryThrough.typicalMin;
+    };
+    expect(thicker("solvent-enamel")).toBeCloseTo(2, 6);
+    expect(thicker("coating-resin")).toBeCloseTo(1, 6);
+  });
+});
+
+describe("whatever is asked", () => {
+  const rooms = fc.record({
+    temperatureC: fc.integer({ min: 5, max: 34 }),
+    relativeHumidity: fc.integer({ min: 10, max: 92 }).map((percent) => percent / 100),
+    airflow: fc.constantFrom("still" as const, "drafty" as const, "fan" as const),
+  });
+  const products = fc.constantFrom(...[...CATALOGUE.products.values()].filter(({ drying }) => drying.by !== "none"));
+  const order = ({ setToTouch, dryToTouch, dryToRecoat, dryHard, dryThrough, cured }: FilmStages) => [
+    setToTouch,
+    dryToTouch,
+    dryToRecoat,
+    dryHard,
+    dryThrough,
+    ...(cured ? [cured] : []),
+  ];
+
+  test("stages follow one another, and the careful column is never the shorter", () => {
+    fc.assert(
+      fc.property(products, rooms, fc.integer({ min: 20, max: 1500 }), fc.integer({ min: 0, max: 80 }), (one, here, wetMicrons, thinningPercent) => {
+        const { stages: found } = dryingOf({ product: one, room: here, wetMicrons, thinningPercent });
+        if (!found) return;
+        const all = order(found);
+        for (const [k, { typicalMin, cautiousMin }] of all.entries()) {
+          expect(cautiousMin).toBeGreaterThanOrEqual(typicalMin - 1e-9);
+          if (k > 0) {
+            expect(typicalMin).toBeGreaterThanOrEqual(all[k - 1]!.typicalMin - 1e-9);
+            expect(cautiousMin).toBeGreaterThanOrEqual(all[k - 1]!.cautiousMin - 1e-9);
+          }
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test("colder, damper or thicker is never sooner; water films know the damp", () => {
+    fc.assert(
+      fc.property(rooms, fc.integer({ min: 20, max: 900 }), (here, wetMicrons) => {
+        const at = (more: Partial<Room>, wet = wetMicrons) => dryingOf({ product: PAINT, room: { ...here, ...more }, wetMicrons: wet }).stages;
+        const now = at({})!.dryThrough.typicalMin;
+        expect(at({ temperatureC: here.temperatureC - 3 })?.dryThrough.typicalMin ?? Infinity).toBeGreaterThan(now);
+        expect(at({ relativeHumidity: here.relativeHumidity + 0.06 })?.dryThrough.typicalMin ?? Infinity).toBeGreaterThan(now);
+        expect(at({}, wetMicrons * 1.5)!.dryThrough.typicalMin).toBeGreaterThanOrEqual(now);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe("what would help", () => {
+  test("warmed air holds the water it held, so it is drier", () => {
+    const warm = warmedTo(room(10, 0.85), 22);
+    expect(saturationHpa(22) * warm.relativeHumidity).toBeCloseTo(saturationHpa(10) * 0.85, 9);
+    expect(warm.relativeHumidity).toBeLessThan(0.45);
+  });
+
+  test("where nothing dries, it is told with what makes it dry; a fan alone is no help there", () => {
+    const ask = { product: PAINT, room: room(10, 1) };
+    expect(dryingOf(ask)).toMatchObject({ stages: null, findings: [{ code: "too-humid", severity: "stop" }, { code: "dew" }] });
+    expect(whatIf(ask).map(({ remedy, saves }) => [remedy, saves])).toEqual([
+      ["warmer", null],
+      ["drier", null],
+    ]);
+  });
+
+  test("in a cool damp back room each is worth something, and what is said is what comes of it", () => {
+    const ask = { product: PAINT, room: room(12, 0.75) };
+    const helps = whatIf(ask);
+    expect(helps.map(({ remedy }) => remedy).sort()).toEqual(["drier", "fan", "warmer"]);
+    for (const { room: changed, recoat, saves } of helps) {
+      expect(dryingOf({ ...ask, room: changed }).stages!.dryToRecoat).toEqual(recoat);
+      expect(saves!.typicalMin).toBeGreaterThan(5);
+    }
+    expect(whatIf({ product: PAINT, room: room(23, 0.45, "fan") })).toEqual([]);
+  });
+
+  test("each limit speaks for itself: cold, hot, resin that stalls, a spray that clouds, a coat too thick", () => {
+    const codes = (ask: Partial<DryingAsk>) =>
+      dryingOf({ product: PAINT, room: STANDARD_ROOM, ...ask }).findings.map(({ code, severity }) => `${code} ${severity}`);
+    expect(codes({})).toEqual([]);
+    expect(codes({ room: room(8, 0.4) })).toEqual([`too-cold ${PAINT.drying.minC > 8 ? "stop" : "warn"}`]);
+    expect(codes({ room: room(33, 0.3) })).toEqual(["too-hot-sun warn"]);
+    expect(codes({ product: product("coating-resin"), room: room(13, 0.5) })).toContain("stalls stop");
+    expect(codes({ wetMicrons: 400 })).toEqual(["too-thick warn"]);
+    expect(codes({ marks: { diameterMm: 6 } })).toEqual([]);
+  });
+});
