@@ -53,6 +53,59 @@ describe("a piece that comes with rows", () => {
   });
 });
 
+describe("pieces together", () => {
+  const EVENING = [{ from: "19:00", to: "21:30" }];
+  const freeHours = { weekday: [EVENING, EVENING, EVENING, EVENING, [], [{ from: "10:00", to: "16:00" }], []], exceptions: [], timeZone: "Europe/London" };
+  const pieces = [
+    { id: "pebbles", piece: { ...piece, count: 120 }, due: "2026-12-19" },
+    { id: "mugs", piece: mug({ count: 4 }) },
+  ];
+  const together = (more: object) => {
+    const answer = runVerb("schedule", JSON.stringify({ pieces, start: "2026-11-30", freeHours, ...more }));
+    if (!answer.ok) throw new Error(`${answer.problem.path}: ${answer.problem.message}`);
+    return answer.value as {
+      readonly sittings: readonly {
+        readonly from: string;
+        readonly tasks: readonly { readonly piece: string; readonly step: string; readonly count: number; readonly part?: number }[];
+      }[];
+      readonly handle: Readonly<Record<string, string>>;
+      readonly bound: { readonly gapMin: number } | null;
+      readonly findings: readonly { readonly code: string; readonly pieces: readonly string[]; readonly message: string }[];
+    };
+  };
+
+  test("a hundred and twenty pebbles and four mugs for a Saturday three weeks off: dots go over evenings, all of them", () => {
+    const { sittings, handle, findings } = together({});
+    expect(findings).toEqual([]);
+    expect(Date.parse(handle.pebbles!)).toBeLessThan(Date.parse("2026-12-19T08:00:00Z"));
+    const dots = sittings.flatMap(({ tasks }) => tasks).filter((task) => task.piece === "pebbles" && task.step.includes("decorate"));
+    expect(dots.length).toBeGreaterThan(1);
+    expect(dots.reduce((sum, { count }) => sum + count, 0)).toBe(120);
+  });
+
+  test("too much is told before it is begun, with both figures; what is late by how much; no hours at all", () => {
+    const due = together({ pieces: pieces.map((one) => ({ ...one, due: "2026-12-03" })) });
+    expect([...new Set(due.findings.map(({ code }) => code))]).toEqual(["too-much", "late"]);
+    expect(due.findings[0]!.message).toMatch(/^[\d.]+ hours of work and [\d.]+ free before 2026-12-03T08:00/);
+    expect(together({ freeHours: { ...freeHours, weekday: [[], [], [], [], [], [], []] } })).toMatchObject({
+      sittings: [],
+      bound: null,
+      findings: [{ code: "no-hours" }],
+    });
+  });
+
+  test("bad input is told by its place", () => {
+    const problem = (document: object) => {
+      const answer = runVerb("schedule", JSON.stringify({ pieces, start: "2026-11-30", freeHours, ...document }));
+      return answer.ok ? null : answer.problem.path;
+    };
+    expect(problem({ start: "soon" })).toBe("start");
+    expect(problem({ pieces: [pieces[0], pieces[0]] })).toBe("pieces.1");
+    expect(problem({ pieces: [{ id: "a", piece: { ...piece, material: "cheese" } }] })).toBe("pieces.0.piece.material");
+    expect(problem({ rackPlaces: 3 })).toBe("rackPlaces");
+  });
+});
+
 describe("what the user wants kept", () => {
   test("stays in every plan, with the user's coats", () => {
     const { candidates } = plan({ piece, keep: [{ zone: "top", role: "prime", product: "white-craft-acrylic", coats: 3 }] });

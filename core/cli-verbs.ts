@@ -9,6 +9,7 @@ import { answerDry } from "./formats/parse-dry";
 import { answerMark } from "./formats/parse-mark";
 import { parsePiece } from "./formats/parse-piece";
 import { answerHide, parseFilm, parseTint } from "./formats/parse-film";
+import { parseSchedule } from "./formats/parse-schedule";
 import { parseThin } from "./formats/parse-thin";
 import { film } from "./film/film";
 import { thin } from "./film/thin";
@@ -17,11 +18,9 @@ import { bad } from "./formats/problem";
 import type { Parsed } from "./formats/problem";
 import { withPatternLayers } from "./marking/solve-piece";
 import { zoneAreas } from "./piece/zone-areas";
+import { scheduled } from "./cli-schedule";
 import { datedCandidate } from "./schedule/dates-of";
-import { instantOf, usualHours } from "./schedule/free-hours";
-
-/** Of "YYYY-MM-DD". */
-const DATE_LENGTH = 10;
+import { usualHours, writtenInstant } from "./schedule/free-hours";
 
 function answered<T>(parsed: Parsed<T>, answer: (value: T) => unknown): Parsed<unknown> {
   return parsed.ok ? { ok: true, value: answer(parsed.value) } : parsed;
@@ -33,7 +32,7 @@ function plan({ piece, shelf, keep, freeHours, start }: PlanAsk): unknown {
   const set = planPiece(withPatternLayers(piece, CATALOGUE), catalogue, keep ? { keep } : {});
   if (start === undefined) return set;
   const hours = freeHours ?? usualHours("UTC");
-  const from = start.length === DATE_LENGTH ? instantOf(start, "00:00", hours.timeZone) : Date.parse(start);
+  const from = writtenInstant(start, "00:00", hours.timeZone);
   return { ...set, dates: set.candidates.map((one) => datedCandidate(piece, one, catalogue, hours, from)) };
 }
 
@@ -45,6 +44,7 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   hide: (document) => answerHide(document, CATALOGUE),
   tint: (document) => answered(parseTint(document), tint),
   dry: (document) => answerDry(document, CATALOGUE),
+  schedule: (document) => answered(parseSchedule(document, CATALOGUE), scheduled),
   mark: answerMark,
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };

@@ -14,7 +14,21 @@ const examples = [...page.matchAll(/npm run -s core -- (\w+) <<'JSON'\n([\s\S]*?
 
 describe("the examples of docs/headless.md", () => {
   test("there is one for each verb, one for all that plan takes, and one for each shape of mark", () =>
-    expect(examples.map((one) => one.verb)).toEqual(["plan", "plan", "check", "thin", "film", "hide", "tint", "dry", "mark", "mark", "mark", "area"]));
+    expect(examples.map((one) => one.verb)).toEqual([
+      "plan",
+      "plan",
+      "check",
+      "thin",
+      "film",
+      "hide",
+      "tint",
+      "dry",
+      "schedule",
+      "mark",
+      "mark",
+      "mark",
+      "area",
+    ]));
 
   test.each(examples)("$verb answers with one JSON document and nothing else", ({ verb, input }) => {
     const { status, stdout, stderr } = door(verb, input);

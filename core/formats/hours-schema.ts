@@ -37,6 +37,13 @@ export function instantSchema(joi: JoiRoot): Joi.StringSchema {
     .messages({ "any.invalid": `{{#label}} must be an instant between the years ${FIRST_YEAR} and ${LAST_YEAR}` });
 }
 
+/** A day, or an instant. */
+export function whenSchema(joi: JoiRoot): Joi.AlternativesSchema {
+  return joi
+    .alternatives(daySchema(joi), instantSchema(joi))
+    .messages({ "alternatives.match": "{{#label}} must be a date such as 2026-05-01, or an instant such as 2026-05-01T19:00:00Z" });
+}
+
 function isTimeZone(name: string): boolean {
   try {
     return new Intl.DateTimeFormat("en", { timeZone: name }) instanceof Intl.DateTimeFormat;

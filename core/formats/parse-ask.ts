@@ -7,7 +7,7 @@ import type { StepChoice } from "../coating/model/step";
 import type { PinnedStep } from "../coating/planner/piece-search";
 import type { Piece } from "../piece/piece";
 import type { FreeHours } from "../schedule/free-hours";
-import { daySchema, hoursSchema, instantSchema } from "./hours-schema";
+import { hoursSchema, whenSchema } from "./hours-schema";
 import { SHEENS } from "../catalogue/vocabulary";
 import { checkShape } from "./check-shape";
 import { stepKeys } from "./step-keys";
@@ -73,10 +73,6 @@ const OWN = Joi.object({
   }),
 });
 
-const START = Joi.alternatives(daySchema(Joi), instantSchema(Joi)).messages({
-  "alternatives.match": "{{#label}} must be a date such as 2026-05-01, or an instant such as 2026-05-01T19:00:00Z",
-});
-
 const ASK_SCHEMA = Joi.object({
   piece: Joi.object().unknown().required(),
   shelf: Joi.array().items(OWN).max(2000).unique("id"),
@@ -84,7 +80,7 @@ const ASK_SCHEMA = Joi.object({
     .items(Joi.object({ zone: zoneSchema(Joi).required(), ...stepKeys(Joi) }))
     .max(200),
   freeHours: hoursSchema(Joi),
-  start: START,
+  start: whenSchema(Joi),
 }).with("freeHours", "start");
 
 type Stated = Omit<PlanAsk, "keep" | "piece"> & {

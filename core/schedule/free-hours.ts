@@ -55,6 +55,21 @@ export function instantOf(date: string, time: string, timeZone: string): number 
   return fits.length > 0 ? Math.min(...fits) : asUtc - before;
 }
 
+/** Of "YYYY-MM-DD". */
+const DATE_LENGTH = 10;
+
+/**
+ * A day or an instant as it is written in a file.
+ *
+ * @param text "YYYY-MM-DD", or ISO 8601 with an offset
+ * @param time "HH:MM" of a day that is meant where no time is said
+ * @param timeZone IANA name
+ * @returns ms
+ */
+export function writtenInstant(text: string, time: string, timeZone: string): number {
+  return text.length === DATE_LENGTH ? instantOf(text, time, timeZone) : Date.parse(text);
+}
+
 /**
  * The local date of an instant, "YYYY-MM-DD".
  *

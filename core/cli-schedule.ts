@@ -1,0 +1,120 @@
+import { CATALOGUE } from "./catalogue/catalogue";
+import { planPiece } from "./coating/planner/plan-piece";
+import { withPatternLayers } from "./marking/solve-piece";
+import type { Piece } from "./piece/piece";
+import { MIN_PER_DAY } from "./units/duration";
+import { MS_PER_MIN } from "./schedule/free-hours";
+import type { FreeHours } from "./schedule/free-hours";
+import { overloads } from "./schedule/together/overload";
+import { pieceWork } from "./schedule/together/piece-work";
+import type { PieceWork } from "./schedule/together/network";
+import type { Stint } from "./schedule/together/dispatch";
+import { scheduleAll } from "./schedule/together/schedule-all";
+import type { Goal, Together } from "./schedule/together/schedule-all";
+
+/** What is asked of a schedule in a file; instants in ms. */
+export interface ScheduledAsk {
+  readonly pieces: readonly { readonly id: string; readonly piece: Piece; readonly due: number | null }[];
+  readonly start: number;
+  readonly freeHours: FreeHours;
+  readonly goal?: Goal;
+  readonly careful?: boolean;
+  readonly seed?: number;
+  /** How long it may look for a better order, about; the same number gives the same schedule. */
+  readonly seconds?: number;
+}
+
+interface ScheduleFinding {
+  readonly code: "no-plan" | "no-hours" | "late" | "too-much";
+  readonly severity: "stop" | "warn";
+  readonly pieces: readonly string[];
+  readonly message: string;
+}
+
+/** What is lost in reckoning is no piece. */
+const ROUNDING = 1e-6;
+/** So many orders are tried in what is taken for a second. */
+const TRIES_A_SECOND = 60;
+
+const iso = (instant: number) => new Date(instant).toISOString();
+const MIN_PER_HOUR = 60;
+/** From here on a time is told in days. */
+const DAYS_FROM_MIN = 48 * MIN_PER_HOUR;
+const tenth = (value: number) => Math.round(value * 10) / 10;
+const hoursOf = (min: number) => tenth(min / MIN_PER_HOUR);
+const lateBy = (min: number) => (min < DAYS_FROM_MIN ? `${hoursOf(min)} hours` : `${tenth(min / MIN_PER_DAY)} days`);
+
+function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
+  const byPiece = (instants: readonly number[]) => Object.fromEntries(network.pieces.map(({ id }, index) => [id, iso(instants[index]!)]));
+  const begun = new Map<number, number>();
+  /** Of a batch as many as are done in this part; what is begun counts where it is finished. */
+  const countOf = ({ node, from, to }: Stint) => {
+    const { piece, ms } = network.nodes[node]!;
+    const { count } = network.pieces[piece]!;
+    const before = begun.get(node) ?? 0;
+    const after = before + to - from;
+    begun.set(node, after);
+    const finished = (worked: number) => Math.floor((worked / ms) * count + ROUNDING);
+    return count === 1 ? 1 : finished(after) - finished(before);
+  };
+  return {
+    sittings: sittings.map(({ from, to, stints }) => ({
+      from: iso(from),
+      to: iso(to),
+      tasks: stints.map((stint) => {
+        const { piece, task } = network.nodes[stint.node]!;
+        return {
+          piece: network.pieces[piece]!.id,
+          step: task.stepId,
+          coat: task.coat,
+          ...(task.half ? { half: task.half } : {}),
+          count: countOf(stint),
+          ...(stint.part ? { part: stint.part } : {}),
+          ...(stint.windowShut ? { windowShut: true } : {}),
+          from: iso(stint.from),
+          to: iso(stint.to),
+        };
+      }),
+    })),
+    handle: byPiece(handle),
+    cured: byPiece(cured),
+    bound: { name: bound.name, value: iso(bound.at), gapMin: Math.round(gapMs / MS_PER_MIN) },
+  };
+}
+
+function findingsOf(together: Together, hours: FreeHours, start: number): readonly ScheduleFinding[] {
+  const names = together.network.pieces.map(({ id }) => id);
+  const late = together.late.flatMap((ms, index): ScheduleFinding[] =>
+    ms === 0 ? [] : [{ code: "late", severity: "warn", pieces: [names[index]!], message: `it is ready ${lateBy(ms / MS_PER_MIN)} after it is due` }],
+  );
+  const much = overloads(together.network, hours, start).map(({ due, workMin, freeMin, pieces }): ScheduleFinding => ({
+    code: "too-much",
+    severity: "stop",
+    pieces: pieces.map((index) => names[index]!),
+    message: `${hoursOf(workMin)} hours of work and ${hoursOf(freeMin)} free before ${iso(due)}: leave one out, make it simpler, or find another sitting`,
+  }));
+  return [...much, ...late];
+}
+
+/** Plans each piece its first way, and dates all of them together. */
+export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful, seed }: ScheduledAsk): unknown {
+  const none: ScheduleFinding[] = [];
+  const works = pieces.flatMap(({ id, piece: asked, due }): PieceWork[] => {
+    const piece = withPatternLayers(asked, CATALOGUE);
+    const [candidate] = planPiece(piece, CATALOGUE).candidates;
+    if (candidate) return [pieceWork(id, piece, candidate, CATALOGUE, { due })];
+    none.push({ code: "no-plan", severity: "stop", pieces: [id], message: "nothing can be planned for it: ask `plan` why" });
+    return [];
+  });
+  const tries = Math.round(seconds * TRIES_A_SECOND);
+  const options = { ...(goal ? { goal } : {}), ...(careful === undefined ? {} : { careful }), ...(seed === undefined ? {} : { seed }) };
+  const together = scheduleAll({ pieces: works, hours: freeHours, start, tries, ...options });
+  if (together) return { ...told(together), findings: [...none, ...findingsOf(together, freeHours, start)] };
+  const refused: ScheduleFinding = {
+    code: "no-hours",
+    severity: "stop",
+    pieces: works.map(({ id }) => id),
+    message: "the free hours do not suffice: no sitting is long enough for one of its coats, or there are too few",
+  };
+  return { sittings: [], handle: {}, cured: {}, bound: null, findings: [...none, refused] };
+}

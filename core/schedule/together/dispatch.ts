@@ -1,0 +1,187 @@
+import type { Sitting } from "../free-hours";
+import type { Network, Node } from "./network";
+
+/** A stretch of one task at the table. */
+export interface Stint {
+  readonly node: number;
+  readonly from: number;
+  readonly to: number;
+  /** From 1 where the task is broken off; absent where it is done in one go. */
+  readonly part?: number;
+  /** The window for the coat had shut: it is scuffed first. */
+  readonly windowShut?: true;
+}
+
+export interface Dispatched {
+  readonly stints: readonly Stint[];
+  /** When each task ended, ms. */
+  readonly ends: Float64Array;
+}
+
+/** A task that may be begun: from when, and until when its window stays open. */
+interface Open {
+  readonly node: number;
+  readonly at: number;
+  readonly closes: number;
+  readonly shut: boolean;
+}
+
+/** When a task whose forerunners are over may begin. */
+function opening(index: number, { arcs }: Node, ends: Float64Array, start: number): Open {
+  let at = start;
+  let closes = Infinity;
+  for (const { from, waitMs, closesMs } of arcs) {
+    at = Math.max(at, ends[from]! + waitMs);
+    closes = Math.min(closes, ends[from]! + closesMs);
+  }
+  if (at <= closes) return { node: index, at, closes, shut: false };
+  return shutOut(index, arcs, ends, at);
+}
+
+/** Its window has shut: it opens again later, or the coat below is scuffed. */
+function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: number): Open {
+  let at = from;
+  let shut = false;
+  for (const arc of arcs) {
+    if (at <= ends[arc.from]! + arc.closesMs) continue;
+    if (arc.reopensMs > 0) at = Math.max(at, ends[arc.from]! + arc.reopensMs);
+    else shut = true;
+  }
+  return { node: index, at, closes: Infinity, shut };
+}
+
+/** Before this a window that is about to shut goes before everything else, ms. */
+const HURRY_MS = 3 * 3_600_000;
+
+/** The table with one pair of hands: what is to do, what is over, and the hours it is done in. */
+class Table {
+  readonly stints: Stint[] = [];
+  readonly ends: Float64Array;
+  private readonly missing: Int32Array;
+  private readonly rest: Float64Array;
+  private readonly parts: Int32Array;
+  private open: Open[] = [];
+  private left = 0;
+  private last = "";
+
+  constructor(
+    private readonly nodes: readonly Node[],
+    private readonly rank: Float64Array,
+    private readonly start: number,
+    /** The longest sitting there is, ms: what has to go together and fits none is begun all the same. */
+    private readonly longest: number,
+  ) {
+    this.ends = new Float64Array(nodes.length).fill(NaN);
+    this.missing = Int32Array.from(nodes, ({ arcs }) => arcs.length);
+    this.rest = Float64Array.from(nodes, ({ ms }) => ms);
+    this.parts = new Int32Array(nodes.length);
+    for (const [index, { endedAt }] of nodes.entries())
+      if (endedAt === null) this.left += 1;
+      else this.over(index, endedAt);
+    for (const [index, { endedAt }] of nodes.entries()) if (endedAt === null && this.missing[index] === 0) this.add(index);
+  }
+
+  get finished(): boolean {
+    return this.left === 0;
+  }
+
+  private add(index: number): void {
+    if (!this.open.some(({ node }) => node === index)) this.open.push(opening(index, this.nodes[index]!, this.ends, this.start));
+  }
+
+  private over(index: number, at: number): void {
+    this.ends[index] = at;
+    for (const follower of this.nodes[index]!.next) this.missing[follower]! -= 1;
+  }
+
+  /** How much of a task goes into the time left: all of it, whole parts, or nothing. */
+  private share(index: number, freeMs: number): number {
+    const wanted = this.rest[index]!;
+    if (wanted <= freeMs) return wanted;
+    const { breakMs } = this.nodes[index]!;
+    return breakMs <= freeMs ? Math.floor(freeMs / breakMs) * breakMs : 0;
+  }
+
+  /** What is done next: what would shut, then the first by rank, and of those alike what the brush is in already. */
+  private better(one: Open, other: Open, now: number): boolean {
+    const [hurry, calm] = [one.closes - now < HURRY_MS, other.closes - now < HURRY_MS];
+    if (hurry !== calm) return hurry;
+    if (hurry && one.closes !== other.closes) return one.closes < other.closes;
+    const [same, apart] = [this.nodes[one.node]!.like === this.last, this.nodes[other.node]!.like === this.last];
+    if (same !== apart) return same;
+    return this.rank[one.node]! < this.rank[other.node]!;
+  }
+
+  /** The first moment from which a task must not be kept waiting, lest its window shuts. */
+  private nextHurry(now: number): { readonly node: number; readonly at: number } {
+    let first = { node: -1, at: Infinity };
+    for (const { node, closes } of this.open) if (closes > now && closes < first.at) first = { node, at: closes };
+    return first;
+  }
+
+  private choose(now: number, until: number): { readonly open: Open; readonly from: number; readonly until: number } | null {
+    let best: Open | null = null;
+    let from = Infinity;
+    const hurry = this.nextHurry(now);
+    for (const [place, kept] of this.open.entries()) {
+      const open = Math.max(now, kept.at) > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, Math.max(now, kept.at)) : kept;
+      this.open[place] = open;
+      const at = Math.max(now, open.at);
+      const ends = open.node === hurry.node ? until : Math.min(until, hurry.at);
+      if (at > from || this.share(open.node, ends - at) <= 0 || this.partsTheGo(open.node, until - at)) continue;
+      if (!best || at < from || this.better(open, best, at)) [best, from] = [open, at];
+    }
+    return best && { open: best, from, until: best.node === hurry.node ? until : Math.min(until, hurry.at) };
+  }
+
+  /** Begun now its next coat would come after its window has shut, and there is a sitting that is long enough. */
+  private partsTheGo(index: number, freeMs: number): boolean {
+    const { goMs, ms } = this.nodes[index]!;
+    return goMs > ms && goMs > freeMs && goMs <= this.longest;
+  }
+
+  work({ from, to }: Sitting): void {
+    let now = from;
+    while (!this.finished) {
+      const chosen = this.choose(now, to);
+      if (!chosen) return;
+      now = this.lay(chosen.open, chosen.from, chosen.until);
+    }
+  }
+
+  private lay({ node: index, shut }: Open, from: number, until: number): number {
+    const node = this.nodes[index]!;
+    const ms = this.share(index, until - from);
+    const to = from + ms;
+    const whole = ms >= this.rest[index]!;
+    const part = this.parts[index]! + 1;
+    this.stints.push({ node: index, from, to, ...(part > 1 || !whole ? { part } : {}), ...(shut ? { windowShut: true as const } : {}) });
+    this.last = node.like;
+    if (!whole) {
+      this.rest[index]! -= ms;
+      this.parts[index] = part;
+      return to;
+    }
+    this.open = this.open.filter((one) => one.node !== index);
+    this.left -= 1;
+    this.over(index, to);
+    for (const follower of node.next) if (this.missing[follower] === 0 && Number.isNaN(this.ends[follower])) this.add(follower);
+    return to;
+  }
+}
+
+/**
+ * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting.
+ *
+ * @param rank of each task, the least first
+ * @param sittings free hours, in order
+ * @returns null where they do not suffice
+ */
+export function dispatch({ nodes }: Network, rank: Float64Array, sittings: readonly Sitting[], start: number): Dispatched | null {
+  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)));
+  for (const sitting of sittings) {
+    if (table.finished) break;
+    table.work(sitting);
+  }
+  return table.finished ? { stints: table.stints, ends: table.ends } : null;
+}

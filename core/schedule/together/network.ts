@@ -1,0 +1,154 @@
+import type { Edge, Task, Work } from "../../coating/facts/task";
+import { MS_PER_MIN } from "../free-hours";
+
+/** One piece (or one batch of pieces alike) with the work that is to be done on it. */
+export interface PieceWork {
+  readonly id: string;
+  readonly work: Work;
+  /** Pieces in the batch. */
+  readonly count: number;
+  /** Acts with the same word are best done one after the other: the same paint in the same brush. */
+  readonly likeOf: (task: Task) => string;
+  /** Whether a task may be broken off in the middle of one piece: dots may, a coat may not. */
+  readonly breaks: (task: Task) => boolean;
+  /** Instant, ms, by which it must be ready to be handled; null: no hurry. */
+  readonly due: number | null;
+  /** Tasks that are done: when each ended, ms. */
+  readonly done: ReadonlyMap<string, number>;
+}
+
+/** What has to have happened before, by its place in the network. */
+export interface Arc {
+  readonly from: number;
+  readonly waitMs: number;
+  /** After its end the window shuts, and opens again; Infinity: it stays open. */
+  readonly closesMs: number;
+  readonly reopensMs: number;
+}
+
+/** One task of one piece. */
+export interface Node {
+  readonly piece: number;
+  readonly task: Task;
+  readonly ms: number;
+  /** It may be broken off at multiples of this, ms; Infinity: it is done in one go. */
+  readonly breakMs: number;
+  readonly like: string;
+  readonly arcs: readonly Arc[];
+  readonly next: readonly number[];
+  /** Work and waits that hang on it until its piece may be handled, ms, its own work not counted. */
+  readonly tailMs: number;
+  /** From its begin until the next coat is on, where a window may shut before: they go into one sitting; else its own work. */
+  readonly goMs: number;
+  /** When it ended, where it is done. */
+  readonly endedAt: number | null;
+}
+
+/** All pieces' tasks as one network, each piece's in its working order. */
+export interface Network {
+  readonly pieces: readonly PieceWork[];
+  readonly nodes: readonly Node[];
+  /** What has to be over for each piece to be handled: the node, and how long after its end, ms. */
+  readonly ready: readonly (readonly { readonly node: number; readonly afterMs: number }[])[];
+  readonly cured: readonly (readonly { readonly node: number; readonly afterMs: number }[])[];
+}
+
+/** Hands-on time is counted in whole minutes, at least this many. */
+const LEAST_TASK_MIN = 1;
+/** A window that shuts within this is one that has to be met in the same sitting, ms. */
+const SOON_MS = 12 * 60 * MS_PER_MIN;
+/** A stretch of work shorter than this is no use, minutes. */
+const LEAST_PART_MIN = 10;
+/** A piece that takes longer than this may be left half done, minutes. */
+const LONG_PIECE_MIN = 60;
+
+/** Where a task may be broken off: a batch between two of its pieces, unless one alone is an evening's work; one piece anywhere, if at all. */
+function breakMsOf({ count, breaks }: PieceWork, task: Task, min: number): number {
+  const each = min / count;
+  const between = each * Math.max(1, Math.ceil(LEAST_PART_MIN / each));
+  const inPieces = count > 1 && (!breaks(task) || each <= LONG_PIECE_MIN);
+  const least = inPieces ? between : breaks(task) ? LEAST_PART_MIN : Infinity;
+  return least >= min ? Infinity : least * MS_PER_MIN;
+}
+
+function arcOf(from: number, { typicalMin, cautiousMin, closesMin = Infinity, reopensMin = 0 }: Edge, careful: boolean): Arc {
+  return { from, waitMs: (careful ? cautiousMin : typicalMin) * MS_PER_MIN, closesMs: closesMin * MS_PER_MIN, reopensMs: reopensMin * MS_PER_MIN };
+}
+
+/** Two ties between the same tasks are one: the longer wait, and the window that shuts first. */
+function tighter(one: Arc, other: Arc | undefined): Arc {
+  if (!other) return one;
+  const [first, second] = one.closesMs <= other.closesMs ? [one, other] : [other, one];
+  return { ...first, waitMs: Math.max(first.waitMs, second.waitMs) };
+}
+
+/**
+ * Ties the work of all pieces into one network.
+ *
+ * @param careful wait as a careful painter does
+ */
+export function networkOf(pieces: readonly PieceWork[], careful = false): Network {
+  const places = new Map<string, number>();
+  for (const { id, work } of pieces) for (const task of work.tasks) places.set(`${id}/${task.id}`, places.size);
+  const at = (piece: PieceWork, task: string) => places.get(`${piece.id}/${task}`);
+  const drafts = pieces.flatMap((piece, index) =>
+    piece.work.tasks.map((task) => {
+      const min = Math.max(LEAST_TASK_MIN, Math.ceil(task.handsOnMin));
+      const arcs = new Map<number, Arc>();
+      for (const edge of task.after) {
+        const from = at(piece, edge.task);
+        if (from !== undefined) arcs.set(from, tighter(arcOf(from, edge, careful), arcs.get(from)));
+      }
+      const like = piece.likeOf(task);
+      return {
+        piece: index,
+        task,
+        ms: min * MS_PER_MIN,
+        breakMs: breakMsOf(piece, task, min),
+        like,
+        arcs: [...arcs.values()],
+        endedAt: piece.done.get(task.id) ?? null,
+      };
+    }),
+  );
+  const next = drafts.map((): number[] => []);
+  for (const [index, { arcs }] of drafts.entries()) for (const { from } of arcs) next[from]!.push(index);
+  const after = (pick: "handle" | "cured") =>
+    pieces.map((piece, index) => [
+      ...piece.work.milestones.flatMap((one) => {
+        const node = at(piece, one.task);
+        return node === undefined ? [] : [{ node, afterMs: (careful ? one[pick].cautiousMin : one[pick].typicalMin) * MS_PER_MIN }];
+      }),
+      // What nothing hangs on has to be over too.
+      ...[...drafts.keys()].filter((node) => drafts[node]!.piece === index && next[node]!.length === 0).map((node) => ({ node, afterMs: 0 })),
+    ]);
+  const ready = after("handle");
+  const tails = new Float64Array(drafts.length).fill(-1);
+  for (const ends of ready) for (const { node, afterMs } of ends) tails[node] = Math.max(tails[node]!, afterMs);
+  const tail = (index: number): number => {
+    if (known[index]) return tails[index]!;
+    known[index] = 1;
+    let longest = Math.max(0, tails[index]!);
+    for (const follower of next[index]!) {
+      const wait = Math.max(...drafts[follower]!.arcs.filter(({ from }) => from === index).map(({ waitMs }) => waitMs));
+      longest = Math.max(longest, wait + drafts[follower]!.ms + tail(follower));
+    }
+    tails[index] = longest;
+    return longest;
+  };
+  const known = new Uint8Array(drafts.length);
+  /** From the begin of a task to the end of the coat that has to follow it while its window is open. */
+  const go = (index: number): number => {
+    const { ms } = drafts[index]!;
+    const tied = next[index]!.flatMap((follower) =>
+      drafts[follower]!.arcs.filter(({ from, closesMs }) => from === index && closesMs < SOON_MS).map(({ waitMs }) => ms + waitMs + go(follower)),
+    );
+    return Math.max(ms, ...tied);
+  };
+  return {
+    pieces,
+    ready,
+    cured: after("cured"),
+    nodes: drafts.map((draft, index) => ({ ...draft, next: next[index]!, tailMs: tail(index), goMs: go(index) })),
+  };
+}

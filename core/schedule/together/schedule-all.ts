@@ -1,0 +1,182 @@
+import { sittingsFrom } from "../free-hours";
+import type { FreeHours, Sitting } from "../free-hours";
+import { lowerBound } from "./bound";
+import type { Bound } from "./bound";
+import { dispatch } from "./dispatch";
+import type { Dispatched, Stint } from "./dispatch";
+import { networkOf } from "./network";
+import type { Network, PieceWork } from "./network";
+
+/** What a schedule is after. */
+export const GOALS = ["earliest", "fewest-sittings"] as const;
+export type Goal = (typeof GOALS)[number];
+
+export interface TogetherAsk {
+  readonly pieces: readonly PieceWork[];
+  readonly hours: FreeHours;
+  /** Instant, ms: not before. */
+  readonly start: number;
+  readonly goal?: Goal;
+  readonly careful?: boolean;
+  /** Decides between orders that are as good as each other, and what is tried. */
+  readonly seed?: number;
+  /** Orders that are tried. */
+  readonly tries?: number;
+  /** Asked between tries; true: what is found by then is taken. */
+  readonly stop?: () => boolean;
+}
+
+/** A sitting that is used, with what is done in it. */
+export interface UsedSitting {
+  readonly from: number;
+  readonly to: number;
+  readonly stints: readonly Stint[];
+}
+
+export interface Together {
+  readonly network: Network;
+  readonly sittings: readonly UsedSitting[];
+  /** By piece: from when it may be handled, from when it is fully hard; instants in ms. */
+  readonly handle: readonly number[];
+  readonly cured: readonly number[];
+  readonly bound: Bound;
+  /** How far the last piece is behind the bound, ms. */
+  readonly gapMs: number;
+  /** By piece: how late it is, ms; 0 where it is in time or has no date. */
+  readonly late: readonly number[];
+}
+
+/** Enough for a hobby: two years of weeks. */
+const MOST_SITTINGS = 800;
+const USUAL_TRIES = 60;
+
+/** Numbers from a seed, 0–1 (mulberry32 by Tommy Ettinger, public domain). */
+function numbersFrom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+function firstSittings(hours: FreeHours, start: number): readonly Sitting[] {
+  const found: Sitting[] = [];
+  for (const sitting of sittingsFrom(hours, start)) {
+    if (found.push(sitting) >= MOST_SITTINGS) break;
+  }
+  return found;
+}
+
+/** The latest each task may end so that its piece is in time: dates first, then what has most hanging on it. */
+function ranks({ nodes, pieces }: Network): Float64Array {
+  const noDate = Math.max(0, ...pieces.flatMap(({ due }) => (due === null ? [] : [due]))) + Math.max(0, ...nodes.map(({ tailMs }) => tailMs));
+  return Float64Array.from(nodes, ({ piece, tailMs }) => (pieces[piece]!.due ?? noDate) - tailMs);
+}
+
+interface Judged {
+  readonly done: Dispatched;
+  readonly handle: readonly number[];
+  readonly late: readonly number[];
+  /** The less the better, the first that differs decides. */
+  readonly worth: readonly number[];
+}
+
+const usedOf = ({ stints }: Dispatched, sittings: readonly Sitting[]): readonly UsedSitting[] => {
+  let at = 0;
+  const used: { from: number; to: number; stints: Stint[] }[] = [];
+  let last = -1;
+  for (const stint of stints) {
+    while (sittings[at]!.to <= stint.from) at += 1;
+    if (last !== at) used.push({ ...sittings[at]!, stints: [] });
+    last = at;
+    used.at(-1)!.stints.push(stint);
+  }
+  return used;
+};
+
+function instants(network: Network, ends: Float64Array, pick: "ready" | "cured", start: number): readonly number[] {
+  return network[pick].map((all) => Math.max(start, ...all.map(({ node, afterMs }) => ends[node]! + afterMs)));
+}
+
+function judge(network: Network, done: Dispatched, sittings: readonly Sitting[], goal: Goal, start: number): Judged {
+  const handle = instants(network, done.ends, "ready", start);
+  const late = handle.map((at, piece) => Math.max(0, at - (network.pieces[piece]!.due ?? Infinity)));
+  const lateness = late.reduce((sum, ms) => sum + ms, 0);
+  const [last, all] = [Math.max(start, ...handle), handle.reduce((sum, at) => sum + at, 0)];
+  const count = usedOf(done, sittings).length;
+  return { done, handle, late, worth: goal === "earliest" ? [lateness, last, all, count] : [lateness, count, last, all] };
+}
+
+function isBetter(one: Judged, other: Judged): boolean {
+  const at = one.worth.findIndex((value, index) => value !== other.worth[index]);
+  return at >= 0 && one.worth[at]! < other.worth[at]!;
+}
+
+/** A rank shaken about: ever less as tries go on without gain. */
+function shaken(rank: Float64Array, byMs: number, number: () => number): Float64Array {
+  return rank.map((value) => value + (number() - 0.5) * byMs);
+}
+
+/** Sittings are left out, the least used first, as long as nothing is later for its date and fewer are wanted. */
+function thinnedOut(network: Network, rank: Float64Array, best: Judged, sittings: readonly Sitting[], start: number, stop: () => boolean): Judged {
+  let [kept, found] = [sittings, best];
+  const refused = new Set<number>();
+  while (!stop()) {
+    const used = usedOf(found.done, kept).map(({ from, stints }) => ({ from, busy: stints.reduce((sum, one) => sum + one.to - one.from, 0) }));
+    const next = used.filter(({ from }) => !refused.has(from)).sort((a, b) => a.busy - b.busy || a.from - b.from)[0];
+    if (!next) break;
+    refused.add(next.from);
+    const without = kept.filter(({ from }) => from !== next.from);
+    const done = dispatch(network, rank, without, start);
+    const tried = done && judge(network, done, without, "fewest-sittings", start);
+    if (tried && isBetter(tried, found)) [kept, found] = [without, tried];
+  }
+  return found;
+}
+
+/**
+ * Dates the work of all pieces for one pair of hands: every wait kept, nothing idle that may be done, dates met where they can be.
+ * Priority rules, then shaken orders of them; the same seed gives the same schedule.
+ *
+ * @returns null when the free hours do not suffice
+ */
+export function scheduleAll({
+  pieces,
+  hours,
+  start,
+  goal = "earliest",
+  careful = false,
+  seed = 1,
+  tries = USUAL_TRIES,
+  stop = () => false,
+}: TogetherAsk): Together | null {
+  const network = networkOf(pieces, careful);
+  const sittings = firstSittings(hours, start);
+  const number = numbersFrom(seed);
+  let rank = ranks(network);
+  const first = dispatch(network, rank, sittings, start);
+  if (!first) return null;
+  let best = judge(network, first, sittings, goal, start);
+  const bound = lowerBound(network, sittings, start);
+  const reach = Math.max(1, ...network.nodes.map(({ tailMs }) => tailMs));
+  const isBest = () => best.worth[0] === 0 && goal === "earliest" && Math.max(...best.handle) <= bound.at;
+  for (let tried = 0; tried < tries && !isBest() && !stop(); tried += 1) {
+    const other = shaken(rank, (reach * (1 + (tried % 5))) / 6, number);
+    const done = dispatch(network, other, sittings, start);
+    const judged = done && judge(network, done, sittings, goal, start);
+    if (judged && isBetter(judged, best)) [best, rank] = [judged, other];
+  }
+  if (goal === "fewest-sittings") best = thinnedOut(network, rank, best, sittings, start, stop);
+  const last = Math.max(start, ...best.handle);
+  return {
+    network,
+    sittings: usedOf(best.done, sittings),
+    handle: best.handle,
+    cured: instants(network, best.done.ends, "cured", start),
+    bound,
+    gapMs: Math.max(0, last - bound.at),
+    late: best.late,
+  };
+}

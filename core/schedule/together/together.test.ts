@@ -1,0 +1,251 @@
+/** Many pieces, one pair of hands: schedules replayed by a checker that knows nothing of how they were made. */
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import type { Edge, Task, Work } from "../../coating/facts/task";
+import type { StepId } from "../../catalogue/ids";
+import { MS_PER_MIN, sittingsFrom } from "../free-hours";
+import type { FreeHours } from "../free-hours";
+import type { PieceWork } from "./network";
+import { scheduleAll } from "./schedule-all";
+import type { Together, TogetherAsk } from "./schedule-all";
+
+const EVENINGS: FreeHours = {
+  weekday: [0, 1, 2, 3, 4, 5, 6].map((day) => (day === 6 ? [] : day === 5 ? [{ from: "10:00", to: "16:00" }] : [{ from: "19:00", to: "21:30" }])),
+  exceptions: [],
+  timeZone: "Europe/London",
+};
+const START = Date.parse("2026-11-30T09:00:00Z");
+const HOUR = 60;
+
+const edge = (task: string, typicalMin: number, more: Partial<Edge> = {}): Edge => ({
+  task,
+  typicalMin,
+  cautiousMin: typicalMin * 2,
+  until: "dry-to-recoat",
+  ...more,
+});
+const task = (id: string, handsOnMin: number, after: readonly Edge[] = []): Task => ({ id, stepId: id as StepId, coat: 1, zones: ["top"], handsOnMin, after });
+const workOf = (tasks: readonly Task[], handleMin = 24 * HOUR): Work => ({
+  tasks,
+  milestones: [
+    {
+      task: tasks.at(-1)!.id,
+      handle: { typicalMin: handleMin, cautiousMin: handleMin * 2 },
+      cured: { typicalMin: handleMin * 10, cautiousMin: handleMin * 20 },
+    },
+  ],
+});
+const piece = (id: string, work: Work, more: Partial<PieceWork> = {}): PieceWork => ({
+  id,
+  work,
+  count: 1,
+  likeOf: ({ id: step }) => step,
+  breaks: () => false,
+  due: null,
+  done: new Map(),
+  ...more,
+});
+/** Prime, base, dots, seal. */
+const COATS = workOf([
+  task("prime", 20),
+  task("base", 20, [edge("prime", 60)]),
+  task("dots", 45, [edge("base", 60)]),
+  task("seal", 15, [edge("dots", 30 * HOUR)]),
+]);
+const schedule = (pieces: readonly PieceWork[], more: Partial<TogetherAsk> = {}): Together => scheduleAll({ pieces, hours: EVENINGS, start: START, ...more })!;
+
+/** Every rule of the table, from the pieces and the stints alone. */
+function check({ network, sittings, handle, bound, late }: Together, pieces: readonly PieceWork[], careful = false, hours = EVENINGS): void {
+  const stints = sittings.flatMap((one) => one.stints);
+  const named = stints.map((one) => ({ ...one, piece: pieces[network.nodes[one.node]!.piece]!, task: network.nodes[one.node]!.task }));
+  // One pair of hands, inside the free hours.
+  const free = [...sittingsFrom(hours, START)].slice(0, 900);
+  for (const [k, { from, to }] of named.entries()) {
+    if (k > 0) expect(from).toBeGreaterThanOrEqual(named[k - 1]!.to);
+    expect(free.some((one) => one.from <= from && to <= one.to)).toBe(true);
+  }
+  // All of it, and not in pieces that may not be broken off.
+  const spans = new Map<string, { from: number; to: number; ms: number; parts: number }>();
+  for (const { piece: of, task: one, from, to } of named) {
+    const key = `${of.id}/${one.id}`;
+    const before = spans.get(key) ?? { from, to, ms: 0, parts: 0 };
+    spans.set(key, { from: before.from, to, ms: before.ms + to - from, parts: before.parts + 1 });
+  }
+  for (const of of pieces)
+    for (const one of of.work.tasks) {
+      const span = spans.get(`${of.id}/${one.id}`);
+      expect(span === undefined).toBe(of.done.has(one.id));
+      if (!span) continue;
+      expect(span.ms).toBe(Math.max(1, Math.ceil(one.handsOnMin)) * MS_PER_MIN);
+      if (of.count === 1 && !of.breaks(one)) expect(span.parts).toBe(1);
+      for (const { task: before, typicalMin, cautiousMin } of one.after) {
+        const end = of.done.get(before) ?? spans.get(`${of.id}/${before}`)?.to;
+        if (end !== undefined) expect(span.from).toBeGreaterThanOrEqual(end + (careful ? cautiousMin : typicalMin) * MS_PER_MIN);
+      }
+    }
+  // What is promised is what comes of it.
+  for (const [k, of] of pieces.entries()) {
+    const [one] = of.work.milestones;
+    const endOf = (id: string) => of.done.get(id) ?? spans.get(`${of.id}/${id}`)!.to;
+    const dry = endOf(one!.task) + (careful ? one!.handle.cautiousMin : one!.handle.typicalMin) * MS_PER_MIN;
+    expect(handle[k]).toBe(Math.max(START, dry, ...of.work.tasks.map(({ id }) => endOf(id))));
+    expect(late[k]).toBe(Math.max(0, handle[k]! - (of.due ?? Infinity)));
+  }
+  expect(bound.at).toBeLessThanOrEqual(Math.max(...handle) + 1);
+}
+
+describe("all pieces around one pair of hands", () => {
+  test("three pieces on the same evenings are never in two hands at once, and share their waits", () => {
+    const pieces = ["pot", "jar", "stone"].map((id) => piece(id, COATS));
+    const together = schedule(pieces);
+    check(together, pieces);
+    // While one dries the next is primed: the last of the three is ready half an hour after one alone would be, the time of two seals.
+    expect(Math.max(...together.handle)).toBe(Math.max(...schedule([piece("pot", COATS)]).handle) + 30 * MS_PER_MIN);
+    const first = together.sittings[0]!.stints.map(({ node }) => together.network.nodes[node]!.task.id);
+    expect(first.slice(0, 3)).toEqual(["prime", "prime", "prime"]);
+  });
+
+  test("four hours of dots go over the evenings, and do not wait for a Saturday", () => {
+    const dots = workOf([task("dots", 240)]);
+    const [whole, broken] = [piece("tray", dots), piece("tray", dots, { breaks: () => true })];
+    const [waits, goes] = [schedule([whole]), schedule([broken])];
+    expect(new Date(waits.sittings[0]!.from).getUTCDay()).toBe(6);
+    expect(goes.sittings.map(({ from }) => new Date(from).getUTCDay())).toEqual([1, 2]);
+    check(goes, [broken]);
+    // A batch is broken off between two of its pieces.
+    const batch = piece("pebbles", dots, { count: 40 });
+    const parts = schedule([batch]).sittings.flatMap((one) => one.stints);
+    for (const { from, to } of parts) expect((to - from) % (6 * MS_PER_MIN)).toBe(0);
+    check(schedule([batch]), [batch]);
+  });
+
+  test("what is needed first goes first, and what cannot be in time says by how much", () => {
+    const due = START + 3.5 * 24 * HOUR * MS_PER_MIN;
+    const long = workOf([task("dots", 140)]);
+    const others = [1, 2, 3].map((k) => piece(`other${k}`, long));
+    const wanted = piece("gift", long, { due });
+    const together = schedule([...others, wanted]);
+    expect(together.late).toEqual([0, 0, 0, 0]);
+    expect(together.handle[3]).toBeLessThanOrEqual(due);
+    const tight = schedule([...others.map((one) => ({ ...one, due })), wanted]);
+    expect(Math.max(...tight.late)).toBeGreaterThan(0);
+    check(tight, [...others.map((one) => ({ ...one, due })), wanted]);
+  });
+
+  test("a coat whose window would shut goes before what may wait; one that has shut is scuffed, and says so", () => {
+    const sprays = workOf([task("first", 10), task("second", 10, [edge("first", 20, { closesMin: 60 })])], 60);
+    const pieces = [piece("dots", workOf([task("many", 140)], 60), { due: START + 2 * 24 * HOUR * MS_PER_MIN, breaks: () => true }), piece("tin", sprays)];
+    const together = schedule(pieces);
+    check(together, pieces);
+    const [one, two] = ["first", "second"].map((id) =>
+      together.sittings.flatMap(({ stints }) => stints).find(({ node }) => together.network.nodes[node]!.task.id === id)!,
+    );
+    expect(two!.from - one!.to).toBeLessThanOrEqual(60 * MS_PER_MIN);
+    const late = piece("tin", sprays, { done: new Map([["first", START - 5 * HOUR * MS_PER_MIN]]) });
+    expect(schedule([late]).sittings[0]!.stints[0]).toMatchObject({ windowShut: true });
+  });
+
+  test("fewest sittings: as many pieces, fewer evenings, and no date is missed for it", () => {
+    const pieces = ["a", "b", "c", "d"].map((id, k) => piece(id, COATS, k === 0 ? { due: START + 9 * 24 * HOUR * MS_PER_MIN } : {}));
+    const [earliest, fewest] = [schedule(pieces), schedule(pieces, { goal: "fewest-sittings" })];
+    check(fewest, pieces);
+    expect(fewest.sittings.length).toBeLessThanOrEqual(earliest.sittings.length);
+    expect(fewest.late).toEqual([0, 0, 0, 0]);
+  });
+
+  test("two ties between the same two tasks are one: the longer wait", () => {
+    const twice = piece("pot", workOf([task("wash", 10), task("prime", 10, [edge("wash", 60), edge("wash", 36 * HOUR), edge("wash", 5)])]));
+    const together = schedule([twice]);
+    check(together, [twice]);
+    expect(together.sittings).toHaveLength(2);
+  });
+
+  test("no free hour is enough: none, rather than half a schedule", () => {
+    expect(scheduleAll({ pieces: [piece("wall", workOf([task("coat", 500)]))], hours: EVENINGS, start: START })).toBeNull();
+    expect(scheduleAll({ pieces: [piece("pot", COATS)], hours: { ...EVENINGS, weekday: [[], [], [], [], [], [], []] }, start: START })).toBeNull();
+  });
+});
+
+describe("whatever is on the shelf", () => {
+  const works = fc
+    .array(fc.record({ min: fc.integer({ min: 2, max: 140 }), wait: fc.integer({ min: 0, max: 40 * HOUR }), skip: fc.integer({ min: 0, max: 2 }) }), {
+      minLength: 1,
+      maxLength: 7,
+    })
+    .chain((steps) =>
+      fc.integer({ min: 30, max: 3000 }).map((handle) =>
+        workOf(
+          steps.map(({ min, wait, skip }, k) => task(`t${k}`, min, k > skip ? [edge(`t${k - 1 - skip}`, wait)] : [])),
+          handle,
+        ),
+      ),
+    );
+  const shelf = fc
+    .array(
+      fc.record({
+        work: works,
+        count: fc.constantFrom(1, 1, 4, 40),
+        breaks: fc.boolean(),
+        dueDays: fc.option(fc.integer({ min: 2, max: 30 })),
+        begun: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 8 },
+    )
+    .map((list) =>
+      list.map(({ work, count, breaks, dueDays, begun }, k) =>
+        piece(`p${k}`, work, {
+          count,
+          breaks: () => breaks,
+          due: dueDays === null ? null : START + dueDays * 24 * HOUR * MS_PER_MIN,
+          done: new Map(begun ? [["t0", START - 90 * MS_PER_MIN]] : []),
+        }),
+      ),
+    );
+
+  test("every schedule stands up to the checker, usual and careful, and no bound is above it", () => {
+    fc.assert(
+      fc.property(shelf, fc.boolean(), fc.constantFrom("earliest" as const, "fewest-sittings" as const), (pieces, careful, goal) => {
+        check(schedule(pieces, { careful, goal, tries: 8 }), pieces, careful);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test("nothing waits while it may be done: no gap in a sitting holds a task that is open and fits", () => {
+    fc.assert(
+      fc.property(shelf, (pieces) => {
+        const { network, sittings } = schedule(pieces, { tries: 0 });
+        const ends = new Map<number, number>();
+        const starts = new Map<number, number>();
+        for (const { node, from, to } of sittings.flatMap(({ stints }) => stints)) {
+          ends.set(node, to);
+          starts.set(node, Math.min(from, starts.get(node) ?? Infinity));
+        }
+        for (const { from, to, stints } of sittings) {
+          const gaps = [from, ...stints.map((one) => one.to)].map((at, k) => ({ at, until: stints[k]?.from ?? to }));
+          for (const { at, until } of gaps)
+            for (const [index, { arcs, ms, breakMs, endedAt }] of network.nodes.entries()) {
+              if (endedAt !== null || starts.get(index)! < until) continue;
+              const open = Math.max(at, ...arcs.map((arc) => (ends.get(arc.from) ?? network.nodes[arc.from]!.endedAt!) + arc.waitMs));
+              // It would have been begun in that gap.
+              if (open < until) expect(open + Math.min(ms, breakMs)).toBeGreaterThan(to);
+            }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test("the same seed gives the same schedule, and more tries never a worse one", () => {
+    fc.assert(
+      fc.property(shelf, fc.integer(), (pieces, seed) => {
+        const [one, again, longer] = [schedule(pieces, { seed, tries: 6 }), schedule(pieces, { seed, tries: 6 }), schedule(pieces, { seed, tries: 24 })];
+        expect(again.sittings).toEqual(one.sittings);
+        const lateness = ({ late }: Together) => late.reduce((sum, ms) => sum + ms, 0);
+        expect(lateness(longer)).toBeLessThanOrEqual(lateness(one));
+        if (lateness(longer) === lateness(one)) expect(Math.max(...longer.handle)).toBeLessThanOrEqual(Math.max(...one.handle));
+      }),
+      { numRuns: 30 },
+    );
+  });
+});
