@@ -7,12 +7,10 @@ import { ensureChromium, ensurePackages, ROOT } from "./ensure.mjs";
 
 ensurePackages();
 ensureChromium();
-const measured = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-engine.ts")], { cwd: ROOT, stdio: "inherit" });
-if (measured.status !== 0) process.exit(measured.status ?? 1);
-const mixed = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-mixing.ts")], { cwd: ROOT, stdio: "inherit" });
-if (mixed.status !== 0) process.exit(mixed.status ?? 1);
-const marked = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, "scripts/bench-marking.ts")], { cwd: ROOT, stdio: "inherit" });
-if (marked.status !== 0) process.exit(marked.status ?? 1);
+for (const part of ["engine", "mixing", "marking", "schedule"]) {
+  const { status } = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, `scripts/bench-${part}.ts`)], { cwd: ROOT, stdio: "inherit" });
+  if (status !== 0) process.exit(status ?? 1);
+}
 if (build({ stdio: "ignore" }) !== 0) process.exit(1);
 
 process.env.NODE_ENV = "production";

@@ -109,11 +109,11 @@ class Desk {
     return this.rest.get(task.id)?.min ?? Math.max(LEAST_TASK_MIN, Math.ceil(task.handsOnMin));
   }
 
-  /** What of it goes into the time left: all, a part when it fits no sitting whole, or nothing. */
+  /** What of it goes into the time left: all, a part when it may be put down or fits no sitting whole, or nothing. */
   private share(task: Task, freeMin: number): number {
     const wanted = this.minutesLeft(task);
     if (wanted <= freeMin) return wanted;
-    return wanted > this.longest && freeMin >= LEAST_PART_MIN ? Math.floor(freeMin) : 0;
+    return (task.breaks || wanted > this.longest) && freeMin >= LEAST_PART_MIN ? Math.floor(freeMin) : 0;
   }
 
   fill(sitting: Sitting): void {

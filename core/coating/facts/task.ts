@@ -21,6 +21,8 @@ export interface Task {
   readonly half?: "first" | "second";
   readonly zones: readonly ZoneId[];
   readonly handsOnMin: number;
+  /** It may be put down and taken up again in the middle of a piece: dots may, a coat may not, or its edge shows. */
+  readonly breaks?: true;
   readonly after: readonly Edge[];
 }
 

@@ -1,7 +1,7 @@
 import type { Act, Candidate, OrderedCoat } from "../model/plan";
 import type { Step, ZoneSteps } from "../model/step";
 import type { Exposure } from "../../catalogue/use";
-import type { ZoneId } from "../../catalogue/vocabulary";
+import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
 
@@ -32,6 +32,9 @@ function betweenHalves(task: string, step: Step): Edge {
   return edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch");
 }
 
+/** Acts that are put down and taken up again in the middle of a piece [common practice]. */
+const BROKEN_OFF: ReadonlySet<Role> = new Set(["decorate", "top-dot", "mark", "sand", "mask"]);
+
 /** All tasks in working order, not yet tied together. */
 function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
   const byStep = new Map(candidate.zones.flatMap((zone) => worked(zone).map((step) => [step.id, { step, zone: zone.zone }] as const)));
@@ -44,7 +47,10 @@ function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
     if (!known) return [];
     const { step, zone } = known;
     const id = taskId(stepId, coat, half);
-    return [{ id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, after: [] }];
+    const breaks = BROKEN_OFF.has(step.role) ? { breaks: true as const } : {};
+    return [
+      { id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, ...breaks, after: [] },
+    ];
   });
   // What was recorded is done, and still has to dry.
   const recorded = [...byStep.values()].flatMap(({ step, zone }): Draft[] =>

@@ -50,6 +50,8 @@ function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: nu
   return { node: index, at, closes: Infinity, shut };
 }
 
+/** So much nearer its end is what is like the act before, ms. */
+const LIKE_MS = 2 * 3_600_000;
 /** Before this a window that is about to shut goes before everything else, ms. */
 const HURRY_MS = 3 * 3_600_000;
 
@@ -107,9 +109,7 @@ class Table {
     const [hurry, calm] = [one.closes - now < HURRY_MS, other.closes - now < HURRY_MS];
     if (hurry !== calm) return hurry;
     if (hurry && one.closes !== other.closes) return one.closes < other.closes;
-    const [same, apart] = [this.nodes[one.node]!.like === this.last, this.nodes[other.node]!.like === this.last];
-    if (same !== apart) return same;
-    return this.rank[one.node]! < this.rank[other.node]!;
+    return this.standing(one.node) < this.standing(other.node);
   }
 
   /** The first moment from which a task must not be kept waiting, lest its window shuts. */
@@ -117,6 +117,11 @@ class Table {
     let first = { node: -1, at: Infinity };
     for (const { node, closes } of this.open) if (closes > now && closes < first.at) first = { node, at: closes };
     return first;
+  }
+
+  /** Its rank; what the brush is in already stands a little further in front. */
+  private standing(index: number): number {
+    return this.rank[index]! - (this.nodes[index]!.like === this.last ? LIKE_MS : 0);
   }
 
   private choose(now: number, until: number): { readonly open: Open; readonly from: number; readonly until: number } | null {

@@ -9,8 +9,6 @@ export interface PieceWork {
   readonly count: number;
   /** Acts with the same word are best done one after the other: the same paint in the same brush. */
   readonly likeOf: (task: Task) => string;
-  /** Whether a task may be broken off in the middle of one piece: dots may, a coat may not. */
-  readonly breaks: (task: Task) => boolean;
   /** Instant, ms, by which it must be ready to be handled; null: no hurry. */
   readonly due: number | null;
   /** Tasks that are done: when each ended, ms. */
@@ -63,11 +61,11 @@ const LEAST_PART_MIN = 10;
 const LONG_PIECE_MIN = 60;
 
 /** Where a task may be broken off: a batch between two of its pieces, unless one alone is an evening's work; one piece anywhere, if at all. */
-function breakMsOf({ count, breaks }: PieceWork, task: Task, min: number): number {
+function breakMsOf({ count }: PieceWork, { breaks }: Task, min: number): number {
   const each = min / count;
   const between = each * Math.max(1, Math.ceil(LEAST_PART_MIN / each));
-  const inPieces = count > 1 && (!breaks(task) || each <= LONG_PIECE_MIN);
-  const least = inPieces ? between : breaks(task) ? LEAST_PART_MIN : Infinity;
+  const inPieces = count > 1 && (!breaks || each <= LONG_PIECE_MIN);
+  const least = inPieces ? between : breaks ? LEAST_PART_MIN : Infinity;
   return least >= min ? Infinity : least * MS_PER_MIN;
 }
 

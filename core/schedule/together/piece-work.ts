@@ -1,12 +1,8 @@
 import type { Catalogue } from "../../catalogue/catalogue";
-import type { Role } from "../../catalogue/vocabulary";
 import type { Candidate } from "../../coating/model/plan";
 import type { Piece } from "../../piece/piece";
 import { workFor } from "../dates-of";
 import type { PieceWork } from "./network";
-
-/** Acts that are put down and taken up again in the middle of a piece; a coat is laid in one go, or its edge shows [common practice]. */
-const BROKEN_OFF: ReadonlySet<Role> = new Set(["decorate", "top-dot", "mark", "sand", "mask"]);
 
 /**
  * A planned piece as the table sees it.
@@ -30,7 +26,6 @@ export function pieceWork(
       const step = steps.get(stepId);
       return step ? `${step.role} ${step.product} ${step.colour ?? ""}` : stepId;
     },
-    breaks: ({ stepId }) => BROKEN_OFF.has(steps.get(stepId)?.role ?? "base"),
     due,
     done,
   };

@@ -40,11 +40,12 @@ const piece = (id: string, work: Work, more: Partial<PieceWork> = {}): PieceWork
   work,
   count: 1,
   likeOf: ({ id: step }) => step,
-  breaks: () => false,
   due: null,
   done: new Map(),
   ...more,
 });
+/** The same work, all of which may be put down in the middle. */
+const broken = (work: Work): Work => ({ ...work, tasks: work.tasks.map((one) => ({ ...one, breaks: true as const })) });
 /** Prime, base, dots, seal. */
 const COATS = workOf([
   task("prime", 20),
@@ -77,7 +78,7 @@ function check({ network, sittings, handle, bound, late }: Together, pieces: rea
       expect(span === undefined).toBe(of.done.has(one.id));
       if (!span) continue;
       expect(span.ms).toBe(Math.max(1, Math.ceil(one.handsOnMin)) * MS_PER_MIN);
-      if (of.count === 1 && !of.breaks(one)) expect(span.parts).toBe(1);
+      if (of.count === 1 && !one.breaks) expect(span.parts).toBe(1);
       for (const { task: before, typicalMin, cautiousMin } of one.after) {
         const end = of.done.get(before) ?? spans.get(`${of.id}/${before}`)?.to;
         if (end !== undefined) expect(span.from).toBeGreaterThanOrEqual(end + (careful ? cautiousMin : typicalMin) * MS_PER_MIN);
@@ -107,15 +108,15 @@ describe("all pieces around one pair of hands", () => {
 
   test("four hours of dots go over the evenings, and do not wait for a Saturday", () => {
     const dots = workOf([task("dots", 240)]);
-    const [whole, broken] = [piece("tray", dots), piece("tray", dots, { breaks: () => true })];
-    const [waits, goes] = [schedule([whole]), schedule([broken])];
+    const [whole, parts] = [piece("tray", dots), piece("tray", broken(dots))];
+    const [waits, goes] = [schedule([whole]), schedule([parts])];
     expect(new Date(waits.sittings[0]!.from).getUTCDay()).toBe(6);
     expect(goes.sittings.map(({ from }) => new Date(from).getUTCDay())).toEqual([1, 2]);
-    check(goes, [broken]);
+    check(goes, [parts]);
     // A batch is broken off between two of its pieces.
     const batch = piece("pebbles", dots, { count: 40 });
-    const parts = schedule([batch]).sittings.flatMap((one) => one.stints);
-    for (const { from, to } of parts) expect((to - from) % (6 * MS_PER_MIN)).toBe(0);
+    const stints = schedule([batch]).sittings.flatMap((one) => one.stints);
+    for (const { from, to } of stints) expect((to - from) % (6 * MS_PER_MIN)).toBe(0);
     check(schedule([batch]), [batch]);
   });
 
@@ -134,7 +135,7 @@ describe("all pieces around one pair of hands", () => {
 
   test("a coat whose window would shut goes before what may wait; one that has shut is scuffed, and says so", () => {
     const sprays = workOf([task("first", 10), task("second", 10, [edge("first", 20, { closesMin: 60 })])], 60);
-    const pieces = [piece("dots", workOf([task("many", 140)], 60), { due: START + 2 * 24 * HOUR * MS_PER_MIN, breaks: () => true }), piece("tin", sprays)];
+    const pieces = [piece("dots", broken(workOf([task("many", 140)], 60)), { due: START + 2 * 24 * HOUR * MS_PER_MIN }), piece("tin", sprays)];
     const together = schedule(pieces);
     check(together, pieces);
     const [one, two] = ["first", "second"].map((id) =>
@@ -193,9 +194,8 @@ describe("whatever is on the shelf", () => {
     )
     .map((list) =>
       list.map(({ work, count, breaks, dueDays, begun }, k) =>
-        piece(`p${k}`, work, {
+        piece(`p${k}`, breaks ? broken(work) : work, {
           count,
-          breaks: () => breaks,
           due: dueDays === null ? null : START + dueDays * 24 * HOUR * MS_PER_MIN,
           done: new Map(begun ? [["t0", START - 90 * MS_PER_MIN]] : []),
         }),

@@ -1,0 +1,42 @@
+/** Times schedules of many pieces: the first answer, sixty tries, and how both grow. Prints, judges nothing. */
+import { performance } from "node:perf_hooks";
+import type { StepId } from "../core/catalogue/ids";
+import type { Task } from "../core/coating/facts/task";
+import { usualHours } from "../core/schedule/free-hours";
+import type { PieceWork } from "../core/schedule/together/network";
+import { scheduleAll } from "../core/schedule/together/schedule-all";
+
+const START = Date.parse("2026-11-30T00:00:00Z");
+const RUNS = 5;
+const STEPS = 12;
+const DAY_MIN = 1440;
+
+/** Twelve steps one after the other: an hour between coats, a night before every fourth. */
+function pieceOf(index: number): PieceWork {
+  const tasks = Array.from({ length: STEPS }, (_unused, k): Task => {
+    const waitMin = k % 4 === 3 ? DAY_MIN : 60;
+    const after = k === 0 ? [] : [{ task: `t${k - 1}`, typicalMin: waitMin, cautiousMin: 2 * waitMin, until: "dry-to-recoat" as const }];
+    return { id: `t${k}`, stepId: `t${k}` as StepId, coat: 1, zones: ["top"], handsOnMin: 5 + ((index * 7 + k * 11) % 25), after };
+  });
+  const dries = { typicalMin: DAY_MIN, cautiousMin: 2 * DAY_MIN };
+  const work = { tasks, milestones: [{ task: `t${STEPS - 1}`, handle: dries, cured: dries }] };
+  return { id: `p${index}`, work, count: 1, likeOf: ({ id }) => id, due: null, done: new Map() };
+}
+
+for (const count of [15, 30, 60, 120]) {
+  const pieces = Array.from({ length: count }, (_unused, k) => pieceOf(k));
+  const timed = (tries: number) => {
+    let gap = 0;
+    const times = Array.from({ length: RUNS }, () => {
+      const from = performance.now();
+      const { gapMs, bound, handle } = scheduleAll({ pieces, hours: usualHours("Europe/London"), start: START, tries })!;
+      const took = performance.now() - from;
+      gap = gapMs / (Math.max(...handle) - START);
+      return { took, name: bound.name };
+    }).sort((a, b) => a.took - b.took);
+    return `${times[Math.floor(RUNS / 2)]!.took.toFixed(0)} ms, ${(gap * 100).toFixed(1)} % behind ${times[0]!.name}`;
+  };
+  console.log(
+    `schedule: ${count} pieces of ${STEPS} steps: first answer ${timed(0)}; sixty tries ${timed(60)}${count === 60 ? " (goal: the first under 1 s)" : ""}`,
+  );
+}
