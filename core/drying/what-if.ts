@@ -11,8 +11,8 @@ export type Remedy = (typeof REMEDIES)[number];
 export interface WhatIf {
   readonly remedy: Remedy;
   readonly room: Room;
-  /** To the next coat, there. */
-  readonly recoat: Wait;
+  /** Until the next coat there; of dots until they are dry through. */
+  readonly takes: Wait;
   /** Less than now, minutes; null where now it does not dry at all. */
   readonly saves: Wait | null;
 }
@@ -41,19 +41,25 @@ function changed(room: Room, remedy: Remedy): Room | null {
   }
 }
 
+/** What is waited for: of a coat the next one, of dots that they are dry through. */
+function waitedFor(ask: DryingAsk): Wait | null {
+  const { stages } = dryingOf(ask);
+  return stages && (ask.marks ? stages.dryThrough : stages.dryToRecoat);
+}
+
 /**
  * What warmth, a fan or drier air would buy for one film.
  *
  * @returns only what helps, the most helpful first
  */
 export function whatIf(ask: DryingAsk): readonly WhatIf[] {
-  const now = dryingOf(ask).stages?.dryToRecoat ?? null;
+  const now = waitedFor(ask);
   const found = REMEDIES.flatMap((remedy): WhatIf[] => {
     const room = changed(ask.room, remedy);
-    const recoat = room && dryingOf({ ...ask, room }).stages?.dryToRecoat;
-    if (!room || !recoat) return [];
-    const saves = now && { typicalMin: now.typicalMin - recoat.typicalMin, cautiousMin: now.cautiousMin - recoat.cautiousMin };
-    return saves && saves.typicalMin < WORTH_MIN ? [] : [{ remedy, room, recoat, saves }];
+    const takes = room && waitedFor({ ...ask, room });
+    if (!room || !takes) return [];
+    const saves = now && { typicalMin: now.typicalMin - takes.typicalMin, cautiousMin: now.cautiousMin - takes.cautiousMin };
+    return saves && saves.typicalMin < WORTH_MIN ? [] : [{ remedy, room, takes, saves }];
   });
-  return found.sort((a, b) => a.recoat.typicalMin - b.recoat.typicalMin);
+  return found.sort((a, b) => a.takes.typicalMin - b.takes.typicalMin);
 }

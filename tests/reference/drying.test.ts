@@ -141,11 +141,13 @@ describe("what would help", () => {
     const ask = { product: PAINT, room: room(12, 0.75) };
     const helps = whatIf(ask);
     expect(helps.map(({ remedy }) => remedy).sort()).toEqual(["drier", "fan", "warmer"]);
-    for (const { room: changed, recoat, saves } of helps) {
-      expect(dryingOf({ ...ask, room: changed }).stages!.dryToRecoat).toEqual(recoat);
+    for (const { room: changed, takes, saves } of helps) {
+      expect(dryingOf({ ...ask, room: changed }).stages!.dryToRecoat).toEqual(takes);
       expect(saves!.typicalMin).toBeGreaterThan(5);
     }
     expect(whatIf({ product: PAINT, room: room(23, 0.45, "fan") })).toEqual([]);
+    // A fan dries the skin of a dot, not what is under it.
+    expect(whatIf({ ...ask, marks: { diameterMm: 5 } }).map(({ remedy }) => remedy)).toEqual(["warmer", "drier"]);
   });
 
   test("each limit speaks for itself: cold, hot, resin that stalls, a spray that clouds, a coat too thick", () => {

@@ -25,6 +25,7 @@ import type { PlanActions } from "~/piece/plan-actions";
 import { OwnStep } from "./own-step";
 import { OwnWay } from "./own-way";
 import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
+import { Sooner } from "./sooner";
 import { Figures, OwnChanges } from "./steps";
 
 interface Props {
@@ -82,7 +83,7 @@ function bringing(one: Substitute, step: Step, menu: Menu): string {
 
 function Alternatives({ explanation, step, menu, actions }: { explanation: Explanation | null; step: Step; menu: Menu; actions: PlanActions }) {
   if (!explanation) return <p className="text-soft">Trying what else would do…</p>;
-  const { leftOut, substitutes } = explanation;
+  const { leftOut, substitutes, sooner } = explanation;
   return (
     <div className="grid gap-3">
       <div>
@@ -100,6 +101,7 @@ function Alternatives({ explanation, step, menu, actions }: { explanation: Expla
         )}
         {bringsWords(leftOut, menu).length > 0 && <p>Then {bringsWords(leftOut, menu).join("; ")}.</p>}
       </div>
+      <Sooner sooner={sooner} />
       {substitutes.length > 0 && (
         <div>
           <h4 className="font-text font-semibold">What else would do</h4>

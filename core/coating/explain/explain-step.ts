@@ -2,8 +2,10 @@ import type { Catalogue } from "../../catalogue/catalogue";
 import type { ProductId, StepId } from "../../catalogue/ids";
 import type { Job, ProductClass } from "../../catalogue/product-class";
 import type { Role, Severity } from "../../catalogue/vocabulary";
+import { whatIf } from "../../drying/what-if";
+import type { WhatIf } from "../../drying/what-if";
 import { completePiece } from "../../piece/complete-piece";
-import type { Piece } from "../../piece/piece";
+import type { Piece, Room } from "../../piece/piece";
 import { applyChanges } from "../model/apply-changes";
 import { makeCandidate } from "../planner/candidate";
 import type { Change } from "../model/change";
@@ -49,6 +51,8 @@ export interface Explanation {
   readonly leftOut: Consequence & { readonly unserved: readonly string[] };
   /** Products that would do the step's work without a stop, best first. */
   readonly substitutes: readonly Substitute[];
+  /** What would have it dry sooner in this room; none where nothing is worth it. */
+  readonly sooner: readonly WhatIf[];
 }
 
 const JOBS: Partial<Record<Role, readonly Job[]>> = {
@@ -98,6 +102,14 @@ function coatsChanged(before: Candidate, after: Candidate, but: ReadonlySet<Step
         ? [{ step: step.id, product: step.product, from: old.coats, to: step.coats }]
         : [];
     });
+}
+
+/** What warmth, a fan or drier air would do for the film of a step. */
+function soonerDry({ product: id, marks, wetMicrons, thinning }: Step, catalogue: Catalogue, room: Room): readonly WhatIf[] {
+  const product = catalogue.products.get(id as ProductId);
+  if (!product || product.drying.by === "none") return [];
+  const film = marks ? { marks: { diameterMm: marks.diameterMm } } : wetMicrons ? { wetMicrons } : {};
+  return whatIf({ product, room, ...film, ...(thinning ? { thinningPercent: thinning.percent } : {}) });
 }
 
 /**
@@ -153,5 +165,6 @@ export function explainStep(piece: Piece, candidate: Candidate, stepId: StepId, 
   const served = new Set(rest.flatMap((one) => one.because.map((reason) => reason.requirement)));
   const unserved = step.because.filter((reason) => !served.has(reason.requirement)).map((reason) => reason.text);
   const { made: _without, ...without } = judged([...own].map((id): Change => ({ op: "remove", stepId: id })));
-  return { stepId, leftOut: { ...without, unserved }, substitutes: substitutes.slice(0, MOST_SUBSTITUTES) };
+  const sooner = soonerDry(step, catalogue, facts.piece.room);
+  return { stepId, leftOut: { ...without, unserved }, substitutes: substitutes.slice(0, MOST_SUBSTITUTES), sooner };
 }
