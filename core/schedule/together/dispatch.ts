@@ -50,6 +50,8 @@ function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: nu
   return { node: index, at, closes: Infinity, shut };
 }
 
+/** What is left of a task by reckoning in parts is no work, ms. */
+const NOTHING_MS = 1;
 /** So much nearer its end is what is like the act before, ms. */
 const LIKE_MS = 2 * 3_600_000;
 /** Before this a window that is about to shut goes before everything else, ms. */
@@ -158,7 +160,7 @@ class Table {
     const node = this.nodes[index]!;
     const ms = this.share(index, until - from);
     const to = from + ms;
-    const whole = ms >= this.rest[index]!;
+    const whole = this.rest[index]! - ms < NOTHING_MS;
     const part = this.parts[index]! + 1;
     this.stints.push({ node: index, from, to, ...(part > 1 || !whole ? { part } : {}), ...(shut ? { windowShut: true as const } : {}) });
     this.last = node.like;
