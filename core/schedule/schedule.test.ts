@@ -43,6 +43,19 @@ describe("waits fall where the user's hands are not needed", () => {
     expect(starts(coats, { done: new Map([["first", MONDAY - 30 * MIN]]) })).toEqual([at(23, "20:00")]));
 });
 
+describe("four hours of dots", () => {
+  const dots = { ...task("dots", 240), breaks: true as const };
+  test("go over two evenings, where a coat of that length waits for nothing shorter than itself", () => {
+    const dated = (one: Task) =>
+      dateWork(work(one), { ...UTC, weekday: UTC.weekday.map((day, k) => (k === 5 ? [{ from: "10:00", to: "17:00" }] : day)) }, MONDAY)!;
+    expect(dated(dots).items.map(({ from, to, part }) => [from, to, part])).toEqual([
+      [at(23, "19:00"), at(23, "22:00"), 1],
+      [at(24, "19:00"), at(24, "20:00"), 2],
+    ]);
+    expect(dated(task("coat", 240)).items.map(({ from }) => from)).toEqual([at(28, "10:00")]);
+  });
+});
+
 describe("a recoat window", () => {
   test("is met within the evening when it shuts before the next", () =>
     expect(starts(work(task("one", 20), task("two", 20, edge("one", HOUR, { closesMin: 4 * HOUR, reopensMin: 48 * HOUR }))))).toEqual([

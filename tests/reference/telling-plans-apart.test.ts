@@ -56,7 +56,30 @@ describe("where the work stands", () => {
   });
 });
 
+test("marks may be put down in the middle, a coat and what is blended wet may not", () => {
+  const breaking = (piece: typeof dotted) => {
+    const shown = firstPlan(piece);
+    const roles = new Map(shown.zones.flatMap(({ steps }) => steps.map(({ id, role, technique }) => [id, technique ?? role] as const)));
+    return new Set(workFor(piece, shown, CATALOGUE).tasks.flatMap(({ breaks, stepId }) => (breaks ? [roles.get(stepId)] : [])));
+  };
+  expect([...breaking(dotted)].sort()).toEqual(["dots", "mark"]);
+  expect([...breaking(pebble({ uses: ["handled"], decoration: { techniques: ["blended"] } }))]).toEqual([]);
+});
+
 describe("what a step is good for", () => {
+  test("in a cool damp room, what would have it dry sooner; in a warm dry one with a fan, nothing", () => {
+    const sooner = (room: NonNullable<typeof dotted.room>, role: string) => {
+      const piece = { ...dotted, room };
+      const shown = firstPlan(piece);
+      return explainStep(piece, shown, stepsOf(shown, "top").find((one) => one.role === role)!.id, CATALOGUE)!.sooner.map(({ remedy }) => remedy);
+    };
+    const damp = { temperatureC: 12, relativeHumidity: 0.72, airflow: "still" } as const;
+    expect(sooner(damp, "base").sort()).toEqual(["drier", "fan", "warmer"]);
+    // Under its skin a dot knows no fan.
+    expect(sooner(damp, "decorate")).not.toContain("fan");
+    expect(sooner({ temperatureC: 23, relativeHumidity: 0.45, airflow: "fan" }, "base")).toEqual([]);
+    expect(sooner(damp, "clean")).toEqual([]);
+  });
   test("a seal left out leaves hands to wear the colour; nothing at all is wrong without a cure that is only waited for", () => {
     const seal = explainStep(dotted, plan, step("seal").id, CATALOGUE)!;
     expect(seal.leftOut.faults.map((one) => one.code)).toContain("unsealed-wear");

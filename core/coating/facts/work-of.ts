@@ -33,7 +33,12 @@ function betweenHalves(task: string, step: Step): Edge {
 }
 
 /** Acts that are put down and taken up again in the middle of a piece [common practice]. */
-const BROKEN_OFF: ReadonlySet<Role> = new Set(["decorate", "top-dot", "mark", "sand", "mask"]);
+const BROKEN_OFF: ReadonlySet<Role> = new Set(["mark", "sand", "mask"]);
+
+/** Marks are put down between two of them; a field of colour is laid in one go, or its edge shows, and what blends wet has to stay wet. */
+function isBrokenOff({ role, marks, while: state }: Step): boolean {
+  return BROKEN_OFF.has(role) || (marks !== undefined && marks !== null && state !== "wet");
+}
 
 /** All tasks in working order, not yet tied together. */
 function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
@@ -47,7 +52,7 @@ function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
     if (!known) return [];
     const { step, zone } = known;
     const id = taskId(stepId, coat, half);
-    const breaks = BROKEN_OFF.has(step.role) ? { breaks: true as const } : {};
+    const breaks = isBrokenOff(step) ? { breaks: true as const } : {};
     return [
       { id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, ...breaks, after: [] },
     ];
