@@ -2,6 +2,7 @@ import type { Step } from "#core/coating/model/step";
 import type { Layer, LayerRow, Marks } from "#core/piece/piece";
 import { sayLength, typedLength } from "#core/units/length";
 import type { LengthUnit } from "#core/units/length";
+import { lowerFirst } from "#core/units/letter-case";
 
 /** Shares of a place as they are said. */
 export const SHARES = [
@@ -46,7 +47,7 @@ export function extentText(
 
 /** One row of a pattern, with its count. @example rowWords({ id: "r1", name: "Dots of 5 mm", count: 24, diameterMm: 5 }) // "dots of 5 mm: 24" */
 function rowWords({ name, count, tool }: LayerRow): string {
-  const called = `${name.charAt(0).toLowerCase()}${name.slice(1)}${tool === undefined ? "" : ` with ${tool}`}`;
+  const called = `${lowerFirst(name)}${tool === undefined ? "" : ` with ${tool}`}`;
   return count === 1 ? called : `${called}: ${count}`;
 }
 

@@ -7,6 +7,7 @@ import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
 import type { Menu } from "#core/catalogue/menu";
 import { nameIn } from "./use-menu";
+import { lowerFirst } from "#core/units/letter-case";
 
 const ZONE_NAMES: Record<PlainZoneId, string> = {
   top: "Top",
@@ -86,7 +87,7 @@ export function jarName({ product, ownProduct }: Pick<StepChoice, "product" | "o
 /** What a step is laid with, inside a sentence: the user's jar by its name, else the kind of paint. */
 function laidName(step: Titled, menu: Menu): string {
   const name = nameIn(menu.products, step.product);
-  return jarName(step, menu) ?? name.charAt(0).toLowerCase() + name.slice(1);
+  return jarName(step, menu) ?? lowerFirst(name);
 }
 
 /** The sheen of a seal, where its name does not say it already. */

@@ -12,14 +12,11 @@ export function rowTitle({ kind, diameterMm }: Pick<Row, "kind" | "diameterMm">)
 }
 
 /** How a row closes, in words. */
-export function closesText({ row, places, count, gapMm, marks, refused }: SolvedRow, finding: MarkingFinding | undefined): string {
+export function closesText({ row, places, inEach, count, gapMm, refused }: SolvedRow, finding: MarkingFinding | undefined): string {
   if (refused) return finding ? `Not laid: ${finding.message}` : "Not laid";
   if (row.kind === "band" || row.kind === "line") return "all round";
   if (row.kind === "centre") return "one";
   if (row.kind === "scatter" || row.kind === "top-dots" || gapMm === null) return String(count);
-  // Some places may be left out: one that is whole tells how many marks each has.
-  const ofPlace = marks.reduce((sum, { place }) => sum.set(place, (sum.get(place) ?? 0) + 1), new Map<number, number>());
-  const inEach = Math.max(...ofPlace.values());
   const each = inEach > 1 ? `${places} × ${inEach}` : String(places);
   return `${each} close, ${gapWords(gapMm)}`;
 }

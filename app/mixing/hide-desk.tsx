@@ -2,7 +2,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { nameOfColour } from "#core/film/colour-names";
 import { covering, dotOver, hide, looksSolid, solidityOf } from "#core/film/hide";
 import type { AfterCoats, HideAnswer } from "#core/film/hide";
-import { dotMicrons } from "#core/film/film";
+import { dotMicrons } from "#core/catalogue/data/techniques";
 import { PALE_GROUND } from "#core/film/colour";
 import { USUAL_WET_MICRONS } from "#core/film/mix";
 import type { Sheen } from "#core/catalogue/vocabulary";
@@ -14,6 +14,7 @@ import { Slider, ThinnedSlider } from "./slider";
 import type { PlanDoing, Subject } from "./subject";
 import type { DeskShelf } from "./use-shelf";
 import { useDesk } from "./use-desk";
+import { lowerFirst } from "#core/units/letter-case";
 
 interface State {
   /** Id of a ground. */
@@ -36,11 +37,7 @@ const GROUNDS: readonly Ground[] = [
   { id: "white", name: "white ground", colour: PALE_GROUND },
   { id: "black", name: "black", colour: "#1b1b1d" },
 ];
-const BARE = [...CATALOGUE.materials.values()].map(({ id, bodyColour, name }): Ground => ({
-  id,
-  name: `bare ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
-  colour: bodyColour,
-}));
+const BARE = [...CATALOGUE.materials.values()].map(({ id, bodyColour, name }): Ground => ({ id, name: `bare ${lowerFirst(name)}`, colour: bodyColour }));
 const IN_PLAN = "plan";
 const OWN = "own";
 /** Strips that are painted; further coats stand in the chart. */
@@ -188,7 +185,7 @@ export function HideDesk({ subject, place, shelf, doing }: { subject: Subject; p
       </div>
       <div className="grid min-w-0 content-start gap-4">
         {plan?.marks && <Dot subject={subject} over={over} state={state} set={set} />}
-        <h3 className="text-2xl">{plan?.marks ? `As a coat: ${verdict(answer).charAt(0).toLowerCase()}${verdict(answer).slice(1)}` : verdict(answer)}</h3>
+        <h3 className="text-2xl">{plan?.marks ? `As a coat: ${lowerFirst(verdict(answer))}` : verdict(answer)}</h3>
         <Strips
           ground={over}
           full={subject.colour}

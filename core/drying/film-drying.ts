@@ -1,10 +1,10 @@
-import { DOT_HEIGHT_SHARE } from "../catalogue/data/techniques";
+import { dotMicrons } from "../catalogue/data/techniques";
 import type { Absorbency, Material } from "../catalogue/material";
 import type { ProductClass } from "../catalogue/product-class";
 import { memory } from "../catalogue/provenance";
 import type { Room } from "../piece/piece";
 import { MIN_PER_DAY } from "../units/duration";
-import { roomFaults, STALLS_BELOW_C } from "./room-limits";
+import { HUMID, roomFaults, STALLS_BELOW_C } from "./room-limits";
 import type { RoomFaults } from "./room-limits";
 import { stagesIn, touchLaw } from "./stages";
 import type { StageRange, Stages } from "./stages";
@@ -67,10 +67,8 @@ const DRINKS: Readonly<Record<Absorbency, { readonly touch: number; readonly thr
   "very-high": { touch: 0.6, through: 1.5 },
 }).value;
 
-const MICRONS_PER_MM = 1000;
-
 function wetOf({ product, wetMicrons, marks }: DryingAsk): number | null {
-  return marks ? marks.diameterMm * DOT_HEIGHT_SHARE * MICRONS_PER_MM : (wetMicrons ?? product.film.wetMicrons);
+  return marks ? dotMicrons(marks.diameterMm) : (wetMicrons ?? product.film.wetMicrons);
 }
 
 /** How much more has to leave a thinned film of the same wet thickness: what is not solids. */
@@ -179,7 +177,7 @@ function filmFindings({ product, room, marks }: DryingAsk, wet: number | null): 
           help: "Lay two thin coats, or smaller marks.",
         }
       : null,
-    by === "solvent" && room.relativeHumidity > 0.75
+    by === "solvent" && room.relativeHumidity > HUMID.warn
       ? {
           code: "blooms",
           severity: "warn",

@@ -1,4 +1,4 @@
-import { practice, published } from "../catalogue/provenance";
+import { memory, practice, published } from "../catalogue/provenance";
 import type { DryingValues } from "../catalogue/product-class";
 import type { Room } from "../piece/piece";
 import { dewPointC } from "./air";
@@ -6,15 +6,13 @@ import { roomFactor } from "./room-factor";
 
 /** Labels mostly say 10 °C; a room people work in is 20. */
 const COLD_C = practice(10).value;
-const HUMID = practice({ warn: 0.75, stop: 0.85 }).value;
+export const HUMID = practice({ warn: 0.75, stop: 0.85 }).value;
 const HOT_C = practice({ warn: 30, stop: 35 }).value;
 /** A surface closer to the dew point than this sweats, K. */
 const DEW_MARGIN_K = 3;
 export const DEW_SOURCE = published("ISO 8502-4 guidance: surface at least 3 °C above the dew point");
-/** What a label says it stalls below, where a film sets by reaction [from memory: handbook §10]. */
-export const STALLS_BELOW_C = 15;
-
-export type RoomFault = "too-cold" | "too-humid" | "dew" | "too-hot-sun";
+/** Below this a film that sets by reaction may stall, °C [handbook §10]. */
+export const STALLS_BELOW_C = memory(15).value;
 
 /** What is wrong with a room for one film, by the product's own limits where it has them. */
 export interface RoomFaults {

@@ -1,3 +1,4 @@
+import { memory } from "../catalogue/provenance";
 import type { Room } from "../piece/piece";
 import { saturationHpa } from "./air";
 import { dryingOf } from "./film-drying";
@@ -18,9 +19,9 @@ export interface WhatIf {
 }
 
 /** As warm as a room is heated for it, °C. */
-const WARMED_C = 22;
+const WARMED_C = memory(22).value;
 /** What a dehumidifier or an airing on a dry day brings, share. */
-const DRIED_RH = 0.5;
+const DRIED_RH = memory(0.5).value;
 /** A change that saves less than this is none, minutes. */
 const WORTH_MIN = 5;
 

@@ -1,4 +1,4 @@
-import { DOT_HEIGHT_SHARE } from "../catalogue/data/techniques";
+import { dotMicrons } from "../catalogue/data/techniques";
 import type { Material } from "../catalogue/material";
 import type { ProductClass } from "../catalogue/product-class";
 import type { Method } from "../catalogue/vocabulary";
@@ -35,11 +35,6 @@ export interface FilmAnswer {
 }
 
 const MICRONS_PER_MM = 1000;
-
-/** Height of a dot of ordinary paint, µm; as the plan takes it. @param diameterMm mm */
-export function dotMicrons(diameterMm: number): number {
-  return diameterMm * DOT_HEIGHT_SHARE * MICRONS_PER_MM;
-}
 
 /**
  * A film of paint and what it takes: µm wet and dry, mL out of the jar and of thinner.

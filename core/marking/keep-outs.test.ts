@@ -54,7 +54,7 @@ describe("places that are kept free", () => {
   test("a stripe that runs over one says that it is to be masked; one that does not says nothing", () => {
     const keepOuts = [{ count: 1, at: { radiusMm: 60 }, diameterMm: 10 }] as const;
     const stripes = (radiusMm: number) => solvePattern(FACE, { rows: [row("s", { kind: "band", diameterMm: 6, at: { radiusMm } })], keepOuts });
-    expect(stripes(67).findings).toMatchObject([{ code: "left-out", refused: false, row: "s" }]);
+    expect(stripes(67).findings).toMatchObject([{ code: "mask-first", refused: false, row: "s" }]);
     expect([stripes(69).findings, stripes(67).rows[0]!.refused]).toEqual([[], false]);
   });
 

@@ -205,6 +205,7 @@ function laidRow(seat: Seat, level: number, { count, gapMm, marks, leftOut }: Fo
     say: rings.surface.say(level),
     lengthMm: rings.at(level).lengthMm,
     places: count,
+    inEach: seat.unit.length,
     count: marks.length,
     gapMm: Number.isFinite(gapMm) ? gapMm : null,
     start: seat.start,

@@ -36,7 +36,7 @@ export function layCentre(row: Row, laying: Laying): LaidRow {
 const LOOKS = 360;
 
 const maskIt = (row: string): MarkingFinding => ({
-  code: "left-out",
+  code: "mask-first",
   refused: false,
   row,
   message: "it runs over a place that is kept free: mask that place first",

@@ -27,7 +27,8 @@ export type MarkingCode =
   | "not-on-this-body"
   | "gap-wanders"
   | "uneven-colours"
-  | "left-out";
+  | "left-out"
+  | "mask-first";
 
 /** Something to know of a row. */
 export interface MarkingFinding {
@@ -59,6 +60,8 @@ export interface SolvedRow {
   readonly lengthMm: number;
   /** Places round the row. */
   readonly places: number;
+  /** Marks of one whole place. */
+  readonly inEach: number;
   /** Marks in all: those of each place, without the ones left out where a place is kept free. */
   readonly count: number;
   /** Least clear space between marks of neighbouring places, mm; null of a row of one. */
@@ -89,6 +92,7 @@ export function bareRow(row: Row): SolvedRow {
     say: null,
     lengthMm: 0,
     places: 0,
+    inEach: 1,
     count: 0,
     gapMm: null,
     start: 0,

@@ -1,5 +1,5 @@
 import type { FreeHours, Sitting } from "./free-hours";
-import { longestSittingMin, MS_PER_MIN, sittingsFrom } from "./free-hours";
+import { LEAST_PART_MIN, longestSittingMin, MS_PER_MIN, sittingsFrom } from "./free-hours";
 import type { Edge, Task, Work } from "../coating/facts/task";
 
 /** One stretch of work on one task. `part` counts from 1 where it did not fit into one sitting. */
@@ -28,8 +28,6 @@ export interface DateOptions {
   readonly done?: ReadonlyMap<string, number>;
 }
 
-/** A stretch shorter than this is no use for part of a long task, minutes. */
-const LEAST_PART_MIN = 15;
 /** Hands-on time is counted in whole minutes, at least this many. */
 const LEAST_TASK_MIN = 1;
 

@@ -34,6 +34,8 @@ export function usualHours(timeZone: string): FreeHours {
 }
 
 export const MS_PER_MIN = 60_000;
+/** A stretch shorter than this is no use for part of a task, minutes [judgement of this project]. */
+export const LEAST_PART_MIN = 15;
 const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
 
 const offsetMs = (timeZone: string, instant: number) => tzOffset(timeZone, new Date(instant)) * MS_PER_MIN;

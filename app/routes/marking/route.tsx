@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { FORM_MEASURES, LEAST_LENGTH_MM, MAX_LENGTH_MM, measureFault, USUAL_FORMS } from "#core/piece/form";
 import type { Form, FormKind } from "#core/piece/form";
 import type { Pattern } from "#core/piece/pattern";
+import { changedPattern } from "#core/marking/changed-pattern";
 import { surfaceOf } from "#core/marking/surface-of";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import { Choice } from "~/components/fields";
@@ -116,13 +117,7 @@ export default function MarkingRoom({ loaderData }: Route.ComponentProps) {
           title="Marking out"
           pieceId={null}
           counted={null}
-          change={(next, clear = []) =>
-            set({
-              pattern: Object.fromEntries(
-                Object.entries({ ...pattern, ...next }).filter(([key]) => !clear.includes(key as keyof Pattern)),
-              ) as unknown as Pattern,
-            })
-          }
+          change={(next, clear) => set({ pattern: changedPattern(pattern, next, clear) })}
         />
       )}
     </>

@@ -5,6 +5,7 @@ import { USUAL_MARK_COLOURS } from "#core/piece/complete-piece";
 import { guessObject } from "#core/piece/guess-object";
 import type { Pattern } from "#core/piece/pattern";
 import { markedKey } from "#core/formats/stores/pieces";
+import { changedPattern, patternsWith } from "#core/marking/changed-pattern";
 import { markingPlaces } from "#core/marking/solve-piece";
 import { Choice } from "~/components/fields";
 import { RoomError } from "~/components/room-error";
@@ -78,13 +79,8 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
     );
   const patterns = piece.decoration?.patterns ?? [];
   const pattern: Pattern = patterns.find(({ zone }) => zone === place.zone) ?? { zone: place.zone, rows: [] };
-  const change: ChangePattern = (set, clear = []) => {
-    const kept = Object.fromEntries(Object.entries({ ...pattern, ...set }).filter(([key]) => !clear.includes(key as keyof Pattern))) as unknown as Pattern;
-    const others = patterns.filter(({ zone }) => zone !== place.zone);
-    const { zone: _zone, rows, ...more } = kept;
-    const said = rows.length > 0 || Object.keys(more).length > 0;
-    save([{ op: "setPiece", path: "decoration.patterns", value: said ? [...others, kept] : others }]);
-  };
+  const change: ChangePattern = (set, clear) =>
+    save([{ op: "setPiece", path: "decoration.patterns", value: patternsWith(patterns, changedPattern(pattern, set, clear)) }]);
   const marked = (row: string) =>
     rowsDone.has(row) ? Infinity : (marking.markedAsked.get(markedKey(place.zone, row)) ?? record.marked?.[markedKey(place.zone, row)] ?? 0);
   return (

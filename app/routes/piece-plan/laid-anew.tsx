@@ -5,13 +5,14 @@ import { changedCounts } from "#core/marking/changed-counts";
 import type { CountChange } from "#core/marking/changed-counts";
 import type { Piece } from "#core/piece/piece";
 import { ToolButton } from "~/components/tool-button";
+import { lowerFirst } from "#core/units/letter-case";
 
 /** As many rows are named; of more it is said how many they are. */
 const MOST_NAMED = 3;
 
 /** A row's new count. @example countText({ name: "Dots of 4 mm", before: 38, after: 48 }) // "dots of 4 mm: 48 instead of 38" */
 export function countText({ name, before, after }: Pick<CountChange, "name" | "before" | "after">): string {
-  const called = `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+  const called = lowerFirst(name);
   return after === 0 ? `${called}: no longer go` : `${called}: ${after} instead of ${before}`;
 }
 

@@ -5,6 +5,7 @@ import { replacementsIn } from "#core/coating/model/replacements";
 import { settingText, stepTitle } from "~/components/words";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanActions } from "~/piece/plan-actions";
+import { lowerFirst } from "#core/units/letter-case";
 
 /** One change as it would be noticed; settings of one step are said once. */
 function said(changes: readonly Change[], view: PlannedView, menu: Menu): readonly string[] {
@@ -21,7 +22,7 @@ function said(changes: readonly Change[], view: PlannedView, menu: Menu): readon
       const was = insteadOf.get(change);
       if (!was) return [`new: ${now}`];
       const before = stepTitle(was, menu);
-      return [before === now ? `${now}, in another colour` : `${now} (was: ${before.charAt(0).toLowerCase()}${before.slice(1)})`];
+      return [before === now ? `${now}, in another colour` : `${now} (was: ${lowerFirst(before)})`];
     }
     if (change.op === "remove") return replaced.has(change.stepId) ? [] : [`no longer: ${title(change.stepId)}`];
     return change.op === "set" ? [`${title(change.stepId)}: ${settingText(change.field, change.value)}`] : [];

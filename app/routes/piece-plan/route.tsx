@@ -90,7 +90,7 @@ export default function PlanRoom({ loaderData }: Route.ComponentProps) {
   );
   const plan = (
     <div key="plan" {...skipTo("plan", "Skip to the plan")} className="min-w-0">
-      <LaidAnew piece={record.piece} />
+      <LaidAnew key={record.id} piece={record.piece} />
       <Awaited
         of={loaderData.view}
         waiting={

@@ -7,10 +7,10 @@ const REMEDY_WORDS: Readonly<Record<WhatIf["remedy"], (room: WhatIf["room"]) => 
   drier: ({ relativeHumidity }) => `Dry the air to ${Math.round(relativeHumidity * 100)} %`,
 };
 
-/** What a change of the room buys. @example "Set a fan on it: 15–35 min instead, about 2 hours sooner" */
+/** What a change of the room buys. @example "Set a fan on it: the wait falls to 15–35 min, about 2 hours less." */
 export function soonerText({ remedy, room, takes, saves }: WhatIf): string {
   const range = sayDurationRange(takes.typicalMin, takes.cautiousMin);
-  return `${REMEDY_WORDS[remedy](room)}: ${saves ? `${range} instead, about ${sayDuration(saves.typicalMin)} sooner` : `then it dries, in ${range}`}.`;
+  return `${REMEDY_WORDS[remedy](room)}: ${saves ? `the wait falls to ${range}, about ${sayDuration(saves.typicalMin)} less` : `then it dries, in ${range}`}.`;
 }
 
 /** What would have a coat dry sooner here. */

@@ -27,6 +27,7 @@ import { OwnWay } from "./own-way";
 import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
 import { Sooner } from "./sooner";
 import { Figures, OwnChanges } from "./steps";
+import { lowerFirst } from "#core/units/letter-case";
 
 interface Props {
   readonly act: ToldAct;
@@ -76,7 +77,7 @@ function bringing(one: Substitute, step: Step, menu: Menu): string {
   const said = [
     ...(one.coats !== step.coats ? [`${one.coats} ${one.coats === 1 ? "coat" : "coats"} instead of ${step.coats}`] : []),
     ...bringsWords(one, menu),
-    ...one.faults.map((fault) => `but: ${fault.message.charAt(0).toLowerCase()}${fault.message.slice(1)}`),
+    ...one.faults.map((fault) => `but: ${lowerFirst(fault.message)}`),
   ];
   return said.length > 0 ? said.join("; ") : "the same coats, time and wear";
 }

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import type { ReactNode } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import { PaintBucket, Plus, ShoppingBasket } from "lucide-react";
 import { jarId } from "#core/catalogue/ids";
 import type { JarId } from "#core/catalogue/ids";
@@ -35,6 +35,7 @@ import { JarPage } from "./jar-page";
 import { JarTable } from "./jar-table";
 import { Lids } from "./lids";
 import { NewJar } from "./new-jar";
+import { useSetParam } from "~/components/use-set-param";
 
 export async function clientLoader() {
   return (await import("~/shelf/shelf-loaded.client")).shelfLoaded();
@@ -125,29 +126,6 @@ function Bare({ begin, basic }: { begin: () => void; basic: () => void }) {
   );
 }
 
-/** The looks of the shelf, remembered in this tab's address. */
-function useLook() {
-  const [params, setParams] = useSearchParams();
-  const set = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value === null) next.delete(name);
-        else next.set(name, value);
-        return next;
-      },
-      { preventScrollReset: true, replace: name !== "jar" },
-    );
-  return {
-    look: params.get("look") === "lids" ? "lids" : "table",
-    jar: params.get("jar"),
-    adding: params.get("add"),
-    setLook: (look: string) => set("look", look === "lids" ? "lids" : null),
-    open: (id: JarId | null) => set("jar", id),
-    setAdding: (what: "jar" | "set" | null) => set("add", what),
-  } as const;
-}
-
 export default function Shelf({ loaderData }: Route.ComponentProps) {
   const ask = useAsk<ShelfAsk>("/shelf");
   const asked = useAsked<ShelfAsk>("/shelf");
@@ -156,7 +134,12 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   const left = useMemo(() => stockOf(jars, laid), [jars, laid]);
   const wanted = useLast(wanting);
   const today = dateOf(useNow(), timeZoneHere());
-  const { look, jar, adding, setLook, open, setAdding } = useLook();
+  const [lids, showLids] = useSetParam("look");
+  const look = lids === "lids" ? "lids" : "table";
+  const setLook = (next: string) => showLids(next === "lids" ? "lids" : null);
+  // Going back closes the jar that was opened.
+  const [jar, open] = useSetParam("jar", false);
+  const [adding, setAdding] = useSetParam("add");
   const [sought, seek] = useState<Sought>(ANY_JAR);
   const rows = useMemo(() => {
     const promised =

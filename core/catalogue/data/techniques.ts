@@ -4,8 +4,14 @@ import type { Technique } from "../technique";
 const PLAIN = { role: "decorate", method: "brush", guided: false, while: "dry", needsSmooth: false, needsBody: false, loose: false } as const;
 
 /** Height of a dot of ordinary paint as a share of its diameter [from memory]. */
-export const DOT_HEIGHT_SHARE = 0.12;
+const DOT_HEIGHT_SHARE = 0.12;
 const DOT_MM = 5;
+const MICRONS_PER_MM = 1000;
+
+/** Height of a dot of ordinary paint, µm wet. @param diameterMm mm */
+export function dotMicrons(diameterMm: number): number {
+  return diameterMm * DOT_HEIGHT_SHARE * MICRONS_PER_MM;
+}
 
 /** Ways of decorating. Coverage and mark sizes are typical starting points from memory. */
 export const TECHNIQUES_DATA: readonly Technique[] = [

@@ -12,6 +12,7 @@ import { branchAndBound } from "./branch-and-bound";
 import type { Joined, Sought, ZoneLeast } from "./sought";
 import type { ZoneSearch } from "./zone-search";
 import type { Judged } from "./judged";
+import { lowerFirst } from "../../units/letter-case";
 
 /** Stacks judged anew before a search gives up: for a measure, for one zone beside others, for a school that does not come easily, for any plan at all. */
 const MOST = { measure: 100, front: 30, school: 40, any: 300 } as const;
@@ -276,7 +277,7 @@ export class RouteSearch {
   obstacle(): { readonly why: string; readonly code: string } {
     if (this.searches.length === 0) return { why: "every zone of it has to stay bare", code: "nothing-to-paint" };
     const { unsound } = this;
-    if (unsound) return { why: `${unsound.message}: ${unsound.why.charAt(0).toLowerCase()}${unsound.why.slice(1)}`, code: unsound.code };
+    if (unsound) return { why: `${unsound.message}: ${lowerFirst(unsound.why)}`, code: unsound.code };
     return (this.searches.find((search) => search.soundCount === 0) ?? this.searches[0]!).obstacle();
   }
 }

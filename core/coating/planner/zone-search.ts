@@ -20,6 +20,7 @@ import type { Violation } from "./violations";
 import { ZoneDomains } from "./domains";
 import { NOTHING } from "./cost";
 import type { StackBound, RatedAlternative } from "./rated";
+import { lowerFirst } from "../../units/letter-case";
 
 /** Puts a whole judged stack on a plan's running cost. */
 export function putZone(cost: IncrementalCost, zone: number, { alternatives, extra, span }: Judged): void {
@@ -186,7 +187,7 @@ export class ZoneSearch extends ZoneDomains {
     const [most] = [...this.stops.values()].sort((a, b) => Number(b.whatever) - Number(a.whatever) || b.count - a.count);
     if (!most) return { why: "no way of coating it is left", code: "nothing-fits" };
     const { message, why, code } = most.said;
-    return { why: `${message}: ${why.charAt(0).toLowerCase()}${why.slice(1)}`, code };
+    return { why: `${message}: ${lowerFirst(why)}`, code };
   }
 
   private nothingFor(variable: DecisionVariable): { why: string; code: string } {

@@ -6,6 +6,7 @@ import type { StackFacts, StepFact } from "../facts/facts";
 import { jarFor } from "../facts/jars";
 import type { Finding } from "../model/plan";
 import type { Hit, Rule } from "./rule";
+import { lowerFirst } from "../../units/letter-case";
 
 const ZONE_WORDS: Partial<Record<string, string>> = {
   "lip-band": "lip band",
@@ -26,7 +27,7 @@ export function stepWord(fact: StepFact, stack: StackFacts): string {
   const name = productName(stack.catalogue, fact.step.product);
   const jar = fact.product && jarFor(fact.product, fact.step);
   if (jar && jar.name !== name) return jar.name;
-  return name.charAt(0).toLowerCase() + name.slice(1);
+  return lowerFirst(name);
 }
 
 function filledIn(text: string, words: Readonly<Record<string, string>>): string {
@@ -53,7 +54,7 @@ export function findingOf(rule: Rule, hit: Hit, stack: StackFacts): Finding {
     severity,
     zone: rule.ofPiece ? null : stack.zone.zone,
     stepId: rule.ofPiece ? null : (hit.at?.step.id ?? null),
-    message: hit.unknown === undefined ? message : `${hit.unknown}: ${message.charAt(0).toLowerCase()}${message.slice(1)}`,
+    message: hit.unknown === undefined ? message : `${hit.unknown}: ${lowerFirst(message)}`,
     why: filledIn(rule.why, words),
     fix: { text: filledIn(rule.fix, words), ...(change && change.length > 0 ? { change } : {}) },
     provenance: rule.provenance,

@@ -90,7 +90,7 @@ class Table {
   }
 
   private add(index: number): void {
-    if (!this.open.some(({ node }) => node === index)) this.open.push(opening(index, this.nodes[index]!, this.ends, this.start));
+    this.open.push(opening(index, this.nodes[index]!, this.ends, this.start));
   }
 
   private over(index: number, at: number): void {

@@ -1,5 +1,5 @@
 import type { Edge, Task, Work } from "../../coating/facts/task";
-import { MS_PER_MIN } from "../free-hours";
+import { LEAST_PART_MIN, MS_PER_MIN } from "../free-hours";
 
 /** One piece (or one batch of pieces alike) with the work that is to be done on it. */
 export interface PieceWork {
@@ -55,8 +55,6 @@ export interface Network {
 const LEAST_TASK_MIN = 1;
 /** A window that shuts within this is one that has to be met in the same sitting, ms. */
 const SOON_MS = 12 * 60 * MS_PER_MIN;
-/** A stretch of work shorter than this is no use, minutes. */
-const LEAST_PART_MIN = 10;
 /** A piece that takes longer than this may be left half done, minutes. */
 const LONG_PIECE_MIN = 60;
 

@@ -6,6 +6,7 @@ import { patternWords } from "~/components/extent-words";
 import { nameIn } from "~/components/use-menu";
 import { zoneName } from "~/components/words";
 import { baseOf, coloursOf, objectOf } from "./fact-props";
+import { lowerFirst } from "#core/units/letter-case";
 
 /** What of a piece is said, and changed, in one go. */
 export type FactKey =
@@ -64,7 +65,6 @@ export interface Telling {
   readonly roomName: string;
 }
 
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Several in one breath: "dots, bands and lettering". */
@@ -83,9 +83,9 @@ function said(fact: FactKey, words: string, soft = false, daubs: readonly string
 
 function thing({ piece, assumed, menu }: Telling): Sentence {
   const parts = piece.parts ?? [];
-  const kind = `${lower(nameIn(menu.objects, objectOf(piece, assumed)))}${parts.length === 0 ? "" : ` with ${listed(parts)}`}`;
+  const kind = `${lowerFirst(nameIn(menu.objects, objectOf(piece, assumed)))}${parts.length === 0 ? "" : ` with ${listed(parts)}`}`;
   const count = piece.count ?? 1;
-  const conditions = (piece.conditions ?? []).map((id) => lower(nameIn(menu.conditions, id)));
+  const conditions = (piece.conditions ?? []).map((id) => lowerFirst(nameIn(menu.conditions, id)));
   return [
     said("material", nameIn(menu.materials, piece.material)),
     ": ",
@@ -99,22 +99,22 @@ function thing({ piece, assumed, menu }: Telling): Sentence {
 }
 
 function purpose({ piece, menu }: Telling): Sentence {
-  const uses = piece.uses.map((id) => lower(nameIn(menu.uses, id)));
+  const uses = piece.uses.map((id) => lowerFirst(nameIn(menu.uses, id)));
   return [said("uses", upper(uses.join("; "))), "."];
 }
 
 /** One layer in a few words: "dots in amber on the rim". */
 function layerWords({ technique, colour, zone, medium }: Layer, menu: Menu): string {
   const inColour = colour === undefined ? "" : ` in ${colourWords(colour, menu)}`;
-  const there = zone === undefined ? "" : ` on the ${lower(zoneName(zone))}`;
-  return `${lower(nameIn(menu.techniques, technique))}${inColour}${medium === undefined ? "" : `, ${lower(nameIn(menu.products, medium))},`}${there}`;
+  const there = zone === undefined ? "" : ` on the ${lowerFirst(zoneName(zone))}`;
+  return `${lowerFirst(nameIn(menu.techniques, technique))}${inColour}${medium === undefined ? "" : `, ${lowerFirst(nameIn(menu.products, medium))},`}${there}`;
 }
 
 /** Layers in their order; those of a pattern in one breath for each place. */
 function layersWords(layers: readonly Layer[], menu: Menu): string {
   const own = layers.filter(({ rows }) => !rows).map((one) => layerWords(one, menu));
   const zones = [...new Set(layers.flatMap(({ rows, zone }) => (rows && zone ? [zone] : [])))];
-  const marked = zones.map((zone) => `${patternWords(layers.filter((one) => one.rows && one.zone === zone))} on the ${lower(zoneName(zone))}`);
+  const marked = zones.map((zone) => `${patternWords(layers.filter((one) => one.rows && one.zone === zone))} on the ${lowerFirst(zoneName(zone))}`);
   return [...own, ...marked].join("; ");
 }
 
@@ -125,7 +125,7 @@ function decoration({ piece, assumed, menu }: Telling): Sentence {
   const ground = said("base", base === null ? "Its own face" : upper(colourWords(base, menu)), baseColour === undefined, base === null ? [] : [base]);
   if (layers.length > 0) return [ground, " all over, then ", said("layers", layersWords(layers, menu), false, colours), "."];
   const none = techniques.length === 0;
-  const how = said("techniques", none ? "no decoration" : listed(techniques.map((id) => lower(nameIn(menu.techniques, id)))), none);
+  const how = said("techniques", none ? "no decoration" : listed(techniques.map((id) => lowerFirst(nameIn(menu.techniques, id)))), none);
   if (none) return [ground, " all over, ", how, "."];
   return [
     ground,
@@ -133,7 +133,7 @@ function decoration({ piece, assumed, menu }: Telling): Sentence {
     how,
     ...(colours.length === 0 ? [] : [" in ", said("colours", listed(colours.map((hex) => colourWords(hex, menu))), own === undefined, colours)]),
     ", with ",
-    said("media", media.length === 0 ? "whatever suits" : listed(media.map((id) => lower(nameIn(menu.products, id)))), media.length === 0),
+    said("media", media.length === 0 ? "whatever suits" : listed(media.map((id) => lowerFirst(nameIn(menu.products, id)))), media.length === 0),
     ".",
   ];
 }
@@ -146,7 +146,7 @@ const WISHED = [
 function wishes({ piece, menu }: Telling): Sentence {
   const told = WISHED.flatMap(([key, where]) => {
     const id = piece.wishes?.[key];
-    return id === undefined ? [] : [`${lower(nameIn(menu.products, id))} ${where}`];
+    return id === undefined ? [] : [`${lowerFirst(nameIn(menu.products, id))} ${where}`];
   });
   return [told.length === 0 ? said("wishes", "Ground and sealer: you choose", true) : said("wishes", upper(told.join(", "))), "."];
 }
@@ -169,7 +169,7 @@ function bench({ piece, roomName }: Telling): Sentence {
 function already({ piece, menu }: Telling): Sentence {
   const done = piece.done ?? [];
   if (done.length === 0) return [said("done", "Nothing was on it before", true), "."];
-  const coats = done.map((step) => `${lower(nameIn(menu.products, step.product))} (${zoneName(step.zone).toLowerCase()})`);
+  const coats = done.map((step) => `${lowerFirst(nameIn(menu.products, step.product))} (${zoneName(step.zone).toLowerCase()})`);
   return ["On it before: ", said("done", listed(coats)), "."];
 }
 
