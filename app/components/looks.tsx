@@ -6,6 +6,8 @@ import { useSetParam } from "./use-set-param";
 export interface LookTab<L extends string> {
   readonly id: L;
   readonly name: string;
+  /** On a narrow page. */
+  readonly short?: string;
 }
 
 /** The look a room is in, by its address. */
@@ -33,9 +35,10 @@ export function Looks<L extends string>({
   return (
     <Tabs.Root value={look} onValueChange={show} className={className}>
       <Tabs.List aria-label={label} className="flex flex-wrap border-b-2 border-ink print:hidden">
-        {looks.map(({ id, name }) => (
-          <Tabs.Trigger key={id} value={id} className="tab">
-            {name}
+        {looks.map(({ id, name, short }) => (
+          <Tabs.Trigger key={id} value={id} className="tab" aria-label={name}>
+            {short !== undefined && <span className="sm:hidden">{short}</span>}
+            <span className={short === undefined ? "" : "max-sm:hidden"}>{name}</span>
           </Tabs.Trigger>
         ))}
       </Tabs.List>

@@ -20,7 +20,7 @@ const FAR: Readonly<Record<string, string>> = { radiusMm: "From the middle", hei
 function KeepOutFields({ one, index, change, remove }: { one: KeepOut; index: number; change: (next: KeepOut) => void; remove: () => void }) {
   const [measure, mm] = Object.entries(one.at)[0] as [string, number];
   return (
-    <li className="sheet grid grid-cols-3 items-end gap-2 p-2 sm:grid-cols-[1fr_1fr_1fr_auto]">
+    <li className="sheet grid grid-cols-2 items-end gap-2 p-2 sm:grid-cols-[1fr_1fr_1fr_auto]">
       <NumberField
         label="How many"
         value={one.count}

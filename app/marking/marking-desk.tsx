@@ -21,7 +21,7 @@ import { UnevenPart } from "./uneven-part";
 const LOOKS = [
   { id: "rows", name: "Rows" },
   { id: "lines", name: "Lines" },
-  { id: "table", name: "At the table" },
+  { id: "table", name: "At the table", short: "Table" },
   { id: "papers", name: "Papers" },
   { id: "text", name: "Text" },
   { id: "tools", name: "Tools" },
