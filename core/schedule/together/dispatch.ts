@@ -114,10 +114,11 @@ class Table {
     return this.standing(one.node) < this.standing(other.node);
   }
 
-  /** The first moment from which a task must not be kept waiting, lest its window shuts. */
-  private nextHurry(now: number): { readonly node: number; readonly at: number } {
+  /** The first moment from which a task that still fits must not be kept waiting, lest its window shuts. */
+  private nextHurry(now: number, until: number): { readonly node: number; readonly at: number } {
     let first = { node: -1, at: Infinity };
-    for (const { node, closes } of this.open) if (closes > now && closes < first.at) first = { node, at: closes };
+    for (const { node, at, closes } of this.open)
+      if (closes > now && closes < first.at && this.share(node, until - Math.max(now, at)) > 0) first = { node, at: closes };
     return first;
   }
 
@@ -129,7 +130,7 @@ class Table {
   private choose(now: number, until: number): { readonly open: Open; readonly from: number; readonly until: number } | null {
     let best: Open | null = null;
     let from = Infinity;
-    const hurry = this.nextHurry(now);
+    const hurry = this.nextHurry(now, until);
     for (const [place, kept] of this.open.entries()) {
       const open = Math.max(now, kept.at) > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, Math.max(now, kept.at)) : kept;
       this.open[place] = open;

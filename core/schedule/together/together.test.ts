@@ -79,10 +79,15 @@ function check({ network, sittings, handle, bound, late }: Together, pieces: rea
       if (!span) continue;
       expect(span.ms).toBe(Math.max(1, Math.ceil(one.handsOnMin)) * MS_PER_MIN);
       if (of.count === 1 && !one.breaks) expect(span.parts).toBe(1);
-      for (const { task: before, typicalMin, cautiousMin } of one.after) {
+      let shut = false;
+      for (const { task: before, typicalMin, cautiousMin, closesMin = Infinity } of one.after) {
         const end = of.done.get(before) ?? spans.get(`${of.id}/${before}`)?.to;
-        if (end !== undefined) expect(span.from).toBeGreaterThanOrEqual(end + (careful ? cautiousMin : typicalMin) * MS_PER_MIN);
+        if (end === undefined) continue;
+        expect(span.from).toBeGreaterThanOrEqual(end + (careful ? cautiousMin : typicalMin) * MS_PER_MIN);
+        shut ||= span.from > end + closesMin * MS_PER_MIN;
       }
+      // Who comes too late for a window is told, and nobody else.
+      expect(named.find((stint) => stint.piece === of && stint.task === one)!.windowShut ?? false).toBe(shut);
     }
   // What is promised is what comes of it.
   for (const [k, of] of pieces.entries()) {
@@ -171,43 +176,47 @@ describe("all pieces around one pair of hands", () => {
 });
 
 describe("whatever is on the shelf", () => {
-  const works = fc
-    .array(fc.record({ min: fc.integer({ min: 2, max: 140 }), wait: fc.integer({ min: 0, max: 40 * HOUR }), skip: fc.integer({ min: 0, max: 2 }) }), {
-      minLength: 1,
-      maxLength: 7,
-    })
-    .chain((steps) =>
-      fc.integer({ min: 30, max: 3000 }).map((handle) =>
-        workOf(
-          steps.map(({ min, wait, skip }, k) => task(`t${k}`, min, k > skip ? [edge(`t${k - 1 - skip}`, wait)] : [])),
-          handle,
+  const step = fc.record({
+    min: fc.integer({ min: 2, max: 140 }),
+    wait: fc.integer({ min: 0, max: 40 * HOUR }),
+    skip: fc.integer({ min: 0, max: 2 }),
+    open: fc.constantFrom(0, 0, 0, 30, 3 * HOUR, 60 * HOUR),
+  });
+  /** With windows that shut some time after the careful wait, or without any. */
+  const works = (windows: boolean) =>
+    fc.tuple(fc.array(step, { minLength: 1, maxLength: 7 }), fc.integer({ min: 30, max: 3000 })).map(([steps, handle]) =>
+      workOf(
+        steps.map(({ min, wait, skip, open }, k) =>
+          task(`t${k}`, min, k > skip ? [edge(`t${k - 1 - skip}`, wait, windows && open > 0 ? { closesMin: 2 * wait + open } : {})] : []),
         ),
+        handle,
       ),
     );
-  const shelf = fc
-    .array(
-      fc.record({
-        work: works,
-        count: fc.constantFrom(1, 1, 4, 40),
-        breaks: fc.boolean(),
-        dueDays: fc.option(fc.integer({ min: 2, max: 30 })),
-        begun: fc.boolean(),
-      }),
-      { minLength: 1, maxLength: 8 },
-    )
-    .map((list) =>
-      list.map(({ work, count, breaks, dueDays, begun }, k) =>
-        piece(`p${k}`, breaks ? broken(work) : work, {
-          count,
-          due: dueDays === null ? null : START + dueDays * 24 * HOUR * MS_PER_MIN,
-          done: new Map(begun ? [["t0", START - 90 * MS_PER_MIN]] : []),
+  const shelfOf = (windows: boolean) =>
+    fc
+      .array(
+        fc.record({
+          work: works(windows),
+          count: fc.constantFrom(1, 1, 4, 40),
+          breaks: fc.boolean(),
+          dueDays: fc.option(fc.integer({ min: 2, max: 30 })),
+          begun: fc.boolean(),
         }),
-      ),
-    );
+        { minLength: 1, maxLength: 8 },
+      )
+      .map((list) =>
+        list.map(({ work, count, breaks, dueDays, begun }, k) =>
+          piece(`p${k}`, breaks ? broken(work) : work, {
+            count,
+            due: dueDays === null ? null : START + dueDays * 24 * HOUR * MS_PER_MIN,
+            done: new Map(begun ? [["t0", START - 90 * MS_PER_MIN]] : []),
+          }),
+        ),
+      );
 
   test("every schedule stands up to the checker, usual and careful, and no bound is above it", () => {
     fc.assert(
-      fc.property(shelf, fc.boolean(), fc.constantFrom("earliest" as const, "fewest-sittings" as const), (pieces, careful, goal) => {
+      fc.property(shelfOf(true), fc.boolean(), fc.constantFrom("earliest" as const, "fewest-sittings" as const), (pieces, careful, goal) => {
         check(schedule(pieces, { careful, goal, tries: 8 }), pieces, careful);
       }),
       { numRuns: 40 },
@@ -216,7 +225,7 @@ describe("whatever is on the shelf", () => {
 
   test("nothing waits while it may be done: no gap in a sitting holds a task that is open and fits", () => {
     fc.assert(
-      fc.property(shelf, (pieces) => {
+      fc.property(shelfOf(false), (pieces) => {
         const { network, sittings } = schedule(pieces, { tries: 0 });
         const ends = new Map<number, number>();
         const starts = new Map<number, number>();
@@ -241,7 +250,7 @@ describe("whatever is on the shelf", () => {
 
   test("the same seed gives the same schedule, and more tries never a worse one", () => {
     fc.assert(
-      fc.property(shelf, fc.integer(), (pieces, seed) => {
+      fc.property(shelfOf(true), fc.integer(), (pieces, seed) => {
         const [one, again, longer] = [schedule(pieces, { seed, tries: 6 }), schedule(pieces, { seed, tries: 6 }), schedule(pieces, { seed, tries: 24 })];
         expect(again.sittings).toEqual(one.sittings);
         const lateness = ({ late }: Together) => late.reduce((sum, ms) => sum + ms, 0);
