@@ -2,7 +2,7 @@ import { PATTERN_LIMITS } from "../piece/pattern";
 import type { Row } from "../piece/pattern";
 import type { UnitMark } from "./row-kinds";
 import type { Spots } from "./clearance";
-import { apart, chordOf, closingCount } from "./ring-count";
+import { apart, chordOf, closestDots, closingCount, isNarrow, leastChord } from "./ring-count";
 import type { PlacedMark, PlacedSpot } from "./solved";
 import type { MarkingSurface, Ring, Spot3 } from "./surface";
 
@@ -88,14 +88,11 @@ function isSingleDot([mark, ...more]: readonly UnitMark[]): boolean {
 function chordAt(rings: Rings, level: number, count: number, start: number): number {
   const ring = rings.at(level);
   if (ring.circleMm !== null) return chordOf(ring, count, start);
-  const points = rings.round(level, count, start);
-  let least = apart(points.at(-1)!.at, points[0]!.at);
-  for (let k = 1; k < points.length; k++) least = Math.min(least, apart(points[k - 1]!.at, points[k]!.at));
-  return least;
+  return leastChord(ring, rings.round(level, count, start));
 }
 
 /**
- * The least clear space between the marks of neighbouring places, mm; Infinity of a single one.
+ * The least clear space between the marks of two places, mm; Infinity of a single one.
  *
  * @param count places round the row
  */
@@ -108,15 +105,14 @@ export function gapBetween(rings: Rings, unit: readonly UnitMark[], level: numbe
     const next = leastGap(at(0), at(1));
     return count > 3 && unit.some((spots) => spots.length > 1) ? Math.min(next, leastGap(at(0), at(2))) : next;
   }
-  let least = Infinity;
-  const first = at(0);
-  let before = first;
-  for (let k = 1; k < count; k++) {
-    const next = at(k);
-    least = Math.min(least, leastGap(before, next));
-    before = next;
-  }
-  return Math.min(least, leastGap(before, first));
+  const places = Array.from({ length: count }, (_unused, k) => at(k));
+  const least = places.reduce((so, marks, k) => Math.min(so, leastGap(marks, places[(k + 1) % count]!)), Infinity);
+  const [low, high] = reachOf(unit);
+  if (count < 4 || !isNarrow(rings.at(level), Math.max(0, least) + 2 * (high - low))) return least;
+  return closestDots(
+    places.flatMap((marks, place) => marks.flatMap((spots) => spots.map(({ at: point, diameterMm }) => ({ at: point, diameterMm, place })))),
+    least,
+  );
 }
 
 const HAIR = 1e-9;

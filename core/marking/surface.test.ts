@@ -203,6 +203,15 @@ describe("what closes on lines that are no circles", () => {
     expect(nearestCounts(discTop(60).ring(40), { diameterMm: 6, gapMm: 0 }, 90)[0]!.count).toBe(41);
   });
 
+  test("round a line too narrow for two abreast the far side is near too", () => {
+    const lid = squareTop(96.58, 60);
+    // Neighbours leave a hair, and yet the two long sides are a millimetre apart.
+    expect(gapOf(lid.ring(0.5), 56, 1)).toBeCloseTo(0, 9);
+    const count = closingCount(lid.ring(0.5), { diameterMm: 1, gapMm: 0.5 });
+    expect(gapOf(lid.ring(0.5), count, 1)).toBeGreaterThanOrEqual(0.5);
+    expect(chordOf(boxWall(96, 1, 20).ring(5), 20)).toBeGreaterThan(4);
+  });
+
   test("too small for two, or for one of its multiple: one, or none", () => {
     expect(closingCount(discTop(60).ring(1), { diameterMm: 6, gapMm: 0 })).toBe(1);
     expect(closingCount(discTop(60).ring(1), { diameterMm: 6, gapMm: 0, multipleOf: 4 })).toBe(0);

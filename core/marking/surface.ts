@@ -9,6 +9,8 @@ export interface Ring {
   readonly lengthMm: number;
   /** Of a line that is a circle in space: its radius; null of every other. */
   readonly circleMm: number | null;
+  /** The least width of what it goes round, where both sides of it lie on one face; Infinity round a wall. */
+  readonly acrossMm: number;
   /** The point at a share of the way round. */
   readonly at: (share: number) => Spot3;
 }
@@ -145,6 +147,7 @@ function top({ line, halfMm, widthMm, heightMm, fromMm = 0 }: TopShape, rise: Ri
       return {
         lengthMm: outline.lengthMm,
         circleMm: outline.circle ? out : null,
+        acrossMm: 2 * out,
         at: (share) => {
           const flat = outline.at(share);
           return { flat, at: [flat[0], flat[1], z] };
@@ -238,6 +241,7 @@ function wall({ straight, tallMm, line, levelAt, heightAt }: Upright, fromMm = 0
       return {
         lengthMm: outline.lengthMm,
         circleMm: outline.circle ? outline.leastMm : null,
+        acrossMm: Infinity,
         at: (share) => {
           const [x, y] = outline.at(share);
           return { flat: [share * outline.lengthMm, level], at: [x, y, height] };
