@@ -8,7 +8,7 @@ import type { FreeHours } from "./schedule/free-hours";
 import { overloads } from "./schedule/together/overload";
 import { pieceWork } from "./schedule/together/piece-work";
 import type { PieceWork } from "./schedule/together/network";
-import type { Stint } from "./schedule/together/dispatch";
+import { piecesFinished } from "./schedule/together/parts-done";
 import { scheduleAll } from "./schedule/together/schedule-all";
 import type { Goal, Together } from "./schedule/together/schedule-all";
 
@@ -31,8 +31,6 @@ interface ScheduleFinding {
   readonly message: string;
 }
 
-/** What is lost in reckoning is no piece. */
-const ROUNDING = 1e-6;
 /** So many orders are tried in what is taken for a second. */
 const TRIES_A_SECOND = 60;
 
@@ -46,17 +44,10 @@ const lateBy = (min: number) => (min < DAYS_FROM_MIN ? `${hoursOf(min)} hours` :
 
 function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
   const byPiece = (instants: readonly number[]) => Object.fromEntries(network.pieces.map(({ id }, index) => [id, iso(instants[index]!)]));
-  const begun = new Map<number, number>();
-  /** Of a batch as many as are done in this part; what is begun counts where it is finished. */
-  const countOf = ({ node, from, to }: Stint) => {
-    const { piece, ms } = network.nodes[node]!;
-    const { count } = network.pieces[piece]!;
-    const before = begun.get(node) ?? 0;
-    const after = before + to - from;
-    begun.set(node, after);
-    const finished = (worked: number) => Math.floor((worked / ms) * count + ROUNDING);
-    return count === 1 ? 1 : finished(after) - finished(before);
-  };
+  const finished = piecesFinished(
+    network,
+    sittings.flatMap((one) => one.stints),
+  );
   return {
     sittings: sittings.map(({ from, to, stints }) => ({
       from: iso(from),
@@ -68,7 +59,7 @@ function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
           step: task.stepId,
           coat: task.coat,
           ...(task.half ? { half: task.half } : {}),
-          count: countOf(stint),
+          count: finished.get(stint)!,
           ...(stint.part ? { part: stint.part } : {}),
           ...(stint.windowShut ? { windowShut: true } : {}),
           from: iso(stint.from),

@@ -1,4 +1,5 @@
 import type { StoreDefinition, StoredRecord } from "./definition";
+import { CALENDAR } from "./calendar";
 import { HOURS } from "./hours";
 import { PHOTOS } from "./photos";
 import { PIECES } from "./pieces";
@@ -23,6 +24,7 @@ export const STORES = {
   patterns: PATTERNS,
   rooms: ROOMS,
   hours: HOURS,
+  calendar: CALENDAR,
   settings: SETTINGS,
 } as const;
 

@@ -1,10 +1,10 @@
 import type { Sitting } from "../free-hours";
 import type { Network } from "./network";
 
-/** What no schedule can beat: when the last piece may be handled at the earliest, and why. */
+/** What no schedule can beat: when the last piece may be handled at the earliest, and why. Several pairs of hands are taken for one that is as much faster. */
 export interface Bound {
-  /** The longest chain of work and waits of one piece; or all the work through one pair of hands. */
-  readonly name: "longest chain" | "one pair of hands";
+  /** The longest chain of work and waits of one piece; or all the work through the hands there are. */
+  readonly name: "longest chain" | "one pair of hands" | "all hands";
   /** Instant, ms. */
   readonly at: number;
 }
@@ -37,12 +37,12 @@ function heads({ nodes }: Network, sittings: readonly Sitting[], start: number):
   const to = new Float64Array(nodes.length).fill(NaN);
   const visit = (index: number): number => {
     if (!Number.isNaN(to[index])) return to[index]!;
-    const { arcs, ms, breakMs, endedAt } = nodes[index]!;
+    const { arcs, ms, breakMs, endedAt, from: notBefore } = nodes[index]!;
     if (endedAt !== null) {
       from[index] = start;
       return (to[index] = endedAt);
     }
-    let at = start;
+    let at = Math.max(start, notBefore);
     for (const arc of arcs) at = Math.max(at, visit(arc.from) + arc.waitMs);
     from[index] = firstFit(sittings, at, Math.min(ms, breakMs));
     return (to[index] = breakMs < ms ? goneOn(sittings, from[index]!, ms) : from[index]! + ms);
@@ -93,12 +93,13 @@ function oneMachine(jobs: Waiting[], sittings: readonly Sitting[]): number {
  * When everything may be handled at the earliest, whatever is done first.
  *
  * @param sittings free hours, in order
+ * @param hands pairs of them, 1 or more
  * @returns the larger of two bounds, by its name
  */
-export function lowerBound(network: Network, sittings: readonly Sitting[], start: number): Bound {
+export function lowerBound(network: Network, sittings: readonly Sitting[], start: number, hands = 1): Bound {
   const { from, to } = heads(network, sittings, start);
   const chain = Math.max(start, ...network.ready.flat().map(({ node, afterMs }) => to[node]! + afterMs));
-  const jobs = network.nodes.flatMap(({ ms, tailMs, endedAt }, index) => (endedAt === null ? [{ head: from[index]!, tail: tailMs, left: ms }] : []));
-  const hands = oneMachine(jobs, sittings);
-  return hands > chain ? { name: "one pair of hands", at: hands } : { name: "longest chain", at: chain };
+  const jobs = network.nodes.flatMap(({ ms, tailMs, endedAt }, index) => (endedAt === null ? [{ head: from[index]!, tail: tailMs, left: ms / hands }] : []));
+  const through = oneMachine(jobs, sittings);
+  return through > chain ? { name: hands > 1 ? "all hands" : "one pair of hands", at: through } : { name: "longest chain", at: chain };
 }

@@ -10,6 +10,8 @@ export interface Stint {
   readonly part?: number;
   /** The window for the coat had shut: it is scuffed first. */
   readonly windowShut?: true;
+  /** Whose hands, from 1 where another pair helps; absent: the user's own. */
+  readonly hand?: number;
 }
 
 export interface Dispatched {
@@ -27,12 +29,12 @@ interface Open {
 }
 
 /** When a task whose forerunners are over may begin. */
-function opening(index: number, { arcs }: Node, ends: Float64Array, start: number): Open {
-  let at = start;
+function opening(index: number, { arcs, from }: Node, ends: Float64Array, start: number): Open {
+  let at = Math.max(start, from);
   let closes = Infinity;
-  for (const { from, waitMs, closesMs } of arcs) {
-    at = Math.max(at, ends[from]! + waitMs);
-    closes = Math.min(closes, ends[from]! + closesMs);
+  for (const arc of arcs) {
+    at = Math.max(at, ends[arc.from]! + arc.waitMs);
+    closes = Math.min(closes, ends[arc.from]! + arc.closesMs);
   }
   if (at <= closes) return { node: index, at, closes, shut: false };
   return shutOut(index, arcs, ends, at);
@@ -57,7 +59,15 @@ const LIKE_MS = 2 * 3_600_000;
 /** Before this a window that is about to shut goes before everything else, ms. */
 const HURRY_MS = 3 * 3_600_000;
 
-/** The table with one pair of hands: what is to do, what is over, and the hours it is done in. */
+/** How the table is worked at, beside the order. */
+export interface Manner {
+  /** Pairs of hands, 1 or more; one piece is in one pair at a time. */
+  readonly hands?: number;
+  /** The sitting each task is to stay in, its begin in ms; NaN: in none. What stays has its time kept free in its sitting. */
+  readonly keep?: Float64Array;
+}
+
+/** The table: what is to do, what is over, and the hours it is done in. */
 class Table {
   readonly stints: Stint[] = [];
   readonly ends: Float64Array;
@@ -66,7 +76,13 @@ class Table {
   private readonly parts: Int32Array;
   private open: Open[] = [];
   private left = 0;
-  private last = "";
+  /** What each pair of hands did last. */
+  private readonly last: string[];
+  /** Until when each piece is in somebody's hands, ms. */
+  private readonly busy: Float64Array;
+  private sitting: Sitting = { from: 0, to: 0 };
+  /** Work that is to stay in this sitting and is not done yet, ms. */
+  private reserved = 0;
 
   constructor(
     private readonly nodes: readonly Node[],
@@ -74,7 +90,11 @@ class Table {
     private readonly start: number,
     /** The longest sitting there is, ms: what has to go together and fits none is begun all the same. */
     private readonly longest: number,
+    private readonly keep: Float64Array | null,
+    private readonly hands: number,
   ) {
+    this.last = Array.from({ length: hands }, () => "");
+    this.busy = new Float64Array(1 + Math.max(-1, ...nodes.map(({ piece }) => piece))).fill(-Infinity);
     this.ends = new Float64Array(nodes.length).fill(NaN);
     this.missing = Int32Array.from(nodes, ({ arcs }) => arcs.length);
     this.rest = Float64Array.from(nodes, ({ ms }) => ms);
@@ -90,7 +110,13 @@ class Table {
   }
 
   private add(index: number): void {
-    this.open.push(opening(index, this.nodes[index]!, this.ends, this.start));
+    const kept = this.keep?.[index] ?? NaN;
+    const open = opening(index, this.nodes[index]!, this.ends, this.start);
+    this.open.push(kept > open.at ? { ...open, at: Math.min(kept, Math.max(open.at, open.closes)) } : open);
+  }
+
+  private isKept(index: number): boolean {
+    return this.keep?.[index] === this.sitting.from;
   }
 
   private over(index: number, at: number): void {
@@ -107,11 +133,11 @@ class Table {
   }
 
   /** What is done next: what would shut, then the first by rank, and of those alike what the brush is in already. */
-  private better(one: Open, other: Open, now: number): boolean {
+  private better(one: Open, other: Open, now: number, hand: number): boolean {
     const [hurry, calm] = [one.closes - now < HURRY_MS, other.closes - now < HURRY_MS];
     if (hurry !== calm) return hurry;
     if (hurry && one.closes !== other.closes) return one.closes < other.closes;
-    return this.standing(one.node) < this.standing(other.node);
+    return this.standing(one.node, hand) < this.standing(other.node, hand);
   }
 
   /** The first moment from which a task that still fits must not be kept waiting, lest its window shuts. */
@@ -123,23 +149,29 @@ class Table {
   }
 
   /** Its rank; what the brush is in already stands a little further in front. */
-  private standing(index: number): number {
-    return this.rank[index]! - (this.nodes[index]!.like === this.last ? LIKE_MS : 0);
+  private standing(index: number, hand: number): number {
+    return this.rank[index]! - (this.nodes[index]!.like === this.last[hand] ? LIKE_MS : 0);
   }
 
-  private choose(now: number, until: number): { readonly open: Open; readonly from: number; readonly until: number } | null {
+  private choose(now: number, until: number, hand: number): { readonly open: Open; readonly from: number; readonly until: number } | null {
     let best: Open | null = null;
     let from = Infinity;
     const hurry = this.nextHurry(now, until);
     for (const [place, kept] of this.open.entries()) {
-      const open = Math.max(now, kept.at) > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, Math.max(now, kept.at)) : kept;
+      const free = Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!);
+      const open = free > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, free) : kept;
       this.open[place] = open;
-      const at = Math.max(now, open.at);
-      const ends = open.node === hurry.node ? until : Math.min(until, hurry.at);
+      const at = Math.max(free, open.at);
+      const ends = this.endsFor(open.node, hurry, until);
       if (at > from || this.share(open.node, ends - at) <= 0 || this.partsTheGo(open.node, until - at)) continue;
-      if (!best || at < from || this.better(open, best, at)) [best, from] = [open, at];
+      if (!best || at < from || this.better(open, best, at, hand)) [best, from] = [open, at];
     }
-    return best && { open: best, from, until: best.node === hurry.node ? until : Math.min(until, hurry.at) };
+    return best && { open: best, from, until: this.endsFor(best.node, hurry, until) };
+  }
+
+  /** Until when a task may go on now: what must not be kept waiting and what is to stay in this sitting have their time. */
+  private endsFor(index: number, hurry: { readonly node: number; readonly at: number }, until: number): number {
+    return Math.min(this.isKept(index) ? until : until - this.reserved / this.hands, index === hurry.node ? Infinity : hurry.at);
   }
 
   /** Begun now its next coat would come after its window has shut, and there is a sitting that is long enough. */
@@ -148,23 +180,35 @@ class Table {
     return goMs > ms && goMs > freeMs && goMs <= this.longest;
   }
 
-  work({ from, to }: Sitting): void {
-    let now = from;
+  work(sitting: Sitting): void {
+    this.sitting = sitting;
+    this.reserved = this.nodes.reduce((sum, _node, index) => (this.isKept(index) && Number.isNaN(this.ends[index]) ? sum + this.rest[index]! : sum), 0);
+    const now = new Float64Array(this.hands).fill(sitting.from);
     while (!this.finished) {
-      const chosen = this.choose(now, to);
+      const hand = now.indexOf(Math.min(...now));
+      const chosen = this.choose(now[hand]!, sitting.to, hand);
       if (!chosen) return;
-      now = this.lay(chosen.open, chosen.from, chosen.until);
+      now[hand] = this.lay(chosen.open, chosen.from, chosen.until, hand);
     }
   }
 
-  private lay({ node: index, shut }: Open, from: number, until: number): number {
+  private lay({ node: index, shut }: Open, from: number, until: number, hand: number): number {
     const node = this.nodes[index]!;
     const ms = this.share(index, until - from);
     const to = from + ms;
     const whole = this.rest[index]! - ms < NOTHING_MS;
     const part = this.parts[index]! + 1;
-    this.stints.push({ node: index, from, to, ...(part > 1 || !whole ? { part } : {}), ...(shut ? { windowShut: true as const } : {}) });
-    this.last = node.like;
+    this.stints.push({
+      node: index,
+      from,
+      to,
+      ...(part > 1 || !whole ? { part } : {}),
+      ...(shut ? { windowShut: true as const } : {}),
+      ...(hand > 0 ? { hand } : {}),
+    });
+    this.last[hand] = node.like;
+    if (this.isKept(index)) this.reserved -= ms;
+    if (this.hands > 1) this.busy[node.piece] = to;
     if (!whole) {
       this.rest[index]! -= ms;
       this.parts[index] = part;
@@ -179,17 +223,24 @@ class Table {
 }
 
 /**
- * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting.
+ * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting, but for what is to stay in a later one.
  *
  * @param rank of each task, the least first
  * @param sittings free hours, in order
  * @returns null where they do not suffice
  */
-export function dispatch({ nodes }: Network, rank: Float64Array, sittings: readonly Sitting[], start: number): Dispatched | null {
-  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)));
+export function dispatch(
+  { nodes }: Network,
+  rank: Float64Array,
+  sittings: readonly Sitting[],
+  start: number,
+  { hands = 1, keep }: Manner = {},
+): Dispatched | null {
+  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)), keep ?? null, hands);
   for (const sitting of sittings) {
     if (table.finished) break;
     table.work(sitting);
   }
-  return table.finished ? { stints: table.stints, ends: table.ends } : null;
+  if (!table.finished) return null;
+  return { stints: hands > 1 ? [...table.stints].sort((a, b) => a.from - b.from) : table.stints, ends: table.ends };
 }

@@ -13,6 +13,12 @@ export interface PieceWork {
   readonly due: number | null;
   /** Tasks that are done: when each ended, ms. */
   readonly done: ReadonlyMap<string, number>;
+  /** Instant, ms, before which nothing is done on it; absent: any time. */
+  readonly from?: number;
+  /** Tasks the user has put into a sitting: its begin, ms. Nothing of them is done before, and they go first in it. */
+  readonly held?: ReadonlyMap<string, number>;
+  /** Tasks that are to stay in the sitting they were in when the dates were agreed on, as long as they can: its begin, ms. */
+  readonly agreed?: ReadonlyMap<string, number>;
 }
 
 /** What has to have happened before, by its place in the network. */
@@ -38,6 +44,12 @@ export interface Node {
   readonly tailMs: number;
   /** From its begin until the next coat is on, where a window may shut before: they go into one sitting; else its own work. */
   readonly goMs: number;
+  /** Not before this instant, ms; -Infinity: any time. */
+  readonly from: number;
+  /** The sitting the user has put it into, ms; null: none. */
+  readonly held: number | null;
+  /** The sitting it is to stay in if it can, ms; null: none. */
+  readonly agreed: number | null;
   /** When it ended, where it is done. */
   readonly endedAt: number | null;
 }
@@ -103,6 +115,9 @@ export function networkOf(pieces: readonly PieceWork[], careful = false): Networ
         breakMs: breakMsOf(piece, task, min),
         like,
         arcs: [...arcs.values()],
+        from: Math.max(piece.from ?? -Infinity, piece.held?.get(task.id) ?? -Infinity),
+        held: piece.held?.get(task.id) ?? null,
+        agreed: piece.agreed?.get(task.id) ?? null,
         endedAt: piece.done.get(task.id) ?? null,
       };
     }),

@@ -3,7 +3,8 @@ import type { FreeHours, Sitting } from "../free-hours";
 import { lowerBound } from "./bound";
 import type { Bound } from "./bound";
 import { dispatch } from "./dispatch";
-import type { Dispatched, Stint } from "./dispatch";
+import type { Dispatched, Manner, Stint } from "./dispatch";
+import { keptSittings, ranksOf } from "./kept-sittings";
 import { networkOf } from "./network";
 import type { Network, PieceWork } from "./network";
 
@@ -22,6 +23,8 @@ export interface TogetherAsk {
   readonly seed?: number;
   /** Orders that are tried. */
   readonly tries?: number;
+  /** Pairs of them, 1 or more. */
+  readonly hands?: number;
   /** Asked between tries; true: what is found by then is taken. */
   readonly stop?: () => boolean;
 }
@@ -69,12 +72,6 @@ function firstSittings(hours: FreeHours, start: number): readonly Sitting[] {
   return found;
 }
 
-/** The latest each task may end so that its piece is in time: dates first, then what has most hanging on it. */
-function ranks({ nodes, pieces }: Network): Float64Array {
-  const noDate = Math.max(0, ...pieces.flatMap(({ due }) => (due === null ? [] : [due]))) + Math.max(0, ...nodes.map(({ tailMs }) => tailMs));
-  return Float64Array.from(nodes, ({ piece, tailMs }) => (pieces[piece]!.due ?? noDate) - tailMs);
-}
-
 interface Judged {
   readonly done: Dispatched;
   readonly handle: readonly number[];
@@ -119,8 +116,16 @@ function shaken(rank: Float64Array, byMs: number, number: () => number): Float64
   return rank.map((value) => value + (number() - 0.5) * byMs);
 }
 
+interface Thinning {
+  readonly network: Network;
+  readonly rank: Float64Array;
+  readonly start: number;
+  readonly manner: Manner;
+  readonly stop: () => boolean;
+}
+
 /** Sittings are left out, the least used first, as long as nothing is later for its date and fewer are wanted. */
-function thinnedOut(network: Network, rank: Float64Array, best: Judged, sittings: readonly Sitting[], start: number, stop: () => boolean): Judged {
+function thinnedOut({ network, rank, start, manner, stop }: Thinning, best: Judged, sittings: readonly Sitting[]): Judged {
   let [kept, found] = [sittings, best];
   const refused = new Set<number>();
   while (!stop()) {
@@ -129,20 +134,31 @@ function thinnedOut(network: Network, rank: Float64Array, best: Judged, sittings
     if (!next) break;
     refused.add(next.from);
     const without = kept.filter(({ from }) => from !== next.from);
-    const done = dispatch(network, rank, without, start);
+    const done = dispatch(network, rank, without, start, manner);
     const tried = done && judge(network, done, without, "fewest-sittings", start);
     if (tried && isBetter(tried, found)) [kept, found] = [without, tried];
   }
   return found;
 }
 
+/** A schedule while better ones are looked for. */
+export interface Improving {
+  readonly best: Together;
+  /** Orders that were tried, and how many will be. */
+  readonly tried: number;
+  readonly of: number;
+}
+
+/** Orders tried between two looks at how far it is. */
+const TRIES_A_LOOK = 5;
+
 /**
- * Dates the work of all pieces for one pair of hands: every wait kept, nothing idle that may be done, dates met where they can be.
- * Priority rules, then shaken orders of them; the same seed gives the same schedule.
+ * Dates the work of all pieces for the hands there are: every wait kept, nothing idle that may be done, dates met where they can be. Priority rules, then
+ * shaken orders of them; the same seed gives the same schedule. Where dates were agreed on they stand as far as they can: only what slipped is laid anew.
  *
- * @returns null when the free hours do not suffice
+ * @yields the first schedule, and then the best so far again and again; nothing when the free hours do not suffice
  */
-export function scheduleAll({
+export function* improving({
   pieces,
   hours,
   start,
@@ -150,33 +166,58 @@ export function scheduleAll({
   careful = false,
   seed = 1,
   tries = USUAL_TRIES,
+  hands = 1,
   stop = () => false,
-}: TogetherAsk): Together | null {
+}: TogetherAsk): Generator<Improving, void> {
   const network = networkOf(pieces, careful);
   const sittings = firstSittings(hours, start);
   const number = numbersFrom(seed);
-  let rank = ranks(network);
-  const first = dispatch(network, rank, sittings, start);
-  if (!first) return null;
+  const keep = keptSittings(network, hours, sittings, start);
+  const manner = { hands, keep };
+  let rank = ranksOf(network, keep);
+  const first = dispatch(network, rank, sittings, start, manner);
+  if (!first) return;
   let best = judge(network, first, sittings, goal, start);
-  const bound = lowerBound(network, sittings, start);
+  const bound = lowerBound(network, sittings, start, hands);
   const reach = Math.max(1, ...network.nodes.map(({ tailMs }) => tailMs));
+  const told = (tried: number, of: number): Improving => {
+    const last = Math.max(start, ...best.handle);
+    return {
+      best: {
+        network,
+        sittings: usedOf(best.done, sittings),
+        handle: best.handle,
+        cured: instants(network, best.done.ends, "cured", start),
+        bound,
+        gapMs: Math.max(0, last - bound.at),
+        late: best.late,
+      },
+      tried,
+      of,
+    };
+  };
+  // What was agreed on is not shaken.
+  const most = keep.every(Number.isNaN) ? tries : 0;
   const isBest = () => best.worth[0] === 0 && goal === "earliest" && Math.max(...best.handle) <= bound.at;
-  for (let tried = 0; tried < tries && !isBest() && !stop(); tried += 1) {
+  yield told(0, most);
+  for (let tried = 0; tried < most && !isBest() && !stop(); tried += 1) {
     const other = shaken(rank, (reach * (1 + (tried % 5))) / 6, number);
-    const done = dispatch(network, other, sittings, start);
+    const done = dispatch(network, other, sittings, start, manner);
     const judged = done && judge(network, done, sittings, goal, start);
     if (judged && isBetter(judged, best)) [best, rank] = [judged, other];
+    if ((tried + 1) % TRIES_A_LOOK === 0) yield told(tried + 1, most);
   }
-  if (goal === "fewest-sittings") best = thinnedOut(network, rank, best, sittings, start, stop);
-  const last = Math.max(start, ...best.handle);
-  return {
-    network,
-    sittings: usedOf(best.done, sittings),
-    handle: best.handle,
-    cured: instants(network, best.done.ends, "cured", start),
-    bound,
-    gapMs: Math.max(0, last - bound.at),
-    late: best.late,
-  };
+  if (goal === "fewest-sittings" && most > 0) best = thinnedOut({ network, rank, start, manner, stop }, best, sittings);
+  yield told(most, most);
+}
+
+/**
+ * As `improving`, to its end.
+ *
+ * @returns null when the free hours do not suffice
+ */
+export function scheduleAll(ask: TogetherAsk): Together | null {
+  let last: Together | null = null;
+  for (const { best } of improving(ask)) last = best;
+  return last;
 }
