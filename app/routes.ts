@@ -18,6 +18,7 @@ export default [
   route("desk", "routes/desk/route.tsx"),
   route("desk/marking", "routes/marking/route.tsx"),
   route("desk/recipes", "routes/desk-recipes/route.ts"),
+  route("calendar", "routes/calendar/route.tsx"),
   route("shelf", "routes/shelf/route.tsx"),
   route("shelf/shopping", "routes/shopping/route.tsx"),
   route("settings", "routes/settings/route.tsx"),

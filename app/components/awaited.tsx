@@ -23,6 +23,22 @@ export function Awaited<T>({ of, waiting, children }: Props<T>) {
   );
 }
 
+/** The answer of a promise, without waiting for it; null before it is there. What goes wrong is told by whoever waits. */
+export function useAnswer<T>(promise: Promise<T>): T | null {
+  const [answer, setAnswer] = useState<{ readonly of: Promise<T>; readonly value: T } | null>(null);
+  useEffect(() => {
+    let current = true;
+    promise.then(
+      (value) => current && setAnswer({ of: promise, value }),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [promise]);
+  return answer?.of === promise ? answer.value : null;
+}
+
 /** The last answer of what a loader promised, without waiting for it; null before the first. What goes wrong is told by whoever waits. */
 export function useLast<T>(promise: Promise<T>): T | null {
   const [last, setLast] = useState<T | null>(null);

@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui";
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
-import { Amphora, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
+import { Amphora, CalendarDays, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
@@ -41,6 +41,7 @@ function usePalette(wanted: boolean): PaletteModule | null {
 const PLACES = [
   { to: "/", label: "Pieces", icon: Amphora },
   { to: "/desk", label: "Desk", icon: Palette },
+  { to: "/calendar", label: "Calendar", icon: CalendarDays },
   { to: "/shelf", label: "Shelf", icon: PaintBucket },
   { to: "/settings", label: "Settings", icon: Settings2 },
 ] as const;
@@ -160,7 +161,12 @@ function Header({ children }: { children?: ReactNode }) {
           className="flex max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-10 max-sm:border-t-2 max-sm:border-ink max-sm:bg-sheet sm:gap-1 print:hidden"
         >
           {PLACES.map(({ to, label, icon: Icon }) => (
-            <NavLink key={to} to={to} end={to === "/"} className="tab max-sm:grow max-sm:justify-center max-sm:gap-2 max-sm:rounded-none">
+            <NavLink
+              key={to}
+              to={to}
+              end={to === "/"}
+              className="tab max-sm:grow max-sm:basis-0 max-sm:flex-col max-sm:justify-center max-sm:gap-0 max-sm:rounded-none max-sm:px-0 max-sm:text-sm"
+            >
               <Icon aria-hidden size={20} className="sm:hidden" />
               {label}
             </NavLink>

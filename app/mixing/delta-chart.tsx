@@ -1,22 +1,7 @@
-import { lazy, Suspense } from "react";
-import type { ComponentType } from "react";
 import type { ApexOptions } from "apexcharts";
-import { getNonce } from "get-nonce";
 import type { AfterCoats } from "#core/film/hide";
 import { SOLID_BELOW } from "#core/film/hiding";
-
-interface ChartProps {
-  readonly type: "line";
-  readonly height: number;
-  readonly options: ApexOptions;
-  readonly series: readonly { readonly name: string; readonly data: readonly number[] }[];
-}
-
-/** The chart's code, fetched when a chart is first looked at: it is as heavy as the rest of the page. */
-const Chart = lazy(async () => {
-  const loaded = (await import("react-apexcharts")).default as unknown as { readonly default?: unknown };
-  return { default: (loaded.default ?? loaded) as ComponentType<ChartProps> };
-});
+import { Chart } from "~/components/chart";
 
 /** Beyond this difference nobody asks how far it is. */
 const TOP = 12;
@@ -27,20 +12,10 @@ const TICKS: Readonly<Record<number, string>> = { 0: "none", 4: "slight", 8: "cl
 /** How far each coat still is from the full colour, with the line under which it looks solid. */
 export function DeltaChart({ perCoat }: { perCoat: readonly AfterCoats[] }) {
   const coats = perCoat.map(({ coats: one }) => String(one));
-  const nonce = getNonce();
   const options: ApexOptions = {
-    chart: {
-      toolbar: { show: false },
-      zoom: { enabled: false },
-      animations: { enabled: false },
-      fontFamily: "inherit",
-      foreColor: "var(--soft)",
-      ...(nonce === undefined ? {} : { nonce }),
-    },
     colors: ["var(--act)"],
     stroke: { width: 3, curve: "straight" },
     markers: { size: 5 },
-    grid: { borderColor: "var(--line)" },
     xaxis: { categories: coats, title: { text: "coats" }, axisBorder: { color: "var(--line)" } },
     yaxis: { min: 0, max: TOP, tickAmount: 3, labels: { formatter: (value) => TICKS[Math.round(value)] ?? "" } },
     annotations: {
@@ -60,23 +35,19 @@ export function DeltaChart({ perCoat }: { perCoat: readonly AfterCoats[] }) {
         },
       ],
     },
-    tooltip: { enabled: false },
     legend: { show: false },
   };
   const says = perCoat.map(({ coats: one, deltaE }) => `${one}: ${deltaE.toFixed(1)}`).join(", ");
   return (
     <figure className="m-0">
       <figcaption>How far each coat still is from the full colour</figcaption>
-      <div className="min-h-[230px]" role="img" aria-label={`Difference from the full colour by coats: ${says}. It looks solid below ${SOLID_BELOW}.`}>
-        <Suspense fallback={null}>
-          <Chart
-            type="line"
-            height={230}
-            options={options}
-            series={[{ name: "off the full colour", data: perCoat.map(({ deltaE }) => Math.min(TOP, deltaE)) }]}
-          />
-        </Suspense>
-      </div>
+      <Chart
+        type="line"
+        height={230}
+        options={options}
+        series={[{ name: "off the full colour", data: perCoat.map(({ deltaE }) => Math.min(TOP, deltaE)) }]}
+        says={`Difference from the full colour by coats: ${says}. It looks solid below ${SOLID_BELOW}.`}
+      />
     </figure>
   );
 }

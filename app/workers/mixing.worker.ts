@@ -2,19 +2,11 @@ import { expose } from "comlink";
 import { calibrated } from "#core/film/calibrate";
 import { reaching } from "#core/film/reach";
 import { tinting } from "#core/film/tint";
+import { breath } from "./breath";
 import type { MixingWorkerApi } from "./mixing-worker-api";
 
 /** What is mixed now: the latest wins. */
 let turn = 0;
-
-/** Lets what waits at the door come in. */
-function breath(): Promise<void> {
-  return new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => (port1.close(), resolve());
-    port2.postMessage(null);
-  });
-}
 
 /** Runs what goes step by step, with a breath between two steps; null where something else was asked for meanwhile. */
 async function inBreaths<T>(steps: Generator<number, T>, progress: (share: number) => void = () => undefined): Promise<{ readonly found: T } | null> {

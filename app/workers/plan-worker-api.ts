@@ -16,6 +16,7 @@ import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
 import type { Need } from "#core/shelf/needs";
 import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
+import type { Step } from "#core/coating/model/step";
 import type { LayerTaken } from "#core/coating/facts/layers";
 import type { Work } from "#core/coating/facts/task";
 
@@ -68,6 +69,19 @@ export interface ListedOverview extends Overview {
   readonly needs: readonly Need[];
 }
 
+/** A piece as it stands on the table among others. */
+export interface AtTable {
+  readonly work: Work;
+  /** What each task is like: the same work with the same stuff, by task. */
+  readonly likes: Readonly<Record<string, string>>;
+  /** Tasks that are done, by id: when each ended, ms. */
+  readonly done: ReadonlyMap<string, number>;
+  /** Its steps, by id, as they are told. */
+  readonly steps: Readonly<Record<string, Step>>;
+  /** Numbers of their acts, by step. */
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
 /** What the plan worker answers; the whole protocol. */
 export interface PlanWorkerApi {
   /** The plan as soon as what is shown of it is known; the other candidates may be missing. */
@@ -81,6 +95,8 @@ export interface PlanWorkerApi {
   /** The user's own ways on a piece; none where nothing can be planned for it. */
   recipes: (of: PlanOf, recipes: readonly RecipeRecord[]) => readonly OwnWay[];
   dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
+  /** A piece among all that are dated together; null where nothing can be planned. */
+  atTable: (of: PlanOf) => AtTable | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;
   /** The colours of the plan that is shown, as far as it is to do; none where nothing can be planned. */
   colours: (of: PlanOf) => readonly PlanColour[];

@@ -14,6 +14,8 @@ import { saidDone } from "#core/logbook/said-done";
 import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
+import { pieceWork } from "#core/schedule/together/piece-work";
+import { actNumbers } from "#core/coating/explain/told-acts";
 import { datesOf, workFor } from "#core/schedule/dates-of";
 import { completePiece } from "#core/piece/complete-piece";
 import { needsOf } from "#core/shelf/needs";
@@ -88,6 +90,18 @@ const api: PlanWorkerApi = {
   dates: (of, wanted) => {
     const { shown, work, done } = viewOf(of, true);
     return shown && work ? { ...datesOf(work, { ...wanted, done }), shown } : null;
+  },
+  atTable: (of) => {
+    const { shown, work, done } = firstViewOf(of);
+    if (!shown || !work) return null;
+    const { likeOf } = pieceWork("", of.piece, shown, knownFor(of).catalogue);
+    return {
+      work,
+      likes: Object.fromEntries(work.tasks.map((task) => [task.id, likeOf(task)])),
+      done,
+      steps: Object.fromEntries(shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, step] as const))),
+      numbers: Object.fromEntries(actNumbers(shown)),
+    };
   },
   explain: (of, stepId, now) => {
     const { shown, work, done } = viewOf(of, true);

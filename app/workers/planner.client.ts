@@ -8,7 +8,7 @@ import { keptRunning } from "./running";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
 import type { RecipeRecord } from "#core/formats/stores/recipes";
 import type { SaidStep } from "#core/coating/model/read-sequence";
-import type { ListedOverview, MineView, OwnWay, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
+import type { AtTable, ListedOverview, MineView, OwnWay, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
 const { running: planner, stop } = keptRunning<PlanWorkerApi>(
   () => new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }),
@@ -81,6 +81,11 @@ export function recipesView(id: string, of: PlanOf, recipes: readonly RecipeReco
 /** Dates a plan; null when there is no plan. */
 export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): Promise<PlannedDates | null> {
   return asked("dates", id, (api) => api.dates(of, wanted));
+}
+
+/** A piece among all that are dated together; null when there is no plan. */
+export function atTable(id: string, of: PlanOf): Promise<AtTable | null> {
+  return asked("table", id, (api) => api.atTable(of), false);
 }
 
 /** What a step is good for, or the one that is open from the start; null when there is no such step. */

@@ -37,7 +37,7 @@ export function sumOf(parts: readonly TogetherPart[]): { readonly jarMl: number 
 }
 
 /** What makes acts on different pieces one: the same work with the same stuff. Coats, places and waits are each piece's own. */
-function keyOf({ role, product, colour, technique, sheen, method, heat, thinning }: Step): string {
+export function togetherKey({ role, product, colour, technique, sheen, method, heat, thinning }: Step): string {
   return [role, product, colour?.toLowerCase(), technique, sheen, method, heat?.temperatureC, thinning?.with, thinning?.percent].join("|");
 }
 
@@ -49,10 +49,10 @@ interface Queue {
 /** The heads that are done next: the earliest kind of work of which no piece has more waiting behind other work. */
 function nextOf(queues: readonly Queue[], at: readonly number[]): readonly number[] {
   const open = queues.flatMap(({ acts }, index) => (acts[at[index]!] ? [index] : []));
-  const key = (index: number) => keyOf(queues[index]!.acts[at[index]!]!.step);
+  const key = (index: number) => togetherKey(queues[index]!.acts[at[index]!]!.step);
   const rank = (index: number) => ROLES.indexOf(queues[index]!.acts[at[index]!]!.step.role);
   const waits = (index: number) =>
-    open.some((other) => key(other) !== key(index) && queues[other]!.acts.slice(at[other]! + 1).some(({ step }) => keyOf(step) === key(index)));
+    open.some((other) => key(other) !== key(index) && queues[other]!.acts.slice(at[other]! + 1).some(({ step }) => togetherKey(step) === key(index)));
   const sorted = [...open].sort((a, b) => rank(a) - rank(b));
   const first = sorted.find((index) => !waits(index)) ?? sorted[0]!;
   return open.filter((index) => key(index) === key(first));

@@ -9,6 +9,8 @@ import { overloads } from "./overload";
 import type { Overload } from "./overload";
 import { piecesFinished } from "./parts-done";
 import type { Together } from "./schedule-all";
+import { tracksOf } from "./tracks";
+import type { PieceTrack } from "./tracks";
 
 /** What of an act is done to one piece. */
 export interface ActPart {
@@ -18,6 +20,8 @@ export interface ActPart {
   readonly of: number;
   readonly stepId: StepId;
   readonly tasks: readonly string[];
+  /** When each of them begins, ms. */
+  readonly starts: readonly number[];
   readonly zones: readonly ZoneId[];
 }
 
@@ -60,20 +64,6 @@ export interface CalendarDay {
   readonly due: readonly string[];
   readonly ready: readonly string[];
   readonly cured: readonly string[];
-}
-
-/** A piece against the days. */
-export interface PieceTrack {
-  readonly piece: string;
-  /** Hands on it. */
-  readonly touched: readonly { readonly from: number; readonly to: number; readonly act: string }[];
-  /** It is to be left alone. */
-  readonly drying: readonly { readonly from: number; readonly to: number }[];
-  readonly handle: number;
-  readonly cured: number;
-  readonly due: number | null;
-  /** How late it is, ms; 0: in time, or no date. */
-  readonly lateMs: number;
 }
 
 /** Work against free hours of one week. */
@@ -148,6 +138,7 @@ function partsOf(group: readonly Laid[], names: readonly string[], counts: reado
       of: counts[node.piece]!,
       stepId: before?.stepId ?? node.task.stepId,
       tasks: [...(before?.tasks ?? []), node.task.id],
+      starts: [...(before?.starts ?? []), stint.from],
       zones: [...new Set([...(before?.zones ?? []), ...node.task.zones])],
     });
   }
@@ -188,26 +179,6 @@ function actsOf(together: Together, frame: Frame, stints: readonly Stint[], fini
     .sort((a, b) => a.from - b.from);
 }
 
-/** When a piece is to be left alone after each stretch of work: until what comes next of it may be touched, or it may be handled. */
-function dryingOf(together: Together, piece: number, ends: ReadonlyMap<number, number>): PieceTrack["drying"] {
-  const { nodes, ready } = together.network;
-  const spans = [...ends].flatMap(([index, end]) => {
-    const node = nodes[index]!;
-    if (node.piece !== piece) return [];
-    const waits = node.next.flatMap((follower) => nodes[follower]!.arcs.filter(({ from }) => from === index).map(({ waitMs }) => waitMs));
-    const last = ready[piece]!.filter((one) => one.node === index).map(({ afterMs }) => afterMs);
-    const ms = Math.max(0, ...waits, ...last);
-    return ms > 0 ? [{ from: end, to: end + ms }] : [];
-  });
-  const joined: { from: number; to: number }[] = [];
-  for (const span of spans.sort((a, b) => a.from - b.from)) {
-    const before = joined.at(-1);
-    if (before && span.from <= before.to) before.to = Math.max(before.to, span.to);
-    else joined.push({ ...span });
-  }
-  return joined;
-}
-
 function weeksOf(days: readonly CalendarDay[]): readonly WeekLoad[] {
   const weeks = new Map<string, { busyMin: number; freeMin: number }>();
   for (const { date, sittings } of days) {
@@ -243,7 +214,7 @@ const pieceNames = ({ network }: Together, { pieces, ...load }: Overload) => ({ 
  * @param least so many days at least, whether anything happens on them or not
  */
 export function calendarOf(together: Together, hours: FreeHours, timeZone: string, start: number, least: number): Calendar {
-  const { network, handle, cured, late } = together;
+  const { network, handle, cured } = together;
   const names = network.pieces.map(({ id }) => id);
   const stints = together.sittings.flatMap((one) => one.stints);
   const finished = piecesFinished(network, stints);
@@ -269,22 +240,11 @@ export function calendarOf(together: Together, hours: FreeHours, timeZone: strin
   const days: CalendarDay[] = [];
   for (let date = first; date <= last; date = dayLater(date, 1))
     days.push({ date, sittings: free.get(date) ?? [], due: on(dues, date), ready: on(readies, date), cured: on(cures, date) });
-  const ends = new Map<number, number>();
-  for (const [index, { endedAt }] of network.nodes.entries()) if (endedAt !== null) ends.set(index, endedAt);
-  for (const { node, to } of stints) ends.set(node, to);
   const acts = days.flatMap((day) => day.sittings.flatMap((sitting) => sitting.acts));
   return {
     days,
     weeks: weeksOf(days),
-    tracks: network.pieces.map(({ id, due }, piece) => ({
-      piece: id,
-      touched: acts.filter((act) => act.parts.some((part) => part.piece === id)).map(({ from, to, id: act }) => ({ from, to, act })),
-      drying: dryingOf(together, piece, ends).filter(({ to }) => to > start),
-      handle: handle[piece]!,
-      cured: cured[piece]!,
-      due,
-      lateMs: late[piece]!,
-    })),
+    tracks: tracksOf(together, start),
     overloads: overloads(network, hours, start).map((one) => pieceNames(together, one)),
     moved: acts.filter(({ movedFrom }) => movedFrom !== undefined).length,
     last: Math.max(start, ...handle),

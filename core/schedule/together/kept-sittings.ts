@@ -2,8 +2,10 @@ import { sittingsFrom } from "../free-hours";
 import type { FreeHours, Sitting } from "../free-hours";
 import type { Network } from "./network";
 
-/** What stays and what is put into a sitting goes before everything else in it: ranks so far ahead, ms, are never reached by a date. */
-const AHEAD_MS = 1e14;
+/** What stays and what is put into a sitting goes before everything else in it: an instant after which no date is reckoned. */
+const AFTER_ALL = 4e12;
+/** What stays keeps its order though like acts would rather follow one another: a minute counts for so many. */
+const STRETCHED = 1000;
 /** The longest a sitting may have been going on when it is looked at, ms. */
 const DAY_MS = 86_400_000;
 
@@ -71,7 +73,11 @@ export function ranksOf({ nodes, pieces }: Network, keep: Float64Array): Float64
     return (latest[index] = by);
   };
   for (const index of nodes.keys()) visit(index);
-  return latest.map((by, index) => (nodes[index]!.held !== null || !Number.isNaN(keep[index]) ? by - AHEAD_MS : by));
+  return latest.map((by, index) => {
+    const { held, agreed } = nodes[index]!;
+    const wanted = held ?? (Number.isNaN(keep[index]) ? null : agreed);
+    return wanted === null ? by : (wanted - AFTER_ALL) * STRETCHED;
+  });
 }
 
 const ROUNDING_MS = 1;

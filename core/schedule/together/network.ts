@@ -17,7 +17,7 @@ export interface PieceWork {
   readonly from?: number;
   /** Tasks the user has put into a sitting: its begin, ms. Nothing of them is done before, and they go first in it. */
   readonly held?: ReadonlyMap<string, number>;
-  /** Tasks that are to stay in the sitting they were in when the dates were agreed on, as long as they can: its begin, ms. */
+  /** When tasks were to begin as the dates were agreed on, ms: they stay in the sitting that falls into as long as they can, in that order. */
   readonly agreed?: ReadonlyMap<string, number>;
 }
 
@@ -48,7 +48,7 @@ export interface Node {
   readonly from: number;
   /** The sitting the user has put it into, ms; null: none. */
   readonly held: number | null;
-  /** The sitting it is to stay in if it can, ms; null: none. */
+  /** When it was to begin by the dates that were agreed on, ms; null: it is in none. */
   readonly agreed: number | null;
   /** When it ended, where it is done. */
   readonly endedAt: number | null;

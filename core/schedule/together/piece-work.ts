@@ -1,4 +1,5 @@
 import type { Catalogue } from "../../catalogue/catalogue";
+import { togetherKey } from "../../coating/explain/together";
 import type { Candidate } from "../../coating/model/plan";
 import type { Piece } from "../../piece/piece";
 import { workFor } from "../dates-of";
@@ -24,7 +25,7 @@ export function pieceWork(
     count: piece.count ?? 1,
     likeOf: ({ stepId }) => {
       const step = steps.get(stepId);
-      return step ? `${step.role} ${step.product} ${step.colour ?? ""}` : stepId;
+      return step ? togetherKey(step) : stepId;
     },
     due,
     done,

@@ -180,10 +180,13 @@ export function* improving({
   let best = judge(network, first, sittings, goal, start);
   const bound = lowerBound(network, sittings, start, hands);
   const reach = Math.max(1, ...network.nodes.map(({ tailMs }) => tailMs));
+  let known: { readonly judged: Judged; readonly together: Together } | null = null;
   const told = (tried: number, of: number): Improving => {
+    if (known?.judged === best) return { best: known.together, tried, of };
     const last = Math.max(start, ...best.handle);
-    return {
-      best: {
+    known = {
+      judged: best,
+      together: {
         network,
         sittings: usedOf(best.done, sittings),
         handle: best.handle,
@@ -192,9 +195,8 @@ export function* improving({
         gapMs: Math.max(0, last - bound.at),
         late: best.late,
       },
-      tried,
-      of,
     };
+    return { best: known.together, tried, of };
   };
   // What was agreed on is not shaken.
   const most = keep.every(Number.isNaN) ? tries : 0;

@@ -1,58 +1,15 @@
 /** Many pieces, one pair of hands: schedules replayed by a checker that knows nothing of how they were made. */
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import type { Edge, Task, Work } from "../../coating/facts/task";
-import type { StepId } from "../../catalogue/ids";
+import type { Work } from "../../coating/facts/task";
+import { COATS, edge, EVENINGS, HOUR, piece, START, task, workOf } from "../../../tests/reference/made-up-tables";
 import { MS_PER_MIN, sittingsFrom } from "../free-hours";
-import type { FreeHours } from "../free-hours";
 import type { PieceWork } from "./network";
 import { scheduleAll } from "./schedule-all";
 import type { Together, TogetherAsk } from "./schedule-all";
 
-const EVENINGS: FreeHours = {
-  weekday: [0, 1, 2, 3, 4, 5, 6].map((day) => (day === 6 ? [] : day === 5 ? [{ from: "10:00", to: "16:00" }] : [{ from: "19:00", to: "21:30" }])),
-  exceptions: [],
-  timeZone: "Europe/London",
-};
-const START = Date.parse("2026-11-30T09:00:00Z");
-const HOUR = 60;
-
-const edge = (task: string, typicalMin: number, more: Partial<Edge> = {}): Edge => ({
-  task,
-  typicalMin,
-  cautiousMin: typicalMin * 2,
-  until: "dry-to-recoat",
-  ...more,
-});
-const task = (id: string, handsOnMin: number, after: readonly Edge[] = []): Task => ({ id, stepId: id as StepId, coat: 1, zones: ["top"], handsOnMin, after });
-const workOf = (tasks: readonly Task[], handleMin = 24 * HOUR): Work => ({
-  tasks,
-  milestones: [
-    {
-      task: tasks.at(-1)!.id,
-      handle: { typicalMin: handleMin, cautiousMin: handleMin * 2 },
-      cured: { typicalMin: handleMin * 10, cautiousMin: handleMin * 20 },
-    },
-  ],
-});
-const piece = (id: string, work: Work, more: Partial<PieceWork> = {}): PieceWork => ({
-  id,
-  work,
-  count: 1,
-  likeOf: ({ id: step }) => step,
-  due: null,
-  done: new Map(),
-  ...more,
-});
 /** The same work, all of which may be put down in the middle. */
 const broken = (work: Work): Work => ({ ...work, tasks: work.tasks.map((one) => ({ ...one, breaks: true as const })) });
-/** Prime, base, dots, seal. */
-const COATS = workOf([
-  task("prime", 20),
-  task("base", 20, [edge("prime", 60)]),
-  task("dots", 45, [edge("base", 60)]),
-  task("seal", 15, [edge("dots", 30 * HOUR)]),
-]);
 const schedule = (pieces: readonly PieceWork[], more: Partial<TogetherAsk> = {}): Together => scheduleAll({ pieces, hours: EVENINGS, start: START, ...more })!;
 
 /** Every rule of the table, from the pieces and the stints alone. */

@@ -1,0 +1,80 @@
+import type { Menu } from "#core/catalogue/menu";
+import type { Step } from "#core/coating/model/step";
+import type { ActPart, CalendarDay, DayAct } from "#core/schedule/together/calendar";
+import { lowerFirst } from "#core/units/letter-case";
+import { coatWords, stepTitle } from "~/components/words";
+import type { TablePiece } from "./table.client";
+
+type Pieces = ReadonlyMap<string, TablePiece>;
+
+/** The step an act is told by; undefined where its plan has just changed. */
+export function stepOf(act: Pick<DayAct, "parts" | "stepId">, pieces: Pieces): Step | undefined {
+  return pieces.get(act.parts[0]?.piece ?? "")?.steps[act.stepId];
+}
+
+/** What is done, in the painter's words: "Base colour: craft acrylic, coat 2". */
+export function actTitle(act: DayAct, pieces: Pieces, menu: Menu): string {
+  const step = stepOf(act, pieces);
+  if (!step) return "Work that has just changed";
+  const detail = coatWords(act.coat, act.half, step.coats);
+  return [stepTitle(step, menu, false), detail].filter(Boolean).join(", ");
+}
+
+/** A part of an act: "6 of 12 herb pots", "Storm lantern". */
+export function partWords({ piece, count, of }: ActPart, pieces: Pieces): string {
+  const name = pieces.get(piece)?.name ?? "a piece";
+  if (of === 1) return name;
+  return count === of ? `${of} × ${name}` : `${count} of ${of} × ${name}`;
+}
+
+/** All pieces of an act: "12 × Herb pot and Storm lantern". */
+export function partsWords(act: DayAct, pieces: Pieces): string {
+  const words = act.parts.map((part) => partWords(part, pieces));
+  return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
+}
+
+/** The first day after a day on which anything is done. */
+export function nextBusy(days: readonly CalendarDay[], after: string): CalendarDay | undefined {
+  return days.find(({ date, sittings }) => date > after && sittings.some(({ acts }) => acts.length > 0));
+}
+
+/** Acts with no break between them on the same pieces: they are told, and moved, as one. */
+export type Run = readonly [DayAct, ...DayAct[]];
+
+/** Acts begun so soon after the one before are done in one go with it, ms. */
+const NO_BREAK_MS = 60_000;
+
+const piecesKey = ({ parts }: DayAct) => parts.map(({ piece }) => piece).join(" ");
+
+/** Acts of a sitting in runs. */
+export function runsOf(acts: readonly DayAct[]): readonly Run[] {
+  const runs: [DayAct, ...DayAct[]][] = [];
+  for (const act of acts) {
+    const run = runs.at(-1);
+    const last = run?.at(-1);
+    const goesOn =
+      last !== undefined &&
+      act.from - last.to < NO_BREAK_MS &&
+      piecesKey(act) === piecesKey(last) &&
+      act.hand === last.hand &&
+      act.held === last.held &&
+      act.movedFrom === last.movedFrom &&
+      act.part === undefined &&
+      last.part === undefined;
+    if (goesOn) run!.push(act);
+    else runs.push([act]);
+  }
+  return runs;
+}
+
+/** A run in a few words: "Prime: gesso" or "Brush off dry and 2 more". */
+export function runTitle(run: Run, pieces: Pieces, menu: Menu): string {
+  const title = actTitle(run[0], pieces, menu);
+  return run.length === 1 ? title : `${title} and ${run.length - 1} more`;
+}
+
+/** A run inside a sentence: "brush off dry, wipe with a damp cloth: Tide clock face". */
+export function runInBrief(run: Run, pieces: Pieces, menu: Menu): string {
+  const names = run[0].parts.length > 2 ? `${run[0].parts.reduce((sum, { count }) => sum + count, 0)} pieces` : partsWords(run[0], pieces);
+  return `${run.map((act) => lowerFirst(actTitle(act, pieces, menu))).join(", ")}: ${names}`;
+}

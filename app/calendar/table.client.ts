@@ -1,0 +1,152 @@
+import type { Calendar } from "#core/schedule/together/calendar";
+import type { InSitting } from "#core/formats/stores/calendar";
+import type { Step } from "#core/coating/model/step";
+import { instantOf } from "#core/schedule/free-hours";
+import { timeZoneHere } from "~/components/time-zone";
+import { QUARTER_MS } from "~/piece/dates.client";
+import { keptPieces, planOf } from "~/piece/kept-piece";
+import type { KeptPiece } from "~/piece/kept-piece";
+import { keyOf } from "~/piece/worked-out.client";
+import { calendarIn } from "~/store/calendar";
+import type { Database } from "~/store/database";
+import { hoursIn } from "~/store/preferences";
+import type { AtTable } from "~/workers/plan-worker-api";
+import { atTable } from "~/workers/planner.client";
+import { scheduleFor } from "~/workers/schedule.client";
+import type { ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
+import { toldLooking } from "./looking";
+
+/** A piece of the calendar, as it is told. */
+export interface TablePiece {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly due: string;
+  readonly steps: Readonly<Record<string, Step>>;
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
+/** All pieces against the days. */
+export interface CalendarView {
+  /** Null where the free hours do not suffice. */
+  readonly calendar: Calendar | null;
+  readonly pieces: ReadonlyMap<string, TablePiece>;
+  /** Names of those for which nothing can be planned. */
+  readonly without: readonly string[];
+  /** Instant, ms, it is laid out from. */
+  readonly now: number;
+}
+
+/** A piece that is on no day: it is not begun, and nobody has said when it is needed. */
+export interface OffTable {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** Days that are laid out at least: six weeks, so that a month is whole. */
+const LEAST_DAYS = 42;
+
+/** Begun, or wanted by a day. */
+function isOn({ record, progress }: KeptPiece): boolean {
+  return record.putAway === undefined && (record.planId !== null || progress.length > 0 || Boolean(record.dates?.due) || Boolean(record.dates?.start));
+}
+
+/** What is known of a piece on the table, as long as nothing about it changes. */
+const known = new Map<string, { readonly key: string; readonly table: Promise<AtTable | null> }>();
+
+function tableOf(kept: KeptPiece): Promise<AtTable | null> {
+  const { id } = kept.record;
+  const key = keyOf(kept);
+  const before = known.get(id);
+  if (before?.key === key) return before.table;
+  const table = atTable(id, planOf(kept));
+  known.set(id, { key, table });
+  // What went wrong is asked again the next time.
+  table.catch(() => known.delete(id));
+  return table;
+}
+
+const sittingsOf = (list: readonly InSitting[], id: string) => new Map(list.filter(({ piece }) => piece === id).map(({ task, at }) => [task, Date.parse(at)]));
+
+/** The first schedule, and the best that will be found. */
+export interface Laid {
+  readonly first: CalendarView;
+  readonly best: Promise<CalendarView>;
+}
+
+function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<CalendarView, "calendar">>): Promise<Laid> {
+  let show: (calendar: Calendar) => void;
+  let over = false;
+  const shown = new Promise<Calendar>((resolve) => (show = resolve));
+  const last = question.then((asked) =>
+    scheduleFor(asked, ({ calendar, tried, of }) => {
+      // What is told may come in after the answer.
+      if (!over) toldLooking({ what: "orders", done: tried, of });
+      if (calendar) show(calendar);
+    }),
+  );
+  const view = async (calendar: Promise<Calendar | null>): Promise<CalendarView> => ({ calendar: await calendar, ...(await rest) });
+  const best = view(last);
+  const quiet = () => {
+    over = true;
+    toldLooking(null);
+  };
+  best.then(quiet, quiet);
+  // Whoever shows it tells of a failure.
+  best.catch(() => undefined);
+  return view(Promise.race([shown, last])).then((first) => ({ first, best }));
+}
+
+/** Dates all pieces that are begun or wanted by a day, together. */
+export async function calendarLaid(db: Database): Promise<{ readonly laid: Promise<Laid>; readonly off: readonly OffTable[]; readonly on: number }> {
+  const timeZone = timeZoneHere();
+  const [all, hours, { goal, hands, agreed, held }] = await Promise.all([keptPieces(db), hoursIn(db, timeZone), calendarIn(db)]);
+  const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
+  const on = all.filter(isOn);
+  let looked = 0;
+  const tables = Promise.all(
+    on.map(async (kept) => {
+      const table = await tableOf(kept);
+      toldLooking({ what: "pieces", done: ++looked, of: on.length });
+      return { kept, table };
+    }),
+  );
+  const open = tables.then((list) =>
+    list.flatMap(({ kept, table }) => (table && table.work.tasks.some(({ id }) => !table.done.has(id)) ? [{ kept, table }] : [])),
+  );
+  const instantOfDay = (day: string) => instantOf(day, "00:00", hours.timeZone);
+  const question = open.then((list): ScheduleQuestion => ({
+    hours,
+    timeZone,
+    start: now,
+    goal,
+    hands,
+    days: LEAST_DAYS,
+    pieces: list.map(({ kept: { record }, table: { work, likes, done } }): SentPiece => {
+      const { start, due } = record.dates ?? {};
+      return {
+        id: record.id,
+        work,
+        likes,
+        done,
+        count: record.piece.count ?? 1,
+        due: due ? instantOfDay(due) : null,
+        ...(start ? { from: instantOfDay(start) } : {}),
+        agreed: sittingsOf(agreed, record.id),
+        held: sittingsOf(held, record.id),
+      };
+    }),
+  }));
+  const rest = Promise.all([tables, open]).then(([list, here]) => ({
+    pieces: new Map(
+      here.map(({ kept: { record }, table: { steps, numbers } }) => {
+        const { name, count = 1 } = record.piece;
+        return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, numbers }] as const;
+      }),
+    ),
+    without: list.flatMap(({ kept, table }) => (table ? [] : [kept.record.piece.name])),
+    now,
+  }));
+  const off = all.filter((kept) => kept.record.putAway === undefined && !isOn(kept)).map(({ record }) => ({ id: record.id, name: record.piece.name }));
+  return { laid: laidOut(question, rest), off, on: on.length };
+}

@@ -1,0 +1,42 @@
+import { lazy, Suspense } from "react";
+import type { ComponentType } from "react";
+import type { ApexOptions } from "apexcharts";
+import { getNonce } from "get-nonce";
+
+interface ChartProps {
+  readonly type: "line" | "bar";
+  readonly height: number;
+  readonly options: ApexOptions;
+  readonly series: readonly { readonly name: string; readonly data: readonly number[] }[];
+}
+
+/** The chart's code, fetched when a chart is first looked at: it is as heavy as the rest of the page. */
+const LoadedChart = lazy(async () => {
+  const loaded = (await import("react-apexcharts")).default as unknown as { readonly default?: unknown };
+  return { default: (loaded.default ?? loaded) as ComponentType<ChartProps> };
+});
+
+/** A chart in the colours of the page; its room is kept while it is fetched. @param options beside those every chart has; `chart` is none of them */
+export function Chart({ says, options, ...chart }: ChartProps & { readonly says: string }) {
+  const nonce = getNonce();
+  const all: ApexOptions = {
+    chart: {
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      animations: { enabled: false },
+      fontFamily: "inherit",
+      foreColor: "var(--soft)",
+      ...(nonce === undefined ? {} : { nonce }),
+    },
+    grid: { borderColor: "var(--line)" },
+    tooltip: { enabled: false },
+    ...options,
+  };
+  return (
+    <div style={{ minHeight: chart.height }} role="img" aria-label={says}>
+      <Suspense fallback={null}>
+        <LoadedChart {...chart} options={all} />
+      </Suspense>
+    </div>
+  );
+}

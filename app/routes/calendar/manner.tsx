@@ -1,0 +1,64 @@
+import { Check, RotateCcw } from "lucide-react";
+import type { CalendarRecord, InSitting } from "#core/formats/stores/calendar";
+import type { Calendar } from "#core/schedule/together/calendar";
+import { Radios, Tick } from "~/components/fields";
+import type { CalendarAsk } from "./calendar-asks";
+
+interface Props {
+  readonly record: CalendarRecord;
+  readonly ask: (ask: CalendarAsk) => void;
+}
+
+const GOAL_CHOICES = [
+  { id: "earliest", name: "Ready as early as may be" },
+  { id: "fewest-sittings", name: "On as few evenings as may be" },
+];
+
+/** What the days are laid out for, and how many hands there are. */
+export function Manner({ record, ask }: Props) {
+  const setGoal = (goal: string) => ask({ intent: "manner", chosen: { goal: goal as CalendarRecord["goal"] } });
+  return (
+    <div className="mt-6 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
+      <Radios legend="The work is laid out so that it is" value={record.goal} choices={GOAL_CHOICES} onChange={setGoal} />
+      <Tick name="Somebody helps" on={record.hands > 1} onChange={(on) => ask({ intent: "manner", chosen: { hands: on ? 2 : 1 } })} />
+    </div>
+  );
+}
+
+/** When every task begins. */
+function inSittings({ days }: Calendar): readonly InSitting[] {
+  const found = new Map<string, InSitting>();
+  const parts = days.flatMap(({ sittings }) => sittings.flatMap(({ acts }) => acts.flatMap((act) => act.parts)));
+  for (const { piece, tasks, starts } of parts)
+    for (const [k, task] of tasks.entries()) {
+      const key = `${piece}/${task}`;
+      if (!found.has(key)) found.set(key, { piece, task, at: new Date(starts[k]!).toISOString() });
+    }
+  return [...found.values()];
+}
+
+/** Whether the dates stand, or are laid out anew each time they are looked at. */
+export function Standing({ record, calendar, ask }: Props & { readonly calendar: Calendar }) {
+  if (record.agreed.length === 0)
+    return (
+      <button
+        type="button"
+        className="button print:hidden"
+        title="What is missed later moves; all the rest stays"
+        onClick={() => ask({ intent: "agree", agreed: inSittings(calendar) })}
+      >
+        <Check aria-hidden size={18} /> Keep these dates
+      </button>
+    );
+  return (
+    <span className="flex flex-wrap items-center gap-3 print:hidden">
+      <span>
+        <Check aria-hidden size={18} className="mr-1 inline text-ready" />
+        These dates stand
+      </span>
+      <button type="button" className="button" onClick={() => ask({ intent: "anew" })}>
+        <RotateCcw aria-hidden size={18} /> Lay all anew
+      </button>
+    </span>
+  );
+}

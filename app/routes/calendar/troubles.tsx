@@ -1,0 +1,73 @@
+import { TriangleAlert } from "lucide-react";
+import { Link } from "react-router";
+import type { Calendar } from "#core/schedule/together/calendar";
+import { MIN_PER_DAY, MIN_PER_HOUR, sayDuration } from "#core/units/duration";
+import type { TablePiece } from "~/calendar/table.client";
+import { sayDay } from "~/components/time-words";
+
+interface Props {
+  readonly calendar: Calendar;
+  readonly pieces: ReadonlyMap<string, TablePiece>;
+  readonly without: readonly string[];
+  /** Dates were kept. */
+  readonly agreed: boolean;
+  readonly anew: () => void;
+  readonly now: number;
+}
+
+const MS_PER_MIN = 60_000;
+const hoursOf = (min: number) => `${Math.round((min / MIN_PER_HOUR) * 2) / 2} h`.replace(".5 h", "½ h").replace("0½", "½");
+const namesOf = (ids: readonly string[], pieces: Props["pieces"]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
+
+/** What does not come out: too much for the hours, too late for a date, slipped from its evening; each with what would help. */
+export function Troubles({ calendar, pieces, without, agreed, anew, now }: Props) {
+  const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0);
+  const { moved } = calendar;
+  if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0) return null;
+  return (
+    <ul className="mt-3 grid gap-2" aria-label="What does not come out">
+      {calendar.overloads.map(({ due, workMin, freeMin, pieces: ids }) => (
+        <li key={due} className="notice bg-stop-tint">
+          <strong>
+            {hoursOf(workMin)} of work, {hoursOf(freeMin)} free before {sayDay(due, now)}
+          </strong>{" "}
+          for {namesOf(ids, pieces)}. Leave one out or give it a later day, take a plan with less work under its Ways, or{" "}
+          <Link to="/settings#hours" className="underline">
+            find {hoursOf(workMin - freeMin)} more
+          </Link>
+          .
+        </li>
+      ))}
+      {late.length > 0 && (
+        <li className="notice bg-warn-tint">
+          <TriangleAlert aria-hidden size={20} className="mr-2 inline" />
+          Too late for its day:{" "}
+          {late.map(({ piece, lateMs }, index) => (
+            <span key={piece}>
+              {index > 0 && ", "}
+              <Link to={`/pieces/${piece}/dates`} className="underline">
+                {pieces.get(piece)?.name}
+              </Link>{" "}
+              by {lateMs < 2 * MIN_PER_DAY * MS_PER_MIN ? sayDuration(lateMs / MS_PER_MIN) : `${Math.ceil(lateMs / (MIN_PER_DAY * MS_PER_MIN))} days`}
+            </span>
+          ))}
+          . A way that is ready sooner, one more evening, a warmer room or a fan would help.
+        </li>
+      )}
+      {moved > 0 && (
+        <li className="notice flex flex-wrap items-center gap-3 bg-note-tint">
+          <span className="grow">
+            {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
+            {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
+          </span>
+          {agreed && (
+            <button type="button" className="button" onClick={anew}>
+              Lay all of it anew
+            </button>
+          )}
+        </li>
+      )}
+      {without.length > 0 && <li className="notice bg-warn-tint">Without a plan, and on no day: {without.join(", ")}.</li>}
+    </ul>
+  );
+}

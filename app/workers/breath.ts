@@ -1,0 +1,8 @@
+/** Lets what waits at the door of a worker come in. */
+export function breath(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => (port1.close(), resolve());
+    port2.postMessage(null);
+  });
+}

@@ -1,0 +1,44 @@
+import type { Work } from "#core/coating/facts/task";
+import type { FreeHours } from "#core/schedule/free-hours";
+import type { Calendar } from "#core/schedule/together/calendar";
+import type { PieceWork } from "#core/schedule/together/network";
+import type { Goal } from "#core/schedule/together/schedule-all";
+
+/** A piece as it goes over to the worker: what its tasks are alike by is a word for each. */
+export interface SentPiece extends Omit<PieceWork, "likeOf"> {
+  readonly work: Work;
+  readonly likes: Readonly<Record<string, string>>;
+}
+
+/** What is asked of the schedule of all pieces; instants in ms. */
+export interface ScheduleQuestion {
+  readonly pieces: readonly SentPiece[];
+  readonly hours: FreeHours;
+  /** The days are days of this zone. */
+  readonly timeZone: string;
+  readonly start: number;
+  readonly goal: Goal;
+  readonly hands: number;
+  /** So many days are laid out at least. */
+  readonly days: number;
+}
+
+/** What is known of a schedule so far. */
+export interface ScheduleNews {
+  /** A better one than the last that was told; null where there is none. */
+  readonly calendar: Calendar | null;
+  readonly tried: number;
+  readonly of: number;
+}
+
+/** What the worker that dates all pieces together answers. */
+export interface ScheduleWorkerApi {
+  /**
+   * Tells the first schedule, and every better one, until no more is tried, or it is stopped, or something newer is asked.
+   *
+   * @returns the last; null where the free hours do not suffice
+   */
+  readonly schedule: (question: ScheduleQuestion, told: (news: ScheduleNews) => void) => Promise<Calendar | null>;
+  /** What is found by now is taken. */
+  readonly enough: () => void;
+}

@@ -1,0 +1,25 @@
+import { proxy } from "comlink";
+import type { Calendar } from "#core/schedule/together/calendar";
+import { keptRunning } from "./running";
+import type { ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
+
+const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
+  () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
+  () => new Error("laying out the calendar stopped; open it again"),
+);
+
+/**
+ * Dates all pieces together.
+ *
+ * @param told hears the first schedule, every better one, and how far it is
+ * @returns the last; null where the free hours do not suffice
+ */
+export function scheduleFor(question: ScheduleQuestion, told: (news: ScheduleNews) => void): Promise<Calendar | null> {
+  const { api, broken } = scheduler();
+  return Promise.race([api.schedule(question, proxy(told)) as Promise<Calendar | null>, broken]);
+}
+
+/** No better one is looked for. */
+export function enoughOfSchedule(): void {
+  void scheduler().api.enough();
+}

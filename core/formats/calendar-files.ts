@@ -1,0 +1,131 @@
+import { createEvents } from "ics";
+import type { EventAttributes } from "ics";
+import Papa from "papaparse";
+
+/** A stretch of work as it goes into a file; instants in ms. */
+export interface FileAct {
+  /** Names it in the whole calendar: the same act keeps its entry when the file is read again. */
+  readonly id: string;
+  readonly from: number;
+  readonly to: number;
+  readonly act: string;
+  readonly pieces: string;
+}
+
+/** A sitting of a calendar as it goes into a file. */
+export interface FileSitting {
+  readonly acts: readonly FileAct[];
+}
+
+/** A time in which something is to be left alone. */
+export interface FileWait {
+  readonly piece: string;
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A day something is needed on, "YYYY-MM-DD". */
+export interface FileDue {
+  readonly piece: string;
+  readonly name: string;
+  readonly date: string;
+}
+
+/** All of a calendar that goes into a file. */
+export interface CalendarFile {
+  readonly sittings: readonly FileSitting[];
+  readonly waits: readonly FileWait[];
+  readonly dues: readonly FileDue[];
+}
+
+const PRODUCT = "nook-coat/calendar";
+const HOST = "nook-coat";
+
+/** An instant as the file has it: in whole minutes. */
+function at(
+  start: number,
+  end: number,
+): Pick<EventAttributes, "start" | "startInputType" | "startOutputType"> & { readonly end: number; readonly endOutputType: "utc" } {
+  return { start, end, startInputType: "utc", startOutputType: "utc", endOutputType: "utc" };
+}
+
+const dayArray = (date: string): [number, number, number] => date.split("-").map(Number) as [number, number, number];
+
+function eventsOf({ sittings, waits, dues }: CalendarFile): EventAttributes[] {
+  const work = sittings.flatMap(({ acts }): EventAttributes[] => {
+    const [first] = acts;
+    if (!first) return [];
+    const description = acts.map(({ act, pieces }) => `${act}: ${pieces}`).join("\n");
+    const title = acts.length === 1 ? `${first.act}: ${first.pieces}` : `${first.act} and ${acts.length - 1} more`;
+    return [{ ...at(first.from, acts.at(-1)!.to), uid: `${first.id}@${HOST}`, title, description, busyStatus: "BUSY", transp: "OPAQUE" }];
+  });
+  const left = waits.map(({ piece, name, from, to }): EventAttributes => ({
+    ...at(from, to),
+    uid: `wait/${piece}/${from}@${HOST}`,
+    title: `Leave alone: ${name}`,
+    busyStatus: "FREE",
+    transp: "TRANSPARENT",
+  }));
+  const needed = dues.map(({ piece, name, date }): EventAttributes => ({
+    start: dayArray(date),
+    duration: { days: 1 },
+    uid: `due/${piece}@${HOST}`,
+    title: `Needed: ${name}`,
+    busyStatus: "FREE",
+    transp: "TRANSPARENT",
+  }));
+  return [...work, ...left, ...needed];
+}
+
+/** Bytes of a line, without its end [published: RFC 5545, 3.1]. */
+const LINE_BYTES = 75;
+const encoder = new TextEncoder();
+
+/** Folds lines by their bytes: the library counts letters, of which some are several. */
+function folded(text: string): string {
+  const lines = text.replace(/\r\n[ \t]/g, "").split("\r\n");
+  return lines
+    .map((line) => {
+      let out = "";
+      let bytes = 0;
+      for (const letter of line) {
+        const size = encoder.encode(letter).length;
+        if (bytes + size > LINE_BYTES) [out, bytes] = [`${out}\r\n `, 1];
+        out += letter;
+        bytes += size;
+      }
+      return out;
+    })
+    .join("\r\n");
+}
+
+/**
+ * A calendar as iCalendar: one event a sitting with what is done in it, one a wait, one a day something is needed. Instants are in universal time, so
+ * that no clock that is set forward or back moves them.
+ * Source of the format: RFC 5545.
+ *
+ * @throws when the file cannot be made
+ */
+export function writeIcs(calendar: CalendarFile): string {
+  const { error, value } = createEvents(eventsOf(calendar), { productId: PRODUCT, calName: "Nook Coat", method: "PUBLISH" });
+  if (error || value === null) throw error ?? new Error("the calendar file could not be made");
+  return folded(value);
+}
+
+/**
+ * A calendar as a table: one line an act.
+ *
+ * @param local an instant as date and time of the user's zone: ["2026-11-26", "19:00"]
+ */
+export function writeCalendarCsv({ sittings }: CalendarFile, local: (instant: number) => readonly [string, string]): string {
+  const rows = sittings.flatMap(({ acts }) =>
+    acts.map(({ from, to, act, pieces }) => {
+      const [day, begin] = local(from);
+      return [day, begin, local(to)[1], Math.round((to - from) / MS_PER_MIN), act, pieces];
+    }),
+  );
+  return `${Papa.unparse({ fields: ["day", "from", "to", "minutes", "act", "pieces"], data: rows }, { newline: "\n", escapeFormulae: true })}\n`;
+}
+
+const MS_PER_MIN = 60_000;
