@@ -20,16 +20,16 @@ export function actTitle(act: DayAct, pieces: Pieces, menu: Menu): string {
   return [stepTitle(step, menu, false), detail].filter(Boolean).join(", ");
 }
 
-/** A part of an act: "6 of 12 herb pots", "Storm lantern". */
-export function partWords({ piece, count, of }: ActPart, pieces: Pieces): string {
+/** A part of an act: "6 of 12 × Herb pot", "Storm lantern"; which half, where the act is not of one. */
+export function partWords({ piece, count, of, half }: ActPart, act: DayAct, pieces: Pieces): string {
   const name = pieces.get(piece)?.name ?? "a piece";
-  if (of === 1) return name;
-  return count === of ? `${of} × ${name}` : `${count} of ${of} × ${name}`;
+  const counted = of === 1 ? name : count === of ? `${of} × ${name}` : `${count} of ${of} × ${name}`;
+  return half && act.half === undefined ? `${counted} (${coatWords(1, half, 1)})` : counted;
 }
 
 /** All pieces of an act: "12 × Herb pot and Storm lantern". */
 export function partsWords(act: DayAct, pieces: Pieces): string {
-  const words = act.parts.map((part) => partWords(part, pieces));
+  const words = act.parts.map((part) => partWords(part, act, pieces));
   return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
 }
 

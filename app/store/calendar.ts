@@ -53,12 +53,19 @@ export function layAnew(db: Database, by: By = {}): Promise<void> {
   return change(db, "laying the dates anew", () => ({ agreed: [] }), by);
 }
 
-/** Puts tasks into a sitting: agreed dates of theirs go along. */
-export function putInto(db: Database, moves: readonly InSitting[], by: By = {}): Promise<void> {
+/**
+ * Puts tasks into a sitting: agreed dates of theirs go along.
+ *
+ * @param standing all dates as they were shown: from now on the others stand, where none did
+ */
+export function putInto(db: Database, moves: readonly InSitting[], standing: readonly InSitting[], by: By = {}): Promise<void> {
   return change(
     db,
     "moving work to another sitting",
-    ({ agreed, held }) => ({ held: [...without(held, moves), ...moves], agreed: agreed.map((one) => moves.find(same(one)) ?? one) }),
+    ({ agreed, held }) => ({
+      held: [...without(held, moves), ...moves],
+      agreed: (agreed.length > 0 ? agreed : standing).map((one) => moves.find(same(one)) ?? one),
+    }),
     by,
   );
 }

@@ -17,7 +17,15 @@ const CALENDAR: CalendarFile = {
     },
     { acts: [] },
     {
-      acts: [{ id: "pot/top-base:1/0", from: at("2026-10-25T19:00:00Z"), to: at("2026-10-25T19:25:00Z"), act: "=Base", pieces: "Ünder, “näme”\nof two lines" }],
+      acts: [
+        {
+          id: "pot/top-base:1/0",
+          from: at("2026-10-25T19:00:00Z") + 3.25,
+          to: at("2026-10-25T19:25:00Z") - 0.5,
+          act: "=Base",
+          pieces: "Ünder, “näme”\nof two lines",
+        },
+      ],
     },
   ],
   waits: [{ piece: "pot", name: "Herb pot", from: at("2026-12-31T23:30:00Z"), to: at("2027-01-01T02:30:00Z") }],

@@ -41,13 +41,16 @@ export interface CalendarFile {
 
 const PRODUCT = "nook-coat/calendar";
 const HOST = "nook-coat";
+const MS_PER_MIN = 60_000;
 
-/** An instant as the file has it: in whole minutes. */
+const wholeMinutes = (instant: number) => Math.round(instant / MS_PER_MIN) * MS_PER_MIN;
+
+/** A stretch as the file has it: in whole minutes. */
 function at(
   start: number,
   end: number,
 ): Pick<EventAttributes, "start" | "startInputType" | "startOutputType"> & { readonly end: number; readonly endOutputType: "utc" } {
-  return { start, end, startInputType: "utc", startOutputType: "utc", endOutputType: "utc" };
+  return { start: wholeMinutes(start), end: wholeMinutes(end), startInputType: "utc", startOutputType: "utc", endOutputType: "utc" };
 }
 
 const dayArray = (date: string): [number, number, number] => date.split("-").map(Number) as [number, number, number];
@@ -127,5 +130,3 @@ export function writeCalendarCsv({ sittings }: CalendarFile, local: (instant: nu
   );
   return `${Papa.unparse({ fields: ["day", "from", "to", "minutes", "act", "pieces"], data: rows }, { newline: "\n", escapeFormulae: true })}\n`;
 }
-
-const MS_PER_MIN = 60_000;

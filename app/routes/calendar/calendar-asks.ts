@@ -8,14 +8,14 @@ export type CalendarAsk =
   | { readonly intent: "manner"; readonly chosen: Partial<Pick<CalendarRecord, "goal" | "hands">> }
   | { readonly intent: "agree"; readonly agreed: readonly InSitting[] }
   | { readonly intent: "anew" }
-  | { readonly intent: "move"; readonly moves: readonly InSitting[] }
+  | { readonly intent: "move"; readonly moves: readonly InSitting[]; readonly standing: readonly InSitting[] }
   | { readonly intent: "let-go"; readonly tasks: readonly Pick<InSitting, "piece" | "task">[] };
 
 export const CALENDAR_INTENTS: Intents<CalendarAsk> = {
   manner: (joi) => ({ chosen: joi.object(calendarFields(joi)).required() }),
   agree: (joi) => ({ agreed: inSittingsSchema(joi).required() }),
   anew: () => ({}),
-  move: (joi) => ({ moves: inSittingsSchema(joi).min(1).required() }),
+  move: (joi) => ({ moves: inSittingsSchema(joi).min(1).required(), standing: inSittingsSchema(joi).required() }),
   "let-go": (joi) => ({
     tasks: joi
       .array()

@@ -8,6 +8,7 @@ import { actTitle, nextBusy, partWords, runInBrief, runsOf } from "~/calendar/ac
 import type { Run } from "~/calendar/act-words";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayClock, sayDay, sayTimes } from "~/components/time-words";
+import { zoneNames } from "~/components/words";
 import { MoveMenu } from "./move-menu";
 
 interface Props {
@@ -104,6 +105,7 @@ function RunLines({ run, pieces, menu, now, letGo }: Pick<Props, "pieces" | "men
         {run.map((act) => (
           <li key={act.id}>
             {actTitle(act, pieces, menu)}
+            {act.parts.length === 1 && <span className="text-soft"> · {zoneNames(act.parts[0]!.zones).toLowerCase()}</span>}
             {act.part !== undefined && <span className="text-soft">, part {act.part}</span>}
             {act.hand !== undefined && <span className="text-soft"> (second pair of hands)</span>}
             {act.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}
@@ -113,7 +115,7 @@ function RunLines({ run, pieces, menu, now, letGo }: Pick<Props, "pieces" | "men
       <p className="flex flex-wrap gap-x-3">
         {first.parts.map((part) => (
           <Link key={part.piece} to={`/pieces/${part.piece}?step=${encodeURIComponent(part.stepId)}`} className="underline underline-offset-4">
-            {partWords(part, pieces)}
+            {partWords(part, first, pieces)}
           </Link>
         ))}
       </p>

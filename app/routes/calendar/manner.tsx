@@ -26,7 +26,7 @@ export function Manner({ record, ask }: Props) {
 }
 
 /** When every task begins. */
-function inSittings({ days }: Calendar): readonly InSitting[] {
+export function inSittings({ days }: Calendar): readonly InSitting[] {
   const found = new Map<string, InSitting>();
   const parts = days.flatMap(({ sittings }) => sittings.flatMap(({ acts }) => acts.flatMap((act) => act.parts)));
   for (const { piece, tasks, starts } of parts)

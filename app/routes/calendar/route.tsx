@@ -21,7 +21,7 @@ import { DayInWords } from "./day-in-words";
 import { DaysGrid } from "./days-grid";
 import { Followed } from "./followed";
 import { LookingOn } from "./looking-on";
-import { Manner, Standing } from "./manner";
+import { inSittings, Manner, Standing } from "./manner";
 import { NextUp } from "./next-up";
 import { Off } from "./off";
 import { Out } from "./out";
@@ -47,7 +47,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     manner: ({ chosen }, by) => quiet(calendar.setCalendar(db, chosen, by)),
     agree: ({ agreed }, by) => quiet(calendar.agreeOn(db, agreed, by)),
     anew: (_ask, by) => quiet(calendar.layAnew(db, by)),
-    move: ({ moves }, by) => quiet(calendar.putInto(db, moves, by)),
+    move: ({ moves, standing }, by) => quiet(calendar.putInto(db, moves, standing, by)),
     "let-go": ({ tasks }, by) => quiet(calendar.letGo(db, tasks, by)),
   });
 }
@@ -91,6 +91,8 @@ export default function CalendarRoom({ loaderData }: Route.ComponentProps) {
 
 /** Work that was moved, and what the calendar was before. */
 interface Moved {
+  /** The answer it was moved in: what came of it is told with the next. */
+  readonly of: CalendarView;
   readonly before: CalendarView;
   readonly tasks: ReadonlySet<string>;
 }
@@ -132,8 +134,8 @@ function Laid({
     if (!sitting) return;
     const tasks = acts.flatMap(keysOf);
     const at = new Date(sitting.from).toISOString();
-    setMoved({ before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
-    ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })) });
+    setMoved({ of: first, before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
+    ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })), standing: inSittings(calendar) });
     choose(to.date);
   };
   const letGo = (acts: readonly DayAct[]) => ask({ intent: "let-go", tasks: acts.flatMap(keysOf) });
@@ -146,12 +148,12 @@ function Laid({
   );
   return (
     <div aria-busy={busy} data-calendar>
-      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 print:hidden">
         <NextUp calendar={calendar} pieces={pieces} menu={menu} now={now} />
         <Standing record={record} calendar={calendar} ask={ask} />
       </div>
-      <Troubles calendar={calendar} pieces={pieces} without={without} agreed={record.agreed.length > 0} anew={() => ask({ intent: "anew" })} now={now} />
-      {moved && !busy && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
+      <Troubles calendar={calendar} pieces={pieces} without={without} now={now} />
+      {moved && !busy && moved.of !== first && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
       <div className="min-h-7">
         <LookingOn quiet />
       </div>
@@ -160,6 +162,7 @@ function Laid({
         looks={LOOKS}
         look={look}
         show={show}
+        className="print:hidden"
         parts={{
           weeks: () => grid(2),
           month: () => grid(6),

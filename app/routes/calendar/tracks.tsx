@@ -39,12 +39,8 @@ export function Tracks({ calendar, pieces, now }: Props) {
           <span role="columnheader" className="text-soft">
             Piece
           </span>
-          <span
-            role="columnheader"
-            aria-label={`Days from ${format(parseISO(first), "d MMMM")}`}
-            className="grid"
-            style={{ gridTemplateColumns: `repeat(${count}, minmax(0, 1fr))` }}
-          >
+          <span role="columnheader" className="grid" style={{ gridTemplateColumns: `repeat(${count}, minmax(0, 1fr))` }}>
+            <span className="sr-only">Days from {format(parseISO(first), "d MMMM")}</span>
             {dates.map((date) => (
               <span key={date} aria-hidden className="truncate border-l border-line pl-0.5 text-sm text-soft">
                 {format(parseISO(date), "EEEEE d")}

@@ -9,9 +9,6 @@ interface Props {
   readonly calendar: Calendar;
   readonly pieces: ReadonlyMap<string, TablePiece>;
   readonly without: readonly string[];
-  /** Dates were kept. */
-  readonly agreed: boolean;
-  readonly anew: () => void;
   readonly now: number;
 }
 
@@ -20,7 +17,7 @@ const hoursOf = (min: number) => `${Math.round((min / MIN_PER_HOUR) * 2) / 2} h`
 const namesOf = (ids: readonly string[], pieces: Props["pieces"]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
 
 /** What does not come out: too much for the hours, too late for a date, slipped from its evening; each with what would help. */
-export function Troubles({ calendar, pieces, without, agreed, anew, now }: Props) {
+export function Troubles({ calendar, pieces, without, now }: Props) {
   const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0);
   const { moved } = calendar;
   if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0) return null;
@@ -55,16 +52,9 @@ export function Troubles({ calendar, pieces, without, agreed, anew, now }: Props
         </li>
       )}
       {moved > 0 && (
-        <li className="notice flex flex-wrap items-center gap-3 bg-note-tint">
-          <span className="grow">
-            {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
-            {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
-          </span>
-          {agreed && (
-            <button type="button" className="button" onClick={anew}>
-              Lay all of it anew
-            </button>
-          )}
+        <li className="notice bg-note-tint">
+          {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
+          {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
         </li>
       )}
       {without.length > 0 && <li className="notice bg-warn-tint">Without a plan, and on no day: {without.join(", ")}.</li>}

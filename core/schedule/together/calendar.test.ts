@@ -48,10 +48,13 @@ describe("dates that were agreed on", () => {
     const later = schedule(agreedOn(pieces, first), { start: START + 4 * HOUR * MS_PER_MIN });
     expect(startOf(later)).toEqual(first);
     expect(calendar(later).moved).toBe(0);
-    // Also in the middle of the first evening, when its sitting has begun.
+    // Five minutes late on the first evening, at most one coat of it and what hangs on that go elsewhere.
     const evening = schedule(agreedOn(pieces, first), { start: at("2026-11-30", "19:05") });
-    expect(sittingOf(evening).get("p5/prime")).toBe(at("2026-12-01", "19:00"));
-    expect(calendar(evening, at("2026-11-30", "19:05")).moved).toBeLessThanOrEqual(1);
+    const was = sittingOf(schedule(pieces));
+    const gone = [...sittingOf(evening)]
+      .filter(([key, sitting]) => was.get(key)! > START + DAY_MS && sitting !== was.get(key))
+      .map(([key]) => key.split("/")[0]);
+    expect(new Set(gone).size).toBeLessThanOrEqual(1);
   });
 
   test("an evening that is missed moves what was on it and what hangs on that, and nothing else", () => {

@@ -22,6 +22,7 @@ export interface ActPart {
   readonly tasks: readonly string[];
   /** When each of them begins, ms. */
   readonly starts: readonly number[];
+  readonly half?: "first" | "second";
   readonly zones: readonly ZoneId[];
 }
 
@@ -35,6 +36,7 @@ export interface DayAct {
   /** The step of its first part; the others are laid from the same paint. */
   readonly stepId: StepId;
   readonly coat: number;
+  /** Which half of all its parts; each part has its own. */
   readonly half?: "first" | "second";
   readonly parts: readonly ActPart[];
   /** From 1 where it goes on over several sittings. */
@@ -102,7 +104,7 @@ function goesOn(before: Laid, next: Laid, frame: Frame): boolean {
   return (
     before.node.like === next.node.like &&
     one.coat === other.coat &&
-    one.half === other.half &&
+    (before.node.piece !== next.node.piece || one.half === undefined || other.half === undefined || one.half === other.half) &&
     (before.stint.hand ?? 0) === (next.stint.hand ?? 0) &&
     next.stint.from <= before.stint.to + NO_BREAK_MS &&
     !before.stint.part &&
@@ -139,6 +141,7 @@ function partsOf(group: readonly Laid[], names: readonly string[], counts: reado
       stepId: before?.stepId ?? node.task.stepId,
       tasks: [...(before?.tasks ?? []), node.task.id],
       starts: [...(before?.starts ?? []), stint.from],
+      ...((node.task.half ?? before?.half) ? { half: node.task.half ?? before!.half! } : {}),
       zones: [...new Set([...(before?.zones ?? []), ...node.task.zones])],
     });
   }
@@ -167,7 +170,7 @@ function actsOf(together: Together, frame: Frame, stints: readonly Stint[], fini
         to: group.at(-1)!.stint.to,
         stepId: task.stepId,
         coat: task.coat,
-        ...(task.half ? { half: task.half } : {}),
+        ...(task.half && group.every((one) => one.node.task.half === task.half) ? { half: task.half } : {}),
         parts: partsOf(group, names, counts, finished),
         ...(stint.part ? { part: stint.part } : {}),
         ...(stint.windowShut ? { windowShut: true as const } : {}),

@@ -55,7 +55,7 @@ function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: nu
 /** What is left of a task by reckoning in parts is no work, ms. */
 const NOTHING_MS = 1;
 /** So much nearer its end is what is like the act before, ms. */
-const LIKE_MS = 2 * 3_600_000;
+const LIKE_MS = 12 * 3_600_000;
 /** Before this a window that is about to shut goes before everything else, ms. */
 const HURRY_MS = 3 * 3_600_000;
 

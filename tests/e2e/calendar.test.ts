@@ -1,0 +1,205 @@
+/** The calendar: three batches for one Saturday, moved by hand, an evening missed, and out to files and paper. */
+import { describe, expect, test } from "@jest/globals";
+import ICAL from "ical.js";
+import type { Page } from "playwright-core";
+import { materialId, pieceId, useId } from "#core/catalogue/ids";
+import { writeBundle } from "#core/formats/write-bundle";
+import { allSaved, axeClean, contentOf, newNotebook, open, URL_BASE, watchEveryPage } from "./bench";
+
+watchEveryPage();
+
+const MONDAY_NOON = Date.parse("2027-01-11T12:00:00Z");
+const DAY_MS = 86_400_000;
+const ROOM = { temperatureC: 15, relativeHumidity: 0.75, airflow: "still" };
+const piece = (id: string, name: string, count: number, material: string, form: object, techniques: readonly string[], due: string) => ({
+  id: pieceId(id),
+  rev: 1,
+  planId: null,
+  dates: { due },
+  piece: {
+    format: "nook-coat/piece",
+    version: 1,
+    name,
+    count,
+    material: materialId(material),
+    form,
+    uses: [useId("indoor-display")],
+    decoration: { techniques, baseColour: "#1f3a4d", colours: ["#f4efe2"] },
+    room: ROOM,
+  } as never,
+});
+const notebook = (due: string) =>
+  JSON.stringify(
+    writeBundle({
+      pieces: [
+        piece("pebblesforty1", "Pebble", 40, "stone-smooth", { kind: "pebble", lengthMm: 60, widthMm: 45, thicknessMm: 15 }, ["dots"], due),
+        piece("terracottapot1", "Herb pot", 6, "terracotta", { kind: "frustum", topDiameterMm: 120, bottomDiameterMm: 85, heightMm: 110 }, [], due),
+        piece("lanternjar01", "Lantern jar", 8, "glass", { kind: "cylinder", diameterMm: 80, heightMm: 120 }, [], due),
+      ],
+    }),
+  );
+
+async function onTable(due: string, options: Parameters<typeof newNotebook>[0] = {}): Promise<Page> {
+  const { page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB", ...options });
+  await page.clock.setFixedTime(MONDAY_NOON);
+  await open(page, "/settings");
+  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(notebook(due)) });
+  await page.getByText("3 pieces brought in.").waitFor();
+  await allSaved(page);
+  await page.goto(`${URL_BASE}/calendar`);
+  await settled(page);
+  return page;
+}
+
+/** Nothing better is looked for any more. */
+async function settled(page: Page): Promise<void> {
+  await page.locator("[data-next]").waitFor();
+  await page.locator("[data-calendar][aria-busy=false]").waitFor();
+  await page.getByRole("progressbar").waitFor({ state: "detached" });
+}
+
+const days = (page: Page) => page.locator("[data-days] > [data-date]");
+/** What stands on each day, by its date. */
+async function laid(page: Page): Promise<Readonly<Record<string, readonly string[]>>> {
+  const all = await days(page).evaluateAll((cells) =>
+    cells.map((cell) => [cell.getAttribute("data-date"), [...cell.querySelectorAll("[data-run]")].map((run) => run.getAttribute("aria-label") ?? "")] as const),
+  );
+  return Object.fromEntries(all);
+}
+const look = (page: Page, name: string) => page.getByRole("tab", { name, exact: true }).click();
+const fits = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
+
+const WIDTHS = [
+  ["1280 px", { viewport: { width: 1280, height: 800 } }],
+  ["390 px", { viewport: { width: 390, height: 800 } }],
+] as const;
+
+describe.each(WIDTHS)("forty pebbles, six pots and eight jars for a Saturday, at %s", (_width, options) => {
+  test("tonight is told, each look stands and fits, and what waits is told in words", async () => {
+    const page = await onTable("2027-01-30", options);
+    expect(await page.locator("[data-next]").innerText()).toMatch(/^today 19:00: .*(Pebble|Herb pot|Lantern jar|pieces).* of work/i);
+    expect(await page.getByRole("list", { name: "What does not come out" }).count()).toBe(0);
+    await page
+      .locator("[data-day='2027-01-11']")
+      .getByText(/^then nothing till /)
+      .waitFor();
+    // Like things of different pieces are one act.
+    await look(page, "Day by day");
+    const prime = page
+      .locator("[data-day] ol > li")
+      .filter({ hasText: /Prime/ })
+      .filter({ hasText: /40 × Pebble/ });
+    await prime.filter({ hasText: /6 × Herb pot/ }).waitFor();
+    for (const name of ["Month", "Day by day", "Piece by piece", "Two weeks"]) {
+      await look(page, name);
+      await axeClean(page);
+      expect([name, await fits(page)]).toEqual([name, true]);
+    }
+  });
+});
+
+test("work dragged to another day stays there, the rest stands, and it may be let go of and taken back", async () => {
+  const page = await onTable("2027-01-30", { viewport: { width: 1280, height: 1000 } });
+  const before = await laid(page);
+  const tuesday = page.locator("[data-date='2027-01-12'] [data-run]").first();
+  const title = (await tuesday.getAttribute("aria-label"))!.split(":")[0]!;
+  const put = (date: string) => page.locator(`[data-date='${date}'] [data-run]`).filter({ has: page.getByLabel("put here by you") });
+  const [from, to] = [(await tuesday.boundingBox())!, (await page.locator("[data-date='2027-01-14']").boundingBox())!];
+  await page.mouse.move(from.x + 30, from.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 60, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + 60, { steps: 6 });
+  await page.mouse.up();
+  await page.getByText(/^Moved\./).waitFor();
+  await settled(page);
+  const after = await laid(page);
+  expect(await put("2027-01-14").first().getAttribute("aria-label")).toContain(title);
+  expect(after["2027-01-12"]!.filter((label) => label.startsWith(title))).toEqual([]);
+  expect(after["2027-01-11"]).toEqual(before["2027-01-11"]);
+  await page.getByText("These dates stand").waitFor();
+  // The day it went to is open, and says who put it there.
+  const thursday = page.locator("[data-day='2027-01-14']");
+  await thursday.getByText("Put here by you.").first().waitFor();
+  // By keys one day on, to Friday.
+  await put("2027-01-14").first().focus();
+  await page.keyboard.press("Space");
+  await page.getByText(/: Thursday 14 January$/).waitFor({ state: "attached" });
+  await page.keyboard.press("ArrowRight");
+  await page.getByText(/: Friday 15 January$/).waitFor({ state: "attached" });
+  await page.keyboard.press("Space");
+  await page.locator("[data-day='2027-01-15']").getByText("Put here by you.").first().waitFor();
+  expect(await put("2027-01-15").first().getAttribute("aria-label")).toContain(title);
+  await page.locator("[data-day='2027-01-15']").getByRole("button", { name: "Let it go where it is best" }).first().click();
+  await page.locator("[data-day='2027-01-15']").getByText("Put here by you.").waitFor({ state: "detached" });
+  await allSaved(page);
+  // All of it can be taken back, step by step.
+  for (let k = 0; k < 3; k++) {
+    await page.getByRole("button", { name: /^Take back / }).click();
+    await allSaved(page);
+  }
+  await page.getByRole("button", { name: "Keep these dates" }).waitFor();
+  await settled(page);
+  expect(await laid(page)).toEqual(before);
+});
+
+test("an evening is missed: what was on it goes elsewhere, and the days that are not touched by it stand", async () => {
+  const page = await onTable("2027-01-30");
+  await page.getByRole("button", { name: "Keep these dates" }).click();
+  await page.getByText("These dates stand").waitFor();
+  await allSaved(page);
+  await page.reload();
+  await settled(page);
+  expect(await page.getByText(/could not be done when/).count()).toBe(0);
+  const before = await laid(page);
+  await page.clock.setFixedTime(MONDAY_NOON + DAY_MS);
+  await page.reload();
+  await settled(page);
+  await page.getByText(/things? could not be done when (it was|they were) planned/).waitFor();
+  const after = await laid(page);
+  // What was planned for the evening that is gone is somewhere else now, and nothing is lost.
+  const all = (of: typeof before) => Object.values(of).flat().length;
+  expect(all(after)).toBeGreaterThan(0);
+  expect(before["2027-01-11"]!.length).toBeGreaterThan(0);
+  await page
+    .locator("[data-day]")
+    .getByText(/^Was planned for yesterday 19:00/)
+    .first()
+    .waitFor();
+  await page.getByRole("button", { name: "Lay all anew" }).click();
+  await page.getByRole("button", { name: "Keep these dates" }).waitFor();
+  await page.getByText(/could not be done when/).waitFor({ state: "detached" });
+});
+
+test("too much for the hours is told at once, with what would help; a helper is one thing that does", async () => {
+  const page = await onTable("2027-01-16");
+  const troubles = page.getByRole("list", { name: "What does not come out" });
+  await troubles.getByText(/^[\d½]+ h of work, [\d½]+ h free before/).waitFor();
+  await troubles.getByText(/^Too late for its day/).waitFor();
+  const last = async () => (await laid(page))["2027-01-16"]?.length;
+  await page.getByRole("checkbox", { name: "Somebody helps" }).click();
+  await page.getByText("(second pair of hands)").first().waitFor();
+  await settled(page);
+  expect(await last()).toBeDefined();
+  await page.getByRole("radio", { name: "On as few evenings as may be" }).click();
+  await allSaved(page);
+  await settled(page);
+});
+
+test("out to another calendar, a table, and paper", async () => {
+  const page = await onTable("2027-01-30");
+  const file = async (name: RegExp) => {
+    const saved = page.waitForEvent("download");
+    await page.getByRole("button", { name }).click();
+    return contentOf(await saved);
+  };
+  const events = new ICAL.Component(ICAL.parse(await file(/\.ics/)) as never).getAllSubcomponents("vevent").map((one) => new ICAL.Event(one));
+  const work = events.filter((one) => one.component.getFirstPropertyValue("transp") === "OPAQUE");
+  expect(work[0]!.startDate.toJSDate().toISOString()).toBe("2027-01-11T19:00:00.000Z");
+  expect(events.filter(({ summary }) => /^Needed: /.test(summary))).toHaveLength(3);
+  const table = (await file(/\.csv/)).trim().split("\n");
+  expect(table[0]).toBe("day,from,to,minutes,act,pieces");
+  expect(table[1]).toMatch(/^2027-01-11,19:00,/);
+  await page.emulateMedia({ media: "print" });
+  await page.locator("[data-printed-week]").getByText("Monday 11 January").waitFor();
+  expect(await page.locator("[data-days]").isVisible()).toBe(false);
+});
