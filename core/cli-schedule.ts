@@ -19,6 +19,11 @@ export interface ScheduledAsk {
   readonly freeHours: FreeHours;
   readonly goal?: Goal;
   readonly careful?: boolean;
+  /** Pairs of them. */
+  readonly hands?: number;
+  /** Wet pieces that may stand at once, and that go into the oven at once. */
+  readonly rackPlaces?: number;
+  readonly ovenPlaces?: number;
   readonly seed?: number;
   /** How long it may look for a better order, about; the same number gives the same schedule. */
   readonly seconds?: number;
@@ -62,6 +67,7 @@ function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
           count: finished.get(stint)!,
           ...(stint.part ? { part: stint.part } : {}),
           ...(stint.windowShut ? { windowShut: true } : {}),
+          ...(stint.hand ? { hand: stint.hand + 1 } : {}),
           from: iso(stint.from),
           to: iso(stint.to),
         };
@@ -69,7 +75,7 @@ function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
     })),
     handle: byPiece(handle),
     cured: byPiece(cured),
-    bound: { name: bound.name, value: iso(bound.at), gapMin: Math.round(gapMs / MS_PER_MIN) },
+    bound: { name: bound.name, value: iso(bound.at), gap: Math.round(gapMs / MS_PER_MIN) },
   };
 }
 
@@ -78,7 +84,7 @@ function findingsOf(together: Together, hours: FreeHours, start: number): readon
   const late = together.late.flatMap((ms, index): ScheduleFinding[] =>
     ms === 0 ? [] : [{ code: "late", severity: "warn", pieces: [names[index]!], message: `it is ready ${lateBy(ms / MS_PER_MIN)} after it is due` }],
   );
-  const much = overloads(together.network, hours, start).map(({ due, workMin, freeMin, pieces }): ScheduleFinding => ({
+  const much = overloads(together.network, hours, start, together.hands).map(({ due, workMin, freeMin, pieces }): ScheduleFinding => ({
     code: "too-much",
     severity: "stop",
     pieces: pieces.map((index) => names[index]!),
@@ -88,7 +94,7 @@ function findingsOf(together: Together, hours: FreeHours, start: number): readon
 }
 
 /** Plans each piece its first way, and dates all of them together. */
-export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful, seed }: ScheduledAsk): unknown {
+export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful, seed, hands, rackPlaces, ovenPlaces }: ScheduledAsk): unknown {
   const none: ScheduleFinding[] = [];
   const works = pieces.flatMap(({ id, piece: asked, due }): PieceWork[] => {
     const piece = withPatternLayers(asked, CATALOGUE);
@@ -98,8 +104,14 @@ export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful
     return [];
   });
   const tries = Math.round(seconds * TRIES_A_SECOND);
-  const options = { ...(goal ? { goal } : {}), ...(careful === undefined ? {} : { careful }), ...(seed === undefined ? {} : { seed }) };
-  const together = scheduleAll({ pieces: works, hours: freeHours, start, tries, ...options });
+  const options = {
+    ...(goal ? { goal } : {}),
+    ...(careful === undefined ? {} : { careful }),
+    ...(seed === undefined ? {} : { seed }),
+    ...(hands === undefined ? {} : { hands }),
+  };
+  const places = { ...(rackPlaces === undefined ? {} : { rack: rackPlaces }), ...(ovenPlaces === undefined ? {} : { oven: ovenPlaces }) };
+  const together = scheduleAll({ pieces: works, hours: freeHours, start, tries, places, ...options });
   if (together) return { ...told(together), findings: [...none, ...findingsOf(together, freeHours, start)] };
   const refused: ScheduleFinding = {
     code: "no-hours",

@@ -69,7 +69,7 @@ describe("pieces together", () => {
         readonly tasks: readonly { readonly piece: string; readonly step: string; readonly count: number; readonly part?: number }[];
       }[];
       readonly handle: Readonly<Record<string, string>>;
-      readonly bound: { readonly gapMin: number } | null;
+      readonly bound: { readonly gap: number } | null;
       readonly findings: readonly { readonly code: string; readonly pieces: readonly string[]; readonly message: string }[];
     };
   };
@@ -94,6 +94,15 @@ describe("pieces together", () => {
     });
   });
 
+  test("a helper, a small rack and a small oven: all of it is made, in loads there is room for", () => {
+    const form = { kind: "cylinder", diameterMm: 80, heightMm: 120 };
+    const jars = { ...piece, name: "Jar", material: "glass", form, count: 4, uses: ["indoor-display"], decoration: { techniques: [], baseColour: "#1f3a4d" } };
+    const helped = together({ pieces: [pieces[0], { id: "jars", piece: jars }], hands: 2, rackPlaces: 60, ovenPlaces: 2 });
+    const bakes = helped.sittings.flatMap(({ tasks }) => tasks).filter((task) => task.step.includes("oven-bake"));
+    expect(bakes.map(({ count }) => count)).toEqual([2, 2]);
+    expect(JSON.stringify(helped.sittings)).toContain('"hand":2');
+  });
+
   test("bad input is told by its place", () => {
     const problem = (document: object) => {
       const answer = runVerb("schedule", JSON.stringify({ pieces, start: "2026-11-30", freeHours, ...document }));
@@ -102,7 +111,8 @@ describe("pieces together", () => {
     expect(problem({ start: "soon" })).toBe("start");
     expect(problem({ pieces: [pieces[0], pieces[0]] })).toBe("pieces.1");
     expect(problem({ pieces: [{ id: "a", piece: { ...piece, material: "cheese" } }] })).toBe("pieces.0.piece.material");
-    expect(problem({ rackPlaces: 3 })).toBe("rackPlaces");
+    expect(problem({ rackPlaces: 0 })).toBe("rackPlaces");
+    expect(problem({ pieces: [{ id: "a", piece: { ...piece, count: 1000 } }], rackPlaces: 1 })).toBe("rackPlaces");
   });
 });
 

@@ -2,6 +2,8 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import type { Step } from "#core/coating/model/step";
 import { instantOf } from "#core/schedule/free-hours";
+import { loadCount, MOST_LOADS } from "#core/schedule/together/network";
+import type { Places } from "#core/schedule/together/network";
 import { timeZoneHere } from "~/components/time-zone";
 import { QUARTER_MS } from "~/piece/dates.client";
 import { keptPieces, planOf } from "~/piece/kept-piece";
@@ -33,6 +35,8 @@ export interface CalendarView {
   readonly pieces: ReadonlyMap<string, TablePiece>;
   /** Names of those for which nothing can be planned. */
   readonly without: readonly string[];
+  /** With the room that was said there would be too many loads. */
+  readonly tooLittleRoom: boolean;
   /** Instant, ms, it is laid out from. */
   readonly now: number;
 }
@@ -68,6 +72,10 @@ function tableOf(kept: KeptPiece): Promise<AtTable | null> {
 
 const sittingsOf = (list: readonly InSitting[], id: string) => new Map(list.filter(({ piece }) => piece === id).map(({ task, at }) => [task, Date.parse(at)]));
 
+/** In so many loads nothing is dated: room is left out of account, and said so. */
+const hasTooLittleRoom = (pieces: readonly Pick<SentPiece, "count" | "work">[], places: Places) =>
+  pieces.reduce((sum, piece) => sum + loadCount(piece, places), 0) > MOST_LOADS;
+
 /** The first schedule, and the best that will be found. */
 export interface Laid {
   readonly first: CalendarView;
@@ -100,7 +108,9 @@ function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<Calenda
 /** Dates all pieces that are begun or wanted by a day, together. */
 export async function calendarLaid(db: Database): Promise<{ readonly laid: Promise<Laid>; readonly off: readonly OffTable[]; readonly on: number }> {
   const timeZone = timeZoneHere();
-  const [all, hours, { goal, hands, agreed, held }] = await Promise.all([keptPieces(db), hoursIn(db, timeZone), calendarIn(db)]);
+  const [all, hours, record] = await Promise.all([keptPieces(db), hoursIn(db, timeZone), calendarIn(db)]);
+  const { goal, hands, rackPlaces, ovenPlaces, agreed, held } = record;
+  const places = { ...(rackPlaces === null ? {} : { rack: rackPlaces }), ...(ovenPlaces === null ? {} : { oven: ovenPlaces }) };
   const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
   const on = all.filter(isOn);
   let looked = 0;
@@ -115,34 +125,33 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
     list.flatMap(({ kept, table }) => (table && table.work.tasks.some(({ id }) => !table.done.has(id)) ? [{ kept, table }] : [])),
   );
   const instantOfDay = (day: string) => instantOf(day, "00:00", hours.timeZone);
-  const question = open.then((list): ScheduleQuestion => ({
-    hours,
-    timeZone,
-    start: now,
-    goal,
-    hands,
-    days: LEAST_DAYS,
-    pieces: list.map(({ kept: { record }, table: { work, likes, done } }): SentPiece => {
-      const { start, due } = record.dates ?? {};
+  const question = open.then((list): ScheduleQuestion => {
+    const pieces = list.map(({ kept: { record: of }, table: { work, likes, done } }): SentPiece => {
+      const { start, due } = of.dates ?? {};
       return {
-        id: record.id,
+        id: of.id,
         work,
         likes,
         done,
-        count: record.piece.count ?? 1,
+        count: of.piece.count ?? 1,
         due: due ? instantOfDay(due) : null,
         ...(start ? { from: instantOfDay(start) } : {}),
-        agreed: sittingsOf(agreed, record.id),
-        held: sittingsOf(held, record.id),
+        agreed: sittingsOf(agreed, of.id),
+        held: sittingsOf(held, of.id),
       };
-    }),
-  }));
+    });
+    return { hours, timeZone, start: now, goal, hands, places: hasTooLittleRoom(pieces, places) ? {} : places, days: LEAST_DAYS, pieces };
+  });
   const rest = Promise.all([tables, open]).then(([list, here]) => ({
     pieces: new Map(
       here.map(({ kept: { record }, table: { steps, numbers } }) => {
         const { name, count = 1 } = record.piece;
         return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, numbers }] as const;
       }),
+    ),
+    tooLittleRoom: hasTooLittleRoom(
+      here.map(({ kept, table }) => ({ count: kept.record.piece.count ?? 1, work: table.work })),
+      places,
     ),
     without: list.flatMap(({ kept, table }) => (table ? [] : [kept.record.piece.name])),
     now,

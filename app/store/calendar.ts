@@ -38,8 +38,8 @@ function change(db: Database, what: string, make: (current: CalendarRecord) => P
   );
 }
 
-/** What the schedule is after, and how many pairs of hands there are. */
-export function setCalendar(db: Database, chosen: Partial<Pick<CalendarRecord, "goal" | "hands">>, by: By = {}): Promise<void> {
+/** What the schedule is after, how many pairs of hands there are, and how much room. */
+export function setCalendar(db: Database, chosen: Partial<Pick<CalendarRecord, "goal" | "hands" | "rackPlaces" | "ovenPlaces">>, by: By = {}): Promise<void> {
   return change(db, "how the calendar is laid out", () => chosen, by);
 }
 

@@ -1,7 +1,7 @@
 import type { Work } from "#core/coating/facts/task";
 import type { FreeHours } from "#core/schedule/free-hours";
 import type { Calendar } from "#core/schedule/together/calendar";
-import type { PieceWork } from "#core/schedule/together/network";
+import type { PieceWork, Places } from "#core/schedule/together/network";
 import type { Goal } from "#core/schedule/together/schedule-all";
 
 /** A piece as it goes over to the worker: what its tasks are alike by is a word for each. */
@@ -19,6 +19,7 @@ export interface ScheduleQuestion {
   readonly start: number;
   readonly goal: Goal;
   readonly hands: number;
+  readonly places: Places;
   /** So many days are laid out at least. */
   readonly days: number;
 }

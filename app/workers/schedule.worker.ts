@@ -9,13 +9,13 @@ import type { ScheduleWorkerApi } from "./schedule-worker-api";
 let turn = 0;
 
 const api: ScheduleWorkerApi = {
-  schedule: async ({ pieces, hours, timeZone, start, goal, hands, days }, told) => {
+  schedule: async ({ pieces, hours, timeZone, start, goal, hands, places, days }, told) => {
     turn += 1;
     const own = turn;
     const works = pieces.map(({ likes, ...piece }) => ({ ...piece, likeOf: ({ id }: { readonly id: string }) => likes[id] ?? id }));
     let last: Calendar | null = null;
     let best: unknown = null;
-    for (const { best: now, tried, of } of improving({ pieces: works, hours, start, goal, hands })) {
+    for (const { best: now, tried, of } of improving({ pieces: works, hours, start, goal, hands, places })) {
       const better = now !== best;
       if (better) last = calendarOf(now, hours, timeZone, start, days);
       best = now;

@@ -5,7 +5,7 @@ import type { Intents } from "~/actions/perform";
 
 /** What the calendar may ask of its action. */
 export type CalendarAsk =
-  | { readonly intent: "manner"; readonly chosen: Partial<Pick<CalendarRecord, "goal" | "hands">> }
+  | { readonly intent: "manner"; readonly chosen: Partial<Pick<CalendarRecord, "goal" | "hands" | "rackPlaces" | "ovenPlaces">> }
   | { readonly intent: "agree"; readonly agreed: readonly InSitting[] }
   | { readonly intent: "anew" }
   | { readonly intent: "move"; readonly moves: readonly InSitting[]; readonly standing: readonly InSitting[] }

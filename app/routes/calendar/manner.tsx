@@ -1,7 +1,9 @@
 import { Check, RotateCcw } from "lucide-react";
+import { MOST_PLACES } from "#core/formats/stores/calendar";
 import type { CalendarRecord, InSitting } from "#core/formats/stores/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { Radios, Tick } from "~/components/fields";
+import { NumberField } from "~/components/number-field";
 import type { CalendarAsk } from "./calendar-asks";
 
 interface Props {
@@ -14,13 +16,30 @@ const GOAL_CHOICES = [
   { id: "fewest-sittings", name: "On as few evenings as may be" },
 ];
 
-/** What the days are laid out for, and how many hands there are. */
+const ROOMS = [
+  { field: "rackPlaces", label: "Wet pieces there is room for" },
+  { field: "ovenPlaces", label: "Pieces in the oven at once" },
+] as const;
+
+/** What the days are laid out for, how many hands there are, and how much room. */
 export function Manner({ record, ask }: Props) {
   const setGoal = (goal: string) => ask({ intent: "manner", chosen: { goal: goal as CalendarRecord["goal"] } });
   return (
     <div className="mt-6 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
       <Radios legend="The work is laid out so that it is" value={record.goal} choices={GOAL_CHOICES} onChange={setGoal} />
       <Tick name="Somebody helps" on={record.hands > 1} onChange={(on) => ask({ intent: "manner", chosen: { hands: on ? 2 : 1 } })} />
+      {ROOMS.map(({ field, label }) => (
+        <div key={field} className="w-44">
+          <NumberField
+            label={label}
+            value={record[field] ?? undefined}
+            typical="not said"
+            bounds={{ least: 1, most: MOST_PLACES }}
+            whole
+            save={(places) => ask({ intent: "manner", chosen: { [field]: places ?? null } })}
+          />
+        </div>
+      ))}
     </div>
   );
 }

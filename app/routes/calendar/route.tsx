@@ -111,7 +111,7 @@ function Laid({
   busy: boolean;
 }) {
   const shown = useAnswer(best) ?? first;
-  const { calendar, pieces, now, without } = shown;
+  const { calendar, pieces, now, without, tooLittleRoom } = shown;
   const ask = useAsk<CalendarAsk>("/calendar");
   const menu = useMenu();
   const [look, show] = useLook(LOOKS);
@@ -152,7 +152,7 @@ function Laid({
         <NextUp calendar={calendar} pieces={pieces} menu={menu} now={now} />
         <Standing record={record} calendar={calendar} ask={ask} />
       </div>
-      <Troubles calendar={calendar} pieces={pieces} without={without} now={now} />
+      <Troubles calendar={calendar} pieces={pieces} without={without} tooLittleRoom={tooLittleRoom} now={now} />
       {moved && !busy && moved.of !== first && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
       <div className="min-h-7">
         <LookingOn quiet />

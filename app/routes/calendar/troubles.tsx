@@ -9,6 +9,7 @@ interface Props {
   readonly calendar: Calendar;
   readonly pieces: ReadonlyMap<string, TablePiece>;
   readonly without: readonly string[];
+  readonly tooLittleRoom: boolean;
   readonly now: number;
 }
 
@@ -17,10 +18,10 @@ const hoursOf = (min: number) => `${Math.round((min / MIN_PER_HOUR) * 2) / 2} h`
 const namesOf = (ids: readonly string[], pieces: Props["pieces"]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
 
 /** What does not come out: too much for the hours, too late for a date, slipped from its evening; each with what would help. */
-export function Troubles({ calendar, pieces, without, now }: Props) {
+export function Troubles({ calendar, pieces, without, tooLittleRoom, now }: Props) {
   const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0);
   const { moved } = calendar;
-  if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0) return null;
+  if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0 && !tooLittleRoom) return null;
   return (
     <ul className="mt-3 grid gap-2" aria-label="What does not come out">
       {calendar.overloads.map(({ due, workMin, freeMin, pieces: ids }) => (
@@ -56,6 +57,9 @@ export function Troubles({ calendar, pieces, without, now }: Props) {
           {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
           {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
         </li>
+      )}
+      {tooLittleRoom && (
+        <li className="notice bg-warn-tint">With so little room the pieces would go in hundreds of loads: the rack and the oven are left out of account.</li>
       )}
       {without.length > 0 && <li className="notice bg-warn-tint">Without a plan, and on no day: {without.join(", ")}.</li>}
     </ul>

@@ -23,6 +23,8 @@ export interface Task {
   readonly handsOnMin: number;
   /** It may be put down and taken up again in the middle of a piece: dots may, a coat may not, or its edge shows. */
   readonly breaks?: true;
+  /** It is in the oven or the kiln for so long, from its begin, minutes: nothing else of another heat is in it meanwhile. */
+  readonly oven?: { readonly typicalMin: number; readonly cautiousMin: number };
   readonly after: readonly Edge[];
 }
 

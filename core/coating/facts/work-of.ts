@@ -1,5 +1,7 @@
+import { heatTimeline } from "../../drying/heat-timeline";
+import type { HeatTimeline } from "../../drying/heat-timeline";
 import type { Act, Candidate, OrderedCoat } from "../model/plan";
-import type { Step, ZoneSteps } from "../model/step";
+import type { Step, Wait, ZoneSteps } from "../model/step";
 import type { Exposure } from "../../catalogue/use";
 import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { taskId } from "./task";
@@ -25,6 +27,18 @@ function betweenCoats(task: string, step: Step): Edge {
   const open = edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat");
   const closes = typical?.recoatUntil;
   return closes === undefined ? open : { ...open, closesMin: Math.max(open.cautiousMin, Math.floor(closes)), reopensMin: Math.ceil(typical!.dryThrough) };
+}
+
+/** How long a bake takes, from the cold oven until it may be taken out by hand; null of what is none. */
+function bakeOf({ heat }: Step): HeatTimeline["totalMin"] | null {
+  return heat ? heatTimeline(heat).totalMin : null;
+}
+
+/** Between two steps of a place: the wait before the later one, and the time a bake takes. */
+function between(previous: { readonly step: Step; readonly last: Draft }, wait: Wait | null): Edge {
+  const baked = bakeOf(previous.step);
+  const [typical, cautious] = [wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0];
+  return edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), wait?.until ?? "dry-to-touch");
 }
 
 /** The second half waits until the first can be held. */
@@ -54,7 +68,17 @@ function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
     const id = taskId(stepId, coat, half);
     const breaks = isBrokenOff(step) ? { breaks: true as const } : {};
     return [
-      { id, stepId, coat, ...(half ? { half } : {}), zones: zonesOf(step, zone), handsOnMin: step.handsOnMin / counts.get(stepId)!, ...breaks, after: [] },
+      {
+        id,
+        stepId,
+        coat,
+        ...(half ? { half } : {}),
+        zones: zonesOf(step, zone),
+        handsOnMin: step.handsOnMin / counts.get(stepId)!,
+        ...breaks,
+        ...(step.heat ? { oven: { typicalMin: Math.ceil(bakeOf(step)!.typicalMin), cautiousMin: Math.ceil(bakeOf(step)!.cautiousMin) } } : {}),
+        after: [],
+      },
     ];
   });
   // What was recorded is done, and still has to dry.
@@ -125,14 +149,16 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
       tied.add(first.id);
       const wait = step.waitBefore;
       if (previous && previous.last !== first && !first.after.some((one) => one.task === previous!.last.id && one.typicalMin >= (wait?.min ?? 0)))
-        first.after.push(edge(previous.last.id, wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0, wait?.until ?? "dry-to-touch"));
+        first.after.push(between(previous, wait ?? null));
       previous = { step, last: tasks[tasks.length - 1]! };
     }
     if (!previous) continue;
-    const film = [...steps].reverse().find((step) => step.typical !== null);
+    // What has been baked is dry right through: only what was laid after it has to dry.
+    const film = steps.slice(steps.findLastIndex((step) => bakeOf(step) !== null) + 1).findLast((step) => step.typical !== null);
     const cure = zone.steps.find((step) => step.role === "cure")?.waitBefore;
     const span = (typicalMin: number, cautiousMin: number) => ({ typicalMin, cautiousMin: Math.max(typicalMin, cautiousMin) });
-    const handle = span(film?.typical?.dryThrough ?? 0, film?.cautious?.dryThrough ?? 0);
+    const baked = bakeOf(previous.step);
+    const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(film?.typical?.dryThrough ?? 0, film?.cautious?.dryThrough ?? 0);
     milestones.push({
       task: previous.last.id,
       handle,

@@ -18,16 +18,21 @@ export interface CalendarRecord {
   readonly goal: Goal;
   /** Pairs of hands. */
   readonly hands: number;
+  /** Wet pieces that may stand at once, and that go into the oven at once; null: nobody has said. */
+  readonly rackPlaces: number | null;
+  readonly ovenPlaces: number | null;
   /** Dates the user has agreed on: they stand as far as they can. */
   readonly agreed: readonly InSitting[];
   /** What the user has put into a sitting. */
   readonly held: readonly InSitting[];
 }
 
-export const USUAL_CALENDAR: CalendarRecord = { id: "calendar", rev: 0, goal: "earliest", hands: 1, agreed: [], held: [] };
+export const USUAL_CALENDAR: CalendarRecord = { id: "calendar", rev: 0, goal: "earliest", hands: 1, rackPlaces: null, ovenPlaces: null, agreed: [], held: [] };
 
 /** Tasks of one notebook that are in sittings, at most. */
 export const MOST_IN_SITTINGS = 6000;
+/** Wet pieces on a rack, at most. */
+export const MOST_PLACES = 1000;
 /** Pairs of hands, at most. */
 export const MOST_HANDS = 2;
 
@@ -42,7 +47,8 @@ export function inSittingsSchema(joi: JoiRoot) {
 
 /** What may be chosen of it. */
 export function calendarFields(joi: JoiRoot) {
-  return { goal: joi.string().valid(...GOALS), hands: joi.number().integer().min(1).max(MOST_HANDS) };
+  const places = () => joi.number().integer().min(1).max(MOST_PLACES).allow(null);
+  return { goal: joi.string().valid(...GOALS), hands: joi.number().integer().min(1).max(MOST_HANDS), rackPlaces: places(), ovenPlaces: places() };
 }
 
 export const CALENDAR = defineStore<CalendarRecord>({

@@ -148,6 +148,65 @@ test("with a second pair of hands the evening holds twice as much, and one piece
     }
 });
 
+describe("room to dry and to bake", () => {
+  const baked = (at: number) => ({ ...task("bake", 5, [edge("coat", at)]), oven: { typicalMin: 120, cautiousMin: 180 } });
+  const works = fc.array(
+    fc.record({
+      min: fc.integer({ min: 5, max: 60 }),
+      wait: fc.integer({ min: 20, max: 20 * HOUR }),
+      count: fc.integer({ min: 1, max: 20 }),
+      bakes: fc.boolean(),
+      hot: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 6 },
+  );
+
+  test("never more wet pieces than the rack holds, never two heats or too many in the oven, and every piece is made", () => {
+    fc.assert(
+      fc.property(works, fc.integer({ min: 2, max: 9 }), fc.integer({ min: 1, max: 9 }), fc.constantFrom(1, 2), (list, rack, oven, hands) => {
+        const pieces = list.map(({ min, wait, count, bakes, hot }, k) =>
+          piece(`p${k}`, workOf([task("coat", min), bakes ? baked(wait) : task("seal", min, [edge("coat", wait)])], 60), {
+            count,
+            likeOf: ({ id }) => (id === "bake" ? `bake ${hot}` : id),
+          }),
+        );
+        const together = schedule(pieces, { places: { rack, oven }, hands, tries: 2 });
+        const { nodes } = together.network;
+        const stints = together.sittings.flatMap((one) => one.stints).map((one) => ({ ...one, ...nodes[one.node]!, from: one.from }));
+        const waitAfter = ({ piece: p, task: { id } }: (typeof stints)[number]) => (id === "coat" ? list[p]!.wait : id === "seal" ? 60 : 0) * MS_PER_MIN;
+        for (const { to } of stints) {
+          const wet = new Map(stints.filter((one) => one.to <= to && to < one.to + waitAfter(one)).map(({ load, count }) => [load, count]));
+          expect([...wet.values()].reduce((sum, count) => sum + count, 0)).toBeLessThanOrEqual(rack);
+        }
+        const bakes = stints.filter(({ task: { id } }) => id === "bake");
+        for (const one of bakes) {
+          const inside = bakes.filter(({ from }) => from <= one.from && one.from < from + 120 * MS_PER_MIN);
+          expect(new Set(inside.map(({ like }) => like)).size).toBe(1);
+          expect(inside.reduce((sum, { count }) => sum + count, 0)).toBeLessThanOrEqual(oven);
+        }
+        for (const [p, { count, bakes: isBaked }] of list.entries()) {
+          const last = stints.filter((one) => one.piece === p && one.task.id === (isBaked ? "bake" : "seal"));
+          expect([...new Map(last.map((one) => [one.load, one.count])).values()].reduce((sum, loaded) => sum + loaded, 0)).toBe(count);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test("twelve pots on a rack of eight go in two loads, told as so many of twelve", () => {
+    const { days } = calendar(
+      schedule([piece("pot", workOf([task("coat", 24, []), task("seal", 12, [edge("coat", 12 * HOUR)])], 60), { count: 12 })], { places: { rack: 8 } }),
+    );
+    const acts = days.flatMap(({ sittings }) => sittings.flatMap((one) => one.acts));
+    expect(acts.map(({ parts: [part] }) => [part!.count, part!.of])).toEqual([
+      [6, 12],
+      [6, 12],
+      [6, 12],
+      [6, 12],
+    ]);
+  });
+});
+
 describe("the days as they are told", () => {
   test("the same coat on three pieces is one act; waits, what is due and what is ready stand on their days", () => {
     const due = at("2026-12-09", "00:00");

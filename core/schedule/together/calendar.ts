@@ -132,11 +132,13 @@ interface Frame {
 /** Parts of one piece are one. */
 function partsOf(group: readonly Laid[], names: readonly string[], counts: readonly number[], finished: ReadonlyMap<Stint, number>): readonly ActPart[] {
   const parts = new Map<number, ActPart>();
+  const loads = new Set<number>();
   for (const { stint, node } of group) {
     const before = parts.get(node.piece);
     parts.set(node.piece, {
       piece: names[node.piece]!,
-      count: finished.get(stint)!,
+      // Another place of the same pieces is no more pieces; another load of the batch is.
+      count: (before?.count ?? 0) + (loads.has(node.load) ? 0 : finished.get(stint)!),
       of: counts[node.piece]!,
       stepId: before?.stepId ?? node.task.stepId,
       tasks: [...(before?.tasks ?? []), node.task.id],
@@ -144,6 +146,7 @@ function partsOf(group: readonly Laid[], names: readonly string[], counts: reado
       ...((node.task.half ?? before?.half) ? { half: node.task.half ?? before!.half! } : {}),
       zones: [...new Set([...(before?.zones ?? []), ...node.task.zones])],
     });
+    loads.add(node.load);
   }
   return [...parts.values()];
 }
@@ -248,7 +251,7 @@ export function calendarOf(together: Together, hours: FreeHours, timeZone: strin
     days,
     weeks: weeksOf(days),
     tracks: tracksOf(together, start),
-    overloads: overloads(network, hours, start).map((one) => pieceNames(together, one)),
+    overloads: overloads(network, hours, start, together.hands).map((one) => pieceNames(together, one)),
     moved: acts.filter(({ movedFrom }) => movedFrom !== undefined).length,
     last: Math.max(start, ...handle),
     gapMin: Math.round(together.gapMs / MS_PER_MIN),

@@ -1,5 +1,6 @@
 import type { Sitting } from "../free-hours";
-import type { Network, Node } from "./network";
+import type { Network, Node, Places } from "./network";
+import { RoomFor } from "./room-for";
 
 /** A stretch of one task at the table. */
 export interface Stint {
@@ -61,6 +62,8 @@ const HURRY_MS = 3 * 3_600_000;
 
 /** How the table is worked at, beside the order. */
 export interface Manner {
+  /** Room to dry and to bake. */
+  readonly places?: Places;
   /** Pairs of hands, 1 or more; one piece is in one pair at a time. */
   readonly hands?: number;
   /** The sitting each task is to stay in, its begin in ms; NaN: in none. What stays has its time kept free in its sitting. */
@@ -92,6 +95,7 @@ class Table {
     private readonly longest: number,
     private readonly keep: Float64Array | null,
     private readonly hands: number,
+    private readonly room: RoomFor,
   ) {
     this.last = Array.from({ length: hands }, () => "");
     this.busy = new Float64Array(1 + Math.max(-1, ...nodes.map(({ piece }) => piece))).fill(-Infinity);
@@ -101,7 +105,10 @@ class Table {
     this.parts = new Int32Array(nodes.length);
     for (const [index, { endedAt }] of nodes.entries())
       if (endedAt === null) this.left += 1;
-      else this.over(index, endedAt);
+      else {
+        this.over(index, endedAt);
+        this.room.done(index, endedAt - nodes[index]!.ms, endedAt);
+      }
     for (const [index, { endedAt }] of nodes.entries()) if (endedAt === null && this.missing[index] === 0) this.add(index);
   }
 
@@ -158,10 +165,10 @@ class Table {
     let from = Infinity;
     const hurry = this.nextHurry(now, until);
     for (const [place, kept] of this.open.entries()) {
-      const free = Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!);
+      const free = this.room.from(kept.node, Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!));
       const open = free > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, free) : kept;
       this.open[place] = open;
-      const at = Math.max(free, open.at);
+      const at = open.at > free ? this.room.from(open.node, open.at) : free;
       const ends = this.endsFor(open.node, hurry, until);
       if (at > from || this.share(open.node, ends - at) <= 0 || this.partsTheGo(open.node, until - at)) continue;
       if (!best || at < from || this.better(open, best, at, hand)) [best, from] = [open, at];
@@ -206,6 +213,7 @@ class Table {
       ...(shut ? { windowShut: true as const } : {}),
       ...(hand > 0 ? { hand } : {}),
     });
+    this.room.done(index, from, to);
     this.last[hand] = node.like;
     if (this.isKept(index)) this.reserved -= ms;
     if (this.hands > 1) this.busy[node.piece] = to;
@@ -234,9 +242,9 @@ export function dispatch(
   rank: Float64Array,
   sittings: readonly Sitting[],
   start: number,
-  { hands = 1, keep }: Manner = {},
+  { hands = 1, keep, places = {} }: Manner = {},
 ): Dispatched | null {
-  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)), keep ?? null, hands);
+  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)), keep ?? null, hands, new RoomFor(nodes, places));
   for (const sitting of sittings) {
     if (table.finished) break;
     table.work(sitting);

@@ -33,6 +33,13 @@ export interface Arc {
 /** One task of one piece. */
 export interface Node {
   readonly piece: number;
+  /** What of a batch goes together has one number, and so many pieces. */
+  readonly load: number;
+  readonly count: number;
+  /** So long it is in the oven or the kiln, from its begin, ms; 0: not at all. */
+  readonly ovenMs: number;
+  /** So long it stands wet on the rack after its end, ms. */
+  readonly wetMs: number;
   readonly task: Task;
   readonly ms: number;
   /** It may be broken off at multiples of this, ms; Infinity: it is done in one go. */
@@ -71,7 +78,7 @@ const SOON_MS = 12 * 60 * MS_PER_MIN;
 const LONG_PIECE_MIN = 60;
 
 /** Where a task may be broken off: a batch between two of its pieces, unless one alone is an evening's work; one piece anywhere, if at all. */
-function breakMsOf({ count }: PieceWork, { breaks }: Task, min: number): number {
+function breakMsOf(count: number, { breaks }: Task, min: number): number {
   const each = min / count;
   const between = each * Math.max(1, Math.ceil(LEAST_PART_MIN / each));
   const inPieces = count > 1 && (!breaks || each <= LONG_PIECE_MIN);
@@ -90,29 +97,70 @@ function tighter(one: Arc, other: Arc | undefined): Arc {
   return { ...first, waitMs: Math.max(first.waitMs, second.waitMs) };
 }
 
+/** How many pieces there is room for at once. */
+export interface Places {
+  /** Where wet pieces stand to dry; absent: as many as there are. */
+  readonly rack?: number;
+  /** In the oven; absent: as many as there are. */
+  readonly oven?: number;
+}
+
+/** A batch, or as much of it as there is room for. */
+interface Load {
+  readonly piece: PieceWork;
+  readonly index: number;
+  readonly count: number;
+  readonly key: string;
+}
+
+/** Loads all pieces together may go in: more nobody dates. */
+export const MOST_LOADS = 400;
+
+/** In how many loads a batch goes for which there is no room at once. */
+export function loadCount({ count, work }: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
+  const most = Math.min(rack, work.tasks.some((task) => task.oven) ? oven : Infinity);
+  return Math.max(1, Math.ceil(count / most));
+}
+
+/** A batch for which there is no room at once goes in loads as even as may be. */
+function loadsOf(piece: PieceWork, index: number, places: Places): readonly Load[] {
+  const loads = loadCount(piece, places);
+  return Array.from({ length: loads }, (_unused, k) => ({
+    piece,
+    index,
+    count: Math.floor(((k + 1) * piece.count) / loads) - Math.floor((k * piece.count) / loads),
+    key: `${piece.id}/${k}`,
+  }));
+}
+
 /**
  * Ties the work of all pieces into one network.
  *
  * @param careful wait as a careful painter does
  */
-export function networkOf(pieces: readonly PieceWork[], careful = false): Network {
+export function networkOf(pieces: readonly PieceWork[], careful = false, room: Places = {}): Network {
+  const loads = pieces.flatMap((piece, index) => loadsOf(piece, index, room));
   const places = new Map<string, number>();
-  for (const { id, work } of pieces) for (const task of work.tasks) places.set(`${id}/${task.id}`, places.size);
-  const at = (piece: PieceWork, task: string) => places.get(`${piece.id}/${task}`);
-  const drafts = pieces.flatMap((piece, index) =>
-    piece.work.tasks.map((task) => {
-      const min = Math.max(LEAST_TASK_MIN, Math.ceil(task.handsOnMin));
+  for (const { key, piece } of loads) for (const task of piece.work.tasks) places.set(`${key}/${task.id}`, places.size);
+  const at = (load: Load, task: string) => places.get(`${load.key}/${task}`);
+  const drafts = loads.flatMap((load, number) =>
+    load.piece.work.tasks.map((task) => {
+      const { piece, index, count } = load;
+      const min = Math.max(LEAST_TASK_MIN, Math.ceil((task.handsOnMin * count) / piece.count));
       const arcs = new Map<number, Arc>();
       for (const edge of task.after) {
-        const from = at(piece, edge.task);
+        const from = at(load, edge.task);
         if (from !== undefined) arcs.set(from, tighter(arcOf(from, edge, careful), arcs.get(from)));
       }
       const like = piece.likeOf(task);
       return {
         piece: index,
+        load: number,
+        count,
+        ovenMs: ((careful ? task.oven?.cautiousMin : task.oven?.typicalMin) ?? 0) * MS_PER_MIN,
         task,
         ms: min * MS_PER_MIN,
-        breakMs: breakMsOf(piece, task, min),
+        breakMs: breakMsOf(count, task, min),
         like,
         arcs: [...arcs.values()],
         from: Math.max(piece.from ?? -Infinity, piece.held?.get(task.id) ?? -Infinity),
@@ -126,10 +174,12 @@ export function networkOf(pieces: readonly PieceWork[], careful = false): Networ
   for (const [index, { arcs }] of drafts.entries()) for (const { from } of arcs) next[from]!.push(index);
   const after = (pick: "handle" | "cured") =>
     pieces.map((piece, index) => [
-      ...piece.work.milestones.flatMap((one) => {
-        const node = at(piece, one.task);
-        return node === undefined ? [] : [{ node, afterMs: (careful ? one[pick].cautiousMin : one[pick].typicalMin) * MS_PER_MIN }];
-      }),
+      ...piece.work.milestones.flatMap((one) =>
+        loads.flatMap((load) => {
+          const node = load.piece === piece ? at(load, one.task) : undefined;
+          return node === undefined ? [] : [{ node, afterMs: (careful ? one[pick].cautiousMin : one[pick].typicalMin) * MS_PER_MIN }];
+        }),
+      ),
       // What nothing hangs on has to be over too.
       ...[...drafts.keys()].filter((node) => drafts[node]!.piece === index && next[node]!.length === 0).map((node) => ({ node, afterMs: 0 })),
     ]);
@@ -156,10 +206,18 @@ export function networkOf(pieces: readonly PieceWork[], careful = false): Networ
     );
     return Math.max(ms, ...tied);
   };
+  const afters = new Map<number, number>();
+  for (const { node, afterMs } of ready.flat()) afters.set(node, Math.max(afterMs, afters.get(node) ?? 0));
+  /** What waits for its next coat stands on the rack; what cools does in the oven. */
+  const wet = (index: number): number => {
+    if (drafts[index]!.ovenMs > 0) return 0;
+    const waits = next[index]!.flatMap((follower) => drafts[follower]!.arcs.filter(({ from }) => from === index).map(({ waitMs }) => waitMs));
+    return Math.max(0, afters.get(index) ?? 0, ...waits);
+  };
   return {
     pieces,
     ready,
     cured: after("cured"),
-    nodes: drafts.map((draft, index) => ({ ...draft, next: next[index]!, tailMs: tail(index), goMs: go(index) })),
+    nodes: drafts.map((draft, index) => ({ ...draft, next: next[index]!, tailMs: tail(index), goMs: go(index), wetMs: wet(index) })),
   };
 }

@@ -13,13 +13,12 @@ export function piecesFinished({ nodes, pieces }: Network, stints: readonly Stin
   const worked = new Map<number, number>();
   return new Map(
     stints.map((stint) => {
-      const { piece, ms } = nodes[stint.node]!;
-      const { count } = pieces[piece]!;
+      const { piece, ms, count } = nodes[stint.node]!;
       const before = worked.get(stint.node) ?? 0;
       const after = before + stint.to - stint.from;
       worked.set(stint.node, after);
       const finished = (sum: number) => Math.floor((sum / ms) * count + ROUNDING);
-      return [stint, count === 1 ? 1 : finished(after) - finished(before)] as const;
+      return [stint, pieces[piece]!.count === 1 ? 1 : finished(after) - finished(before)] as const;
     }),
   );
 }

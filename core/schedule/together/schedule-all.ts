@@ -6,7 +6,7 @@ import { dispatch } from "./dispatch";
 import type { Dispatched, Manner, Stint } from "./dispatch";
 import { keptSittings, ranksOf } from "./kept-sittings";
 import { networkOf } from "./network";
-import type { Network, PieceWork } from "./network";
+import type { Network, PieceWork, Places } from "./network";
 
 /** What a schedule is after. */
 export const GOALS = ["earliest", "fewest-sittings"] as const;
@@ -25,6 +25,7 @@ export interface TogetherAsk {
   readonly tries?: number;
   /** Pairs of them, 1 or more. */
   readonly hands?: number;
+  readonly places?: Places;
   /** Asked between tries; true: what is found by then is taken. */
   readonly stop?: () => boolean;
 }
@@ -38,6 +39,8 @@ export interface UsedSitting {
 
 export interface Together {
   readonly network: Network;
+  /** Pairs of hands. */
+  readonly hands: number;
   readonly sittings: readonly UsedSitting[];
   /** By piece: from when it may be handled, from when it is fully hard; instants in ms. */
   readonly handle: readonly number[];
@@ -167,13 +170,14 @@ export function* improving({
   seed = 1,
   tries = USUAL_TRIES,
   hands = 1,
+  places = {},
   stop = () => false,
 }: TogetherAsk): Generator<Improving, void> {
-  const network = networkOf(pieces, careful);
+  const network = networkOf(pieces, careful, places);
   const sittings = firstSittings(hours, start);
   const number = numbersFrom(seed);
   const keep = keptSittings(network, hours, sittings, start);
-  const manner = { hands, keep };
+  const manner = { hands, keep, places };
   let rank = ranksOf(network, keep);
   const first = dispatch(network, rank, sittings, start, manner);
   if (!first) return;
@@ -188,6 +192,7 @@ export function* improving({
       judged: best,
       together: {
         network,
+        hands,
         sittings: usedOf(best.done, sittings),
         handle: best.handle,
         cured: instants(network, best.done.ends, "cured", start),
