@@ -96,7 +96,16 @@ describe("pieces together", () => {
 
   test("a helper, a small rack and a small oven: all of it is made, in loads there is room for", () => {
     const form = { kind: "cylinder", diameterMm: 80, heightMm: 120 };
-    const jars = { ...piece, name: "Jar", material: "glass", form, count: 4, uses: ["indoor-display"], decoration: { techniques: [], baseColour: "#1f3a4d" } };
+    const jars = {
+      ...piece,
+      name: "Jar",
+      material: "glass",
+      form,
+      count: 4,
+      uses: ["indoor-display"],
+      decoration: { techniques: [], baseColour: "#1f3a4d" },
+      room: { temperatureC: 15, relativeHumidity: 0.75, airflow: "still" },
+    };
     const helped = together({ pieces: [pieces[0], { id: "jars", piece: jars }], hands: 2, rackPlaces: 60, ovenPlaces: 2 });
     const bakes = helped.sittings.flatMap(({ tasks }) => tasks).filter((task) => task.step.includes("oven-bake"));
     expect(bakes.map(({ count }) => count)).toEqual([2, 2]);
