@@ -171,15 +171,13 @@ test("an evening is missed: what was on it goes elsewhere, and the days that are
 });
 
 test("too much for the hours is told at once, with what would help; a helper is one thing that does", async () => {
-  const page = await onTable("2027-01-16");
+  const page = await onTable("2027-01-14");
   const troubles = page.getByRole("list", { name: "What does not come out" });
   await troubles.getByText(/^[\d½]+ h of work, [\d½]+ h free before/).waitFor();
   await troubles.getByText(/^Too late for its day/).waitFor();
-  const last = async () => (await laid(page))["2027-01-16"]?.length;
   await page.getByRole("checkbox", { name: "Somebody helps" }).click();
   await page.getByText("(second pair of hands)").first().waitFor();
   await settled(page);
-  expect(await last()).toBeDefined();
   await page.getByRole("radio", { name: "On as few evenings as may be" }).click();
   await allSaved(page);
   await settled(page);

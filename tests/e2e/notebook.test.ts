@@ -184,7 +184,7 @@ describe("everywhere", () => {
     await page.keyboard.press("1");
     await page.getByRole("heading", { name: "Pieces" }).waitFor();
     await page.locator("#page").focus();
-    await page.keyboard.press("4");
+    await page.keyboard.press("5");
     // A digit in a box is meant for the box.
     await page.getByLabel("How you sign").press("1");
     expect(await page.getByLabel("How you sign").inputValue()).toBe("1");

@@ -12,7 +12,7 @@ import { otherZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
 import { useNow } from "~/components/use-now";
 import { useTyped } from "~/components/use-typed";
-import { sayZone } from "~/components/time-words";
+import { sayClock, sayZone } from "~/components/time-words";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
 import { readyText } from "~/piece/ready-text";
@@ -33,8 +33,14 @@ function daysField(joi: JoiRoot) {
 }
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/piece/dates.client")]);
-  return { kept, dated: datesOfPiece(kept) };
+  const [kept, { datesOfPiece }, { standingDates }, { database }] = await Promise.all([
+    keptPiece(params.id),
+    import("~/piece/dates.client"),
+    import("~/store/calendar"),
+    import("~/store/open.client"),
+  ]);
+  const standing = await standingDates(await database(), kept.record.id);
+  return { kept, standing: [...standing.values()].sort((a, b) => a - b), dated: datesOfPiece(kept) };
 }
 clientLoader.hydrate = true as const;
 
@@ -70,7 +76,8 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const { hours } = useAppContext();
   const now = useNow();
   const elsewhere = otherZoneHere(hours.timeZone, now);
-  const { kept, dated } = loaderData;
+  const { kept, dated, standing } = loaderData;
+  const next = standing.find((at) => at >= now);
   const action = `/pieces/${kept.record.id}/dates`;
   const ask = useAsk<DatesAsk>(action);
   const asked = useAsked<DatesAsk>(action);
@@ -98,6 +105,14 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
           Your hours were said in {sayZone(hours.timeZone)}. This device is on {sayZone(elsewhere)}, and the times below are what its clock will show.
         </p>
       )}
+      <p>
+        {next === undefined
+          ? "The days below are for this piece alone. "
+          : `In the calendar its dates stand: it is worked at next ${sayClock(next, now)}. The days below are for this piece alone. `}
+        <Link to="/calendar" className="underline">
+          All pieces in one calendar
+        </Link>
+      </p>
       <Awaited of={dated} waiting={<p role="status">Laying it into your free hours…</p>}>
         {({ dates, now: from }, busy) => (
           <div className="grid gap-4" aria-busy={busy}>

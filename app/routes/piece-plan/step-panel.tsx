@@ -25,6 +25,7 @@ import type { PlanActions } from "~/piece/plan-actions";
 import { OwnStep } from "./own-step";
 import { OwnWay } from "./own-way";
 import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
+import { Bake } from "./bake";
 import { Sooner } from "./sooner";
 import { Figures, OwnChanges } from "./steps";
 import { lowerFirst } from "#core/units/letter-case";
@@ -102,6 +103,7 @@ function Alternatives({ explanation, step, menu, actions }: { explanation: Expla
         )}
         {bringsWords(leftOut, menu).length > 0 && <p>Then {bringsWords(leftOut, menu).join("; ")}.</p>}
       </div>
+      <Bake heat={step.heat} />
       <Sooner sooner={sooner} />
       {substitutes.length > 0 && (
         <div>

@@ -1,7 +1,9 @@
+import { format } from "date-fns";
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import { actNumbers, toldActs } from "#core/coating/explain/told-acts";
 import type { Step } from "#core/coating/model/step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
+import type { Work } from "#core/coating/facts/task";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Menu } from "#core/catalogue/menu";
 import { nameOfColour } from "#core/film/colour-names";
@@ -19,17 +21,27 @@ import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import type { Piece } from "#core/piece/piece";
 import type { DatesView } from "~/piece/dates.client";
+import { coatDates } from "~/piece/sheet-dates";
+import type { CoatDate } from "~/piece/sheet-dates";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
 import { extentText } from "~/components/extent-words";
 import { nameIn, useMenu } from "~/components/use-menu";
 import { thinnersIn, thinningText } from "~/components/thinning-words";
-import { placesText, stepTitle, waitText, zoneName } from "~/components/words";
+import { sayTime } from "~/components/time-words";
+import { coatWords, placesText, stepTitle, waitText, zoneName } from "~/components/words";
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { planView }, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client"), import("~/piece/dates.client")]);
-  return { kept, planned: Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]) };
+  const [kept, { planView }, { datesOfPiece }, { standingDates }, { database }] = await Promise.all([
+    keptPiece(params.id),
+    import("~/workers/planner.client"),
+    import("~/piece/dates.client"),
+    import("~/store/calendar"),
+    import("~/store/open.client"),
+  ]);
+  const standing = await standingDates(await database(), kept.record.id);
+  return { kept, standing, planned: Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]) };
 }
 clientLoader.hydrate = true as const;
 
@@ -46,7 +58,13 @@ function Ticks({ count }: { count: number }) {
   );
 }
 
-function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }) {
+/** A day and an hour on paper. */
+function whenOf({ coat, half, from }: CoatDate, coats: number): string {
+  const which = coatWords(coat, half, coats);
+  return `${format(from, "EEE d MMM")} ${sayTime(from)}${which ? ` (${which})` : ""}`;
+}
+
+function Row({ act, places, menu, dates }: { act: ToldAct; places: number; menu: Menu; dates: readonly CoatDate[] }) {
   const { step, number } = act;
   const { units, dropsPerMl } = useAppContext().settings;
   const thinning = step.jarMl === null || step.jarMl === 0 ? null : thinningText(step, dropsPerMl);
@@ -63,6 +81,7 @@ function Row({ act, places, menu }: { act: ToldAct; places: number; menu: Menu }
         {act.colours.map((colour) => (
           <ColourChip key={colour} colour={colour} sheen={step.sheen} size={16} />
         ))}
+        {dates.length > 0 && <span className="block font-semibold">{dates.map((one) => whenOf(one, step.coats)).join(", ")}</span>}
         {places > 1 && <span className="block font-semibold">{placesText(act, places)}</span>}
         {extent && <span className="block">{extent}</span>}
         {thinning && <span className="block">{thinning}</span>}
@@ -128,7 +147,7 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
 /** The plan for the table: section, steps with boxes to tick, waits, amounts, cautions. */
 export default function BenchSheet({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
-  const { kept, planned } = loaderData;
+  const { kept, planned, standing } = loaderData;
   const { piece } = kept.record;
   return (
     <PaperPage title={`Bench sheet: ${piece.name}`}>
@@ -140,7 +159,9 @@ export default function BenchSheet({ loaderData }: Route.ComponentProps) {
         </p>
         <Awaited of={planned} waiting={<p role="status">Working out the coats…</p>}>
           {([view, dated], busy) => (
-            <div aria-busy={busy}>{view.shown ? <Sheet piece={piece} shown={view.shown} dated={dated} /> : <p>This piece has no plan yet.</p>}</div>
+            <div aria-busy={busy}>
+              {view.shown ? <Sheet piece={piece} shown={view.shown} dated={dated} work={view.work} standing={standing} /> : <p>This piece has no plan yet.</p>}
+            </div>
           )}
         </Awaited>
       </article>
@@ -152,7 +173,16 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: Candidate; dated: DatesView }) {
+interface SheetProps {
+  readonly piece: Piece;
+  readonly shown: Candidate;
+  readonly dated: DatesView;
+  readonly work: Work | null;
+  /** Dates that stand in the calendar, by task. */
+  readonly standing: ReadonlyMap<string, number>;
+}
+
+function Sheet({ piece, shown, dated: { dates, now }, work, standing }: SheetProps) {
   const menu = useMenu();
   const acts = toldActs(shown);
   const numbers = actNumbers(shown);
@@ -186,7 +216,7 @@ function Sheet({ piece, shown, dated: { dates, now } }: { piece: Piece; shown: C
           </thead>
           <tbody>
             {acts.map((act) => (
-              <Row key={act.number} act={act} places={places} menu={menu} />
+              <Row key={act.number} act={act} places={places} menu={menu} dates={coatDates(act, { work, dates, standing, now })} />
             ))}
           </tbody>
         </table>

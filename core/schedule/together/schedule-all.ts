@@ -1,3 +1,4 @@
+import { numbersFrom } from "../../units/seeded";
 import { sittingsFrom } from "../free-hours";
 import type { FreeHours, Sitting } from "../free-hours";
 import { lowerBound } from "./bound";
@@ -55,17 +56,6 @@ export interface Together {
 /** Enough for a hobby: two years of weeks. */
 const MOST_SITTINGS = 800;
 const USUAL_TRIES = 60;
-
-/** Numbers from a seed, 0–1 (mulberry32 by Tommy Ettinger, public domain). */
-function numbersFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 function firstSittings(hours: FreeHours, start: number): readonly Sitting[] {
   const found: Sitting[] = [];

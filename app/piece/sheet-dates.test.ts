@@ -1,0 +1,44 @@
+import { describe, expect, test } from "@jest/globals";
+import type { StepId } from "#core/catalogue/ids";
+import type { Task } from "#core/coating/facts/task";
+import { coatDates } from "./sheet-dates";
+import type { Dated } from "./sheet-dates";
+
+const HOUR = 3_600_000;
+const task = (coat: number, half?: "first" | "second"): Task => ({
+  id: `base:${coat}${half ? `:${half}` : ""}`,
+  stepId: "base" as StepId,
+  coat,
+  ...(half ? { half } : {}),
+  zones: ["outside"],
+  handsOnMin: 10,
+  after: [],
+});
+const tasks = [task(1, "first"), task(1, "second"), task(2)];
+const dated = (more: Partial<Dated>): Dated => ({
+  work: { tasks, milestones: [] },
+  dates: { usual: { items: tasks.map((one, k) => ({ task: one, from: k * HOUR, to: k * HOUR + 1 })) } } as never,
+  standing: new Map(),
+  now: 0,
+  ...more,
+});
+const act = { stepIds: ["base" as StepId] };
+
+describe("when each coat of an act is laid", () => {
+  test("as its own free hours have it, each half by itself, and what is past is left out", () => {
+    expect(coatDates(act, dated({}))).toEqual([
+      { coat: 1, half: "first", from: 0 },
+      { coat: 1, half: "second", from: HOUR },
+      { coat: 2, from: 2 * HOUR },
+    ]);
+    expect(coatDates(act, dated({ now: HOUR })).map(({ from }) => from)).toEqual([HOUR, 2 * HOUR]);
+    expect(coatDates({ stepIds: ["seal" as StepId] }, dated({}))).toEqual([]);
+  });
+
+  test("as the calendar has it where its dates stand; not where all of them have slipped", () => {
+    const standing = new Map([["base:2", 9 * HOUR]]);
+    expect(coatDates(act, dated({ standing }))).toEqual([{ coat: 2, from: 9 * HOUR }]);
+    expect(coatDates(act, dated({ standing, now: 10 * HOUR }))).toEqual([]);
+    expect(coatDates(act, dated({ standing: new Map([["base:2", -HOUR]]) }))).toHaveLength(3);
+  });
+});

@@ -1,0 +1,42 @@
+import { taskId } from "#core/coating/facts/task";
+import type { Work } from "#core/coating/facts/task";
+import type { ToldAct } from "#core/coating/explain/told-acts";
+import type { DatesView } from "./dates.client";
+
+/** A coat on its day. */
+export interface CoatDate {
+  readonly coat: number;
+  readonly half?: "first" | "second";
+  /** Instant, ms. */
+  readonly from: number;
+}
+
+/** What is known of when a piece is worked at. */
+export interface Dated {
+  readonly work: Work | null;
+  readonly dates: DatesView["dates"];
+  /** Dates that stand in the calendar, by task. */
+  readonly standing: ReadonlyMap<string, number>;
+  /** Instant, ms: dates before it have slipped. */
+  readonly now: number;
+}
+
+/**
+ * When each coat of an act is laid: as the calendar of all pieces has it where its dates stand, else as the piece's own free hours have it.
+ *
+ * @returns each coat once, or each half of it, in order; none where nothing can be dated, or it is done
+ */
+export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, dates, standing, now }: Dated): readonly CoatDate[] {
+  const ids = new Set<string>(stepIds);
+  const isStanding = [...standing.values()].some((at) => at >= now);
+  const own = new Map((dates?.usual?.items ?? []).filter(({ part = 1 }) => part === 1).map(({ task, from }) => [task.id, from]));
+  const found = new Map<string, CoatDate>();
+  for (const { id, stepId, coat, half } of work?.tasks ?? []) {
+    const from = isStanding ? standing.get(id) : own.get(id);
+    if (!ids.has(stepId) || from === undefined || from < now) continue;
+    const key = taskId("", coat, half);
+    const before = found.get(key);
+    if (!before || from < before.from) found.set(key, { coat, ...(half ? { half } : {}), from });
+  }
+  return [...found.values()].sort((a, b) => a.from - b.from);
+}

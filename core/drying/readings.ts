@@ -1,0 +1,102 @@
+import type { Room } from "../piece/piece";
+import { evaporationFactor } from "./air";
+
+/** What a thermo-hygrometer shows at an instant. */
+export interface Reading {
+  /** Instant, ms. */
+  readonly at: number;
+  /** °C, −20 to 60. */
+  readonly temperatureC: number;
+  /** Share, 0 to 1. */
+  readonly relativeHumidity: number;
+}
+
+/** What a thermo-hygrometer is to Nook Coat, whether it stands in the room or is made up. */
+export interface Thermohygrometer {
+  readonly name: string;
+  /**
+   * The reading at an instant, ms.
+   *
+   * @returns null where it gave none
+   */
+  readonly read: (at: number) => Promise<Reading | null>;
+}
+
+type Air = Pick<Room, "temperatureC" | "relativeHumidity">;
+
+/** A room as its readings have it. */
+export interface RoomOfReadings {
+  /** The steady air in which things dry as fast as they did in the measured one, on the whole. */
+  readonly steady: Air;
+  /** Means of the day, and of the night. */
+  readonly day: Air | null;
+  readonly night: Air | null;
+  readonly coldestC: number;
+  /** Highest share. */
+  readonly dampest: number;
+  /** Share of the time in which nothing waterborne dries. */
+  readonly stalled: number;
+  readonly readings: number;
+  /** Instants, ms. */
+  readonly from: number;
+  readonly to: number;
+  /** The longest time without a reading, minutes. */
+  readonly longestGapMin: number;
+}
+
+/** Hours of the clock that are night in a room. */
+const NIGHT = { from: 22, to: 7 } as const;
+const MS_PER_MIN = 60_000;
+const BISECTIONS = 40;
+
+function mean(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+function meanAir(of: readonly Reading[]): Air | null {
+  if (of.length === 0) return null;
+  return { temperatureC: mean(of.map(({ temperatureC }) => temperatureC)), relativeHumidity: mean(of.map(({ relativeHumidity }) => relativeHumidity)) };
+}
+
+/** How fast water leaves in still air, against a room of 23 °C and 50 %: the middle of both assumptions; 0 where nothing dries. */
+function dryingRate(air: Air): number {
+  const factor = evaporationFactor({ ...air, airflow: "still" });
+  return factor ? 1 / Math.sqrt(factor.fast * factor.slow) : 0;
+}
+
+/** Of one temperature the dampness at which water leaves at a rate: it leaves slower the damper it is. */
+function dampnessFor(temperatureC: number, rate: number): number {
+  let [dry, damp] = [0, 1];
+  for (let k = 0; k < BISECTIONS; k++) {
+    const middle = (dry + damp) / 2;
+    if (dryingRate({ temperatureC, relativeHumidity: middle }) > rate) dry = middle;
+    else damp = middle;
+  }
+  return (dry + damp) / 2;
+}
+
+/**
+ * A room from what was read in it: by day, by night, and as the steady air that dries as fast on the whole. Rates are averaged, not readings: a damp night
+ * counts for what it holds up.
+ *
+ * @param readings one or more, in any order
+ * @param hourOf the hour of the clock at an instant, 0 to 23
+ */
+export function roomOfReadings(readings: readonly Reading[], hourOf: (instant: number) => number): RoomOfReadings {
+  const sorted = [...readings].sort((a, b) => a.at - b.at);
+  const isNight = ({ at }: Reading) => hourOf(at) >= NIGHT.from || hourOf(at) < NIGHT.to;
+  const temperatureC = mean(sorted.map((one) => one.temperatureC));
+  const rates = sorted.map(dryingRate);
+  return {
+    steady: { temperatureC, relativeHumidity: dampnessFor(temperatureC, mean(rates)) },
+    day: meanAir(sorted.filter((one) => !isNight(one))),
+    night: meanAir(sorted.filter(isNight)),
+    coldestC: Math.min(...sorted.map((one) => one.temperatureC)),
+    dampest: Math.max(...sorted.map((one) => one.relativeHumidity)),
+    stalled: rates.filter((rate) => rate === 0).length / rates.length,
+    readings: sorted.length,
+    from: sorted[0]!.at,
+    to: sorted.at(-1)!.at,
+    longestGapMin: Math.max(0, ...sorted.slice(1).map(({ at }, k) => (at - sorted[k]!.at) / MS_PER_MIN)),
+  };
+}
