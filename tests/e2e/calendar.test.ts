@@ -201,3 +201,21 @@ test("out to another calendar, a table, and paper", async () => {
   await page.locator("[data-printed-week]").getByText("Monday 11 January").waitFor();
   expect(await page.locator("[data-days]").isVisible()).toBe(false);
 });
+
+test("a room is taken from readings: a file of them, told by its line where it is wrong, or a made-up meter", async () => {
+  const { page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB" });
+  await open(page, "/settings");
+  await page.getByText("A room from the readings of a thermo-hygrometer").click();
+  const give = (text: string) => page.getByLabel("File of readings").setInputFiles({ name: "Back room.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  await give("time,temperature,humidity\n2026-11-30 19:05,12,75\n2026-11-30 19:10,hot,75\n");
+  await page.getByText(/^line 3, temperature: "hot" is no temperature/).waitFor();
+  await give("time;temperature;humidity\n2026-11-30 12:00;16,0;60\n2026-12-01 00:00;10,0;80\n");
+  await page.getByText(/^By day 16 °C, 60 %; by night 10 °C, 80 %/).waitFor();
+  await axeClean(page);
+  await page.getByRole("button", { name: "Take it as a room" }).click();
+  await page.getByText(/^Back room: 13 °C, \d\d % damp, still air$/).waitFor();
+  await page.getByText("There is a room of that name.").waitFor();
+  await page.getByRole("button", { name: "Try it with a made-up one" }).click();
+  await page.getByText(/^By day /).waitFor();
+  await allSaved(page);
+});

@@ -26,6 +26,7 @@ import type { Route } from "./+types/route";
 import { Files } from "./files";
 import type { FilesAsk, Outcome } from "./files-commands.client";
 import { Hours } from "./hours";
+import { Readings } from "./readings";
 import { Rooms } from "./rooms";
 
 type Ask =
@@ -204,6 +205,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               add={(name, room) => void send({ intent: "add-room", id: freshId(), name, room })}
               remove={(id) => void send({ intent: "remove-room", id })}
             />
+            <Readings known={known} add={(name, room) => void send({ intent: "add-room", id: freshId(), name, room })} />
           </Box>
           <Device />
         </div>
