@@ -41,7 +41,7 @@ describe("from three facts to a dated, printed plan", () => {
     await axeClean(page);
     await page.reload();
     await page.getByText("25 November").waitFor();
-    expect(await page.getByLabel("Start on").inputValue()).toBe("2026-11-25");
+    expect(await page.getByLabel("Start on").inputValue()).toBe("Wed 25 Nov 2026");
     await toRoom(page, "Bench sheet");
     await page.getByRole("heading", { name: "Have ready" }).waitFor();
     await axeClean(page);

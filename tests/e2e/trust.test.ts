@@ -96,14 +96,23 @@ describe("typed, and the page is gone", () => {
     await toRoom(page, "Dates");
     const due = page.getByLabel("Needed on");
     await due.focus();
-    for (const key of "1224") await page.keyboard.press(key);
+    for (const key of "12/24/") await page.keyboard.press(key);
     await page.keyboard.type("2031");
     await allSaved(page);
     expect((await kept(page, "pieces"))[0]?.dates).toEqual({ due: "2031-12-24" });
     await due.press("Backspace");
     await page.getByLabel("Start on").focus();
     await allSaved(page);
-    expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["2031-12-24", { due: "2031-12-24" }]);
+    await page.getByText("not a day yet: 12 Dec, Saturday, in 3 weeks").waitFor();
+    expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["12/24/203", { due: "2031-12-24" }]);
+    // Or it is picked from a sheet of days.
+    await page.getByRole("button", { name: "Needed on: pick a day" }).click();
+    await page
+      .getByRole("gridcell")
+      .getByRole("button", { name: /December 25th, 2031/ })
+      .click();
+    await allSaved(page);
+    expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["Thu 25 Dec 2031", { due: "2031-12-25" }]);
     // A plan that changes under its dates.
     await toRoom(page, "Plan");
     await openFact(page, "Decoration");

@@ -1,17 +1,17 @@
 import { Link } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
-import { daySchema, isDay } from "#core/formats/hours-schema";
+import { daySchema } from "#core/formats/hours-schema";
 import type { JoiRoot } from "#core/formats/stores/definition";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { useAsk, useAsked } from "~/actions/use-ask";
 import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
+import { DayField } from "~/components/day-field";
 import { RoomError } from "~/components/room-error";
 import { otherZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
 import { useNow } from "~/components/use-now";
-import { useTyped } from "~/components/use-typed";
 import { sayClock, sayZone } from "~/components/time-words";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
@@ -75,6 +75,7 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
   const { hours } = useAppContext();
   const now = useNow();
+  const today = dateOf(now, hours.timeZone);
   const elsewhere = otherZoneHere(hours.timeZone, now);
   const { kept, dated, standing } = loaderData;
   const next = standing.find((at) => at >= now);
@@ -91,8 +92,8 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   return (
     <section aria-label="Dates" className="grid max-w-4xl gap-4">
       <div className="flex flex-wrap items-end gap-3">
-        <Day label={DAY_LABELS.start} value={start} save={save("start")} />
-        <Day label={DAY_LABELS.due} value={due} min={dateOf(now, hours.timeZone)} save={save("due")} />
+        <DayField label={DAY_LABELS.start} value={start} today={today} save={save("start")} />
+        <DayField label={DAY_LABELS.due} value={due} today={today} min={today} save={save("due")} />
         <p className="grow text-soft">
           In your free hours, {sayZone(hours.timeZone)}.{" "}
           <Link to="/settings#hours" className="underline">
@@ -129,27 +130,6 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
         )}
       </Awaited>
     </section>
-  );
-}
-
-/** A day, typed or picked; it is saved when it is one. What is half typed takes nothing away. */
-function Day({ label, value, min, save }: { label: string; value: string; min?: string; save: (day: string) => void }) {
-  const field = useTyped({ value, text: (day) => day, read: (text) => (text === "" || isDay(text) ? { value: text } : { wrong: "not a day yet" }), save });
-  return (
-    <label>
-      <span className="block">{label}</span>
-      <input
-        type="date"
-        className="field"
-        max="2199-12-31"
-        min={min}
-        value={field.text}
-        onFocus={field.begin}
-        // A day that is half typed reads as none: only one that was cleared is none.
-        onChange={({ target }) => field.type(target.value, target.validity.badInput)}
-        onBlur={field.leave}
-      />
-    </label>
   );
 }
 
