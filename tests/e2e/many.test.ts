@@ -27,7 +27,7 @@ describe("many of them", () => {
     await page.getByLabel("Name of the piece").fill("Twin stone");
     await page.getByLabel("Name of the piece").press("Enter");
     await toRoom(page, "Dates");
-    await page.getByLabel("Needed on").fill("2031-05-01");
+    await page.getByLabel("Needed on", { exact: true }).fill("2031-05-01");
     await allSaved(page);
     await plan(page, { material: "Terracotta", uses: ["On show indoors"], techniques: ["Dots"] });
     await putInSet("Terrace");

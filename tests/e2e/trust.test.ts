@@ -94,14 +94,14 @@ describe("typed, and the page is gone", () => {
     const { page } = await newNotebook({ locale: "en-US" });
     await plan(page, { ...MUG, techniques: ["Dots"] });
     await toRoom(page, "Dates");
-    const due = page.getByLabel("Needed on");
+    const due = page.getByLabel("Needed on", { exact: true });
     await due.focus();
     for (const key of "12/24/") await page.keyboard.press(key);
     await page.keyboard.type("2031");
     await allSaved(page);
     expect((await kept(page, "pieces"))[0]?.dates).toEqual({ due: "2031-12-24" });
     await due.press("Backspace");
-    await page.getByLabel("Start on").focus();
+    await page.getByLabel("Start on", { exact: true }).focus();
     await allSaved(page);
     await page.getByText("not a day yet: 12 Dec, Saturday, in 3 weeks").waitFor();
     expect([await due.inputValue(), (await kept(page, "pieces"))[0]?.dates]).toEqual(["12/24/203", { due: "2031-12-24" }]);

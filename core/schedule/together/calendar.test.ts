@@ -189,7 +189,7 @@ describe("room to dry and to bake", () => {
           expect([...new Map(last.map((one) => [one.load, one.count])).values()].reduce((sum, loaded) => sum + loaded, 0)).toBe(count);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: Number(process.env.RUNS ?? 40) },
     );
   });
 

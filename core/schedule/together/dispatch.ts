@@ -165,15 +165,19 @@ class Table {
     let from = Infinity;
     const hurry = this.nextHurry(now, until);
     for (const [place, kept] of this.open.entries()) {
-      const free = this.room.from(kept.node, Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!));
+      const free = this.roomFrom(kept.node, Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!));
       const open = free > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, free) : kept;
       this.open[place] = open;
-      const at = open.at > free ? this.room.from(open.node, open.at) : free;
+      const at = open.at > free ? this.roomFrom(open.node, open.at) : free;
       const ends = this.endsFor(open.node, hurry, until);
       if (at > from || this.share(open.node, ends - at) <= 0 || this.partsTheGo(open.node, until - at)) continue;
       if (!best || at < from || this.better(open, best, at, hand)) [best, from] = [open, at];
     }
     return best && { open: best, from, until: this.endsFor(best.node, hurry, until) };
+  }
+
+  private roomFrom(index: number, at: number): number {
+    return this.room.from(index, at, Math.min(this.rest[index]!, this.nodes[index]!.breakMs));
   }
 
   /** Until when a task may go on now: what must not be kept waiting and what is to stay in this sitting have their time. */

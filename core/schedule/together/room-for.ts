@@ -3,6 +3,7 @@ import type { Node, Places } from "./network";
 /** Bakes of one heat that are put in within so long of the first share its load, ms. */
 const ONE_LOAD_MS = 30 * 60_000;
 
+/** What is in the oven at once. */
 interface Baking {
   readonly like: string;
   readonly from: number;
@@ -14,36 +15,41 @@ interface Baking {
 export class RoomFor {
   /** By load: until when it stands wet, and how many pieces it is. */
   private readonly standing = new Map<number, { readonly until: number; readonly count: number }>();
-  private baking: Baking | null = null;
+  private readonly bakes: Baking[] = [];
 
   constructor(
     private readonly nodes: readonly Node[],
     private readonly places: Places,
   ) {}
 
-  /** The first instant from there on at which a task may begin. */
-  from(index: number, at: number): number {
+  /**
+   * The first instant from there on at which a task may begin.
+   *
+   * @param leastMs of work before any of it stands wet: all that is left, or a part
+   */
+  from(index: number, at: number, leastMs: number): number {
     const { ovenMs, wetMs } = this.nodes[index]!;
     if (ovenMs > 0) return this.ovenFrom(index, at);
-    return wetMs > 0 && this.places.rack !== undefined ? this.rackFrom(index, at) : at;
+    return wetMs > 0 && this.places.rack !== undefined ? this.rackFrom(index, at, leastMs) : at;
   }
 
+  /** With several hands a later load may be known before an earlier one is put in: all of them are looked at. */
   private ovenFrom(index: number, at: number): number {
-    const { baking } = this;
-    return !baking || this.shares(index, at) ? at : Math.max(at, baking.until);
+    const { ovenMs } = this.nodes[index]!;
+    const inTheWay = (from: number) => this.bakes.find((load) => load.from < from + ovenMs && from < load.until && !this.shares(index, load, from));
+    let from = at;
+    for (let load = inTheWay(from); load; load = inTheWay(from)) from = load.until;
+    return from;
   }
 
   /** The same heat, put in while the oven is being filled, and there is room. */
-  private shares(index: number, at: number): boolean {
-    const { baking, places } = this;
+  private shares(index: number, load: Baking, at: number): boolean {
     const { like, count } = this.nodes[index]!;
-    return baking !== null && like === baking.like && at <= baking.from + ONE_LOAD_MS && baking.count + count <= (places.oven ?? Infinity);
+    return like === load.like && Math.abs(at - load.from) <= ONE_LOAD_MS && load.count + count <= (this.places.oven ?? Infinity);
   }
 
-  private rackFrom(index: number, at: number): number {
-    const { load, count, ms: whole, breakMs } = this.nodes[index]!;
-    // It may be broken off after the first part, which stands wet then.
-    const ms = Math.min(whole, breakMs);
+  private rackFrom(index: number, at: number, ms: number): number {
+    const { load, count } = this.nodes[index]!;
     const others = [...this.standing].filter(([other, { until }]) => other !== load && until > at + ms).map(([, one]) => one);
     let used = others.reduce((sum, one) => sum + one.count, 0);
     let from = at;
@@ -59,10 +65,11 @@ export class RoomFor {
   done(index: number, from: number, to: number): void {
     const { ovenMs, wetMs, load, count, like } = this.nodes[index]!;
     if (ovenMs > 0) {
-      if (this.shares(index, from)) {
-        this.baking!.count += count;
-        this.baking!.until = Math.max(this.baking!.until, from + ovenMs);
-      } else this.baking = { like, from, until: from + ovenMs, count };
+      const load = this.bakes.find((one) => one.from < from + ovenMs && from < one.until && this.shares(index, one, from));
+      if (load) {
+        load.count += count;
+        load.until = Math.max(load.until, from + ovenMs);
+      } else this.bakes.push({ like, from, until: from + ovenMs, count });
     }
     if (wetMs > 0) this.standing.set(load, { until: Math.max(to + wetMs, this.standing.get(load)?.until ?? 0), count });
   }
