@@ -8,8 +8,8 @@ import type { TablePiece } from "./table.client";
 const MENU = { products: [{ id: "gesso", name: "Gesso" }], techniques: [], materials: [], uses: [], tools: [], jars: [] } as unknown as Menu;
 const step = (role: string, coats: number) => ({ role, product: "gesso", coats }) as never;
 const pieces = new Map<string, TablePiece>([
-  ["pot", { id: "pot", name: "Herb pot", count: 12, due: "", steps: { prime: step("prime", 2), sign: step("sign", 1) }, numbers: {} }],
-  ["jar", { id: "jar", name: "Lantern", count: 1, due: "", steps: { prime: step("prime", 2) }, numbers: {} }],
+  ["pot", { id: "pot", name: "Herb pot", count: 12, due: "", steps: { prime: step("prime", 2), sign: step("sign", 1) }, places: 2 }],
+  ["jar", { id: "jar", name: "Lantern", count: 1, due: "", steps: { prime: step("prime", 2) }, places: 2 }],
 ]);
 const MIN = 60_000;
 const part = (piece: string, count: number, of: number) => ({

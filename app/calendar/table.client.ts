@@ -25,7 +25,8 @@ export interface TablePiece {
   readonly count: number;
   readonly due: string;
   readonly steps: Readonly<Record<string, Step>>;
-  readonly numbers: Readonly<Record<string, number>>;
+  /** Places it is worked at. */
+  readonly places: number;
 }
 
 /** All pieces against the days. */
@@ -144,9 +145,9 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
   });
   const rest = Promise.all([tables, open]).then(([list, here]) => ({
     pieces: new Map(
-      here.map(({ kept: { record }, table: { steps, numbers } }) => {
+      here.map(({ kept: { record }, table: { steps, places: all } }) => {
         const { name, count = 1 } = record.piece;
-        return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, numbers }] as const;
+        return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, places: all }] as const;
       }),
     ),
     tooLittleRoom: hasTooLittleRoom(

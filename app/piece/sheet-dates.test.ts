@@ -25,12 +25,13 @@ const dated = (more: Partial<Dated>): Dated => ({
 const act = { stepIds: ["base" as StepId] };
 
 describe("when each coat of an act is laid", () => {
-  test("as its own free hours have it, each half by itself, and what is past is left out", () => {
+  test("as its own free hours have it, both halves once where they go into one sitting, and what is past is left out", () => {
     expect(coatDates(act, dated({}))).toEqual([
-      { coat: 1, half: "first", from: 0 },
-      { coat: 1, half: "second", from: HOUR },
+      { coat: 1, from: 0 },
       { coat: 2, from: 2 * HOUR },
     ]);
+    const apart = [0, 24 * HOUR, 48 * HOUR].map((from, k) => ({ task: tasks[k]!, from, to: from + 1 }));
+    expect(coatDates(act, dated({ dates: { usual: { items: apart } } as never })).map(({ half }) => half)).toEqual(["first", "second", undefined]);
     expect(coatDates(act, dated({ now: HOUR })).map(({ from }) => from)).toEqual([HOUR, 2 * HOUR]);
     expect(coatDates({ stepIds: ["seal" as StepId] }, dated({}))).toEqual([]);
   });
@@ -39,6 +40,6 @@ describe("when each coat of an act is laid", () => {
     const standing = new Map([["base:2", 9 * HOUR]]);
     expect(coatDates(act, dated({ standing }))).toEqual([{ coat: 2, from: 9 * HOUR }]);
     expect(coatDates(act, dated({ standing, now: 10 * HOUR }))).toEqual([]);
-    expect(coatDates(act, dated({ standing: new Map([["base:2", -HOUR]]) }))).toHaveLength(3);
+    expect(coatDates(act, dated({ standing: new Map([["base:2", -HOUR]]) }))).toHaveLength(2);
   });
 });

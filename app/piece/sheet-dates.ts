@@ -24,7 +24,7 @@ export interface Dated {
 /**
  * When each coat of an act is laid: as the calendar of all pieces has it where its dates stand, else as the piece's own free hours have it.
  *
- * @returns each coat once, or each half of it, in order; none where nothing can be dated, or it is done
+ * @returns each coat once a sitting, or each half of it where they are laid in several, in order; none where nothing can be dated, or it is done
  */
 export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, dates, standing, now }: Dated): readonly CoatDate[] {
   const ids = new Set<string>(stepIds);
@@ -38,5 +38,19 @@ export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, dates, 
     const before = found.get(key);
     if (!before || from < before.from) found.set(key, { coat, ...(half ? { half } : {}), from });
   }
-  return [...found.values()].sort((a, b) => a.from - b.from);
+  return bySitting([...found.values()].sort((a, b) => a.from - b.from));
+}
+
+/** Halves and places of one coat nearer than this are laid in one sitting, ms. */
+const ONE_SITTING_MS = 12 * 3_600_000;
+
+/** A coat whose halves are laid in one sitting is told once, by its begin. */
+function bySitting(dates: readonly CoatDate[]): readonly CoatDate[] {
+  const told: CoatDate[] = [];
+  for (const date of dates) {
+    const at = told.findIndex(({ coat, from }) => coat === date.coat && date.from - from < ONE_SITTING_MS);
+    if (at < 0) told.push(date);
+    else told[at] = { coat: date.coat, from: told[at]!.from };
+  }
+  return told;
 }

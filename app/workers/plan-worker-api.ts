@@ -78,8 +78,8 @@ export interface AtTable {
   readonly done: ReadonlyMap<string, number>;
   /** Its steps, by id, as they are told. */
   readonly steps: Readonly<Record<string, Step>>;
-  /** Numbers of their acts, by step. */
-  readonly numbers: Readonly<Record<string, number>>;
+  /** Places it is worked at. */
+  readonly places: number;
 }
 
 /** What the plan worker answers; the whole protocol. */

@@ -15,7 +15,6 @@ import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { pieceWork } from "#core/schedule/together/piece-work";
-import { actNumbers } from "#core/coating/explain/told-acts";
 import { datesOf, workFor } from "#core/schedule/dates-of";
 import { completePiece } from "#core/piece/complete-piece";
 import { needsOf } from "#core/shelf/needs";
@@ -100,7 +99,7 @@ const api: PlanWorkerApi = {
       likes: Object.fromEntries(work.tasks.map((task) => [task.id, likeOf(task)])),
       done,
       steps: Object.fromEntries(shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, step] as const))),
-      numbers: Object.fromEntries(actNumbers(shown)),
+      places: shown.zones.length,
     };
   },
   explain: (of, stepId, now) => {

@@ -96,6 +96,13 @@ function Gap({ after, next }: { after: DayAct; next: DayAct | undefined }) {
   );
 }
 
+/** Where an act is done, where that is not all over its piece. */
+function Places({ act: { parts }, pieces }: { act: DayAct } & Pick<Props, "pieces">) {
+  const [only] = parts;
+  if (!only || parts.length > 1 || only.zones.length >= (pieces.get(only.piece)?.places ?? 0)) return null;
+  return <span className="text-soft"> · {zoneNames(only.zones).toLowerCase()}</span>;
+}
+
 function RunLines({ run, pieces, menu, now, letGo }: Pick<Props, "pieces" | "menu" | "now" | "letGo"> & { readonly run: Run }) {
   const [first] = run;
   return (
@@ -105,7 +112,7 @@ function RunLines({ run, pieces, menu, now, letGo }: Pick<Props, "pieces" | "men
         {run.map((act) => (
           <li key={act.id}>
             {actTitle(act, pieces, menu)}
-            {act.parts.length === 1 && <span className="text-soft"> · {zoneNames(act.parts[0]!.zones).toLowerCase()}</span>}
+            <Places act={act} pieces={pieces} />
             {act.part !== undefined && <span className="text-soft">, part {act.part}</span>}
             {act.hand !== undefined && <span className="text-soft"> (second pair of hands)</span>}
             {act.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}

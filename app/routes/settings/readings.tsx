@@ -129,7 +129,7 @@ function Course({ readings }: { readings: readonly Reading[] }) {
   const options: ApexOptions = {
     colors: ["var(--act)", "var(--soft)"],
     stroke: { width: [3, 2], curve: "straight", dashArray: [0, 5] },
-    xaxis: { categories: points.map(({ at }) => format(at, "EEE HH:mm")), tickAmount: 8, labels: { rotate: 0, hideOverlappingLabels: true } },
+    xaxis: { categories: points.map(({ at }) => format(at, "EEE HH:mm")), tickAmount: 5, labels: { rotate: 0, hideOverlappingLabels: true } },
     yaxis: [axis("°C", false), axis("damp, %", true)],
     legend: { position: "top", horizontalAlign: "left" },
   };
