@@ -105,7 +105,7 @@ describe("dates that were agreed on", () => {
         const stints = stintsOf(repaired);
         for (let k = 1; k < stints.length; k++) expect(stints[k]!.from).toBeGreaterThanOrEqual(stints[k - 1]!.to);
       }),
-      { numRuns: Number(process.env.RUNS ?? 30) },
+      { numRuns: Number(process.env.RUNS ?? 20) },
     );
   });
 });
@@ -189,7 +189,7 @@ describe("room to dry and to bake", () => {
           expect([...new Map(last.map((one) => [one.load, one.count])).values()].reduce((sum, loaded) => sum + loaded, 0)).toBe(count);
         }
       }),
-      { numRuns: Number(process.env.RUNS ?? 40) },
+      { numRuns: Number(process.env.RUNS ?? 24) },
     );
   });
 
