@@ -83,9 +83,9 @@ export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): 
   return asked("dates", id, (api) => api.dates(of, wanted));
 }
 
-/** A piece among all that are dated together; null when there is no plan. */
+/** A piece among all that are dated together; null when there is no plan. It is looked at: leaving the list does not let go of it. */
 export function atTable(id: string, of: PlanOf): Promise<AtTable | null> {
-  return asked("table", id, (api) => api.atTable(of), false);
+  return asked("table", id, (api) => api.atTable(of));
 }
 
 /** What a step is good for, or the one that is open from the start; null when there is no such step. */

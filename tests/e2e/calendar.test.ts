@@ -46,7 +46,9 @@ async function onTable(due: string, options: Parameters<typeof newNotebook>[0] =
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(notebook(due)) });
   await page.getByText("3 pieces brought in.").waitFor();
   await allSaved(page);
-  await page.goto(`${URL_BASE}/calendar`);
+  // From the list, which is left while its cards are still being worked out.
+  await page.goto(`${URL_BASE}/`);
+  await page.getByRole("link", { name: "Calendar" }).click();
   await settled(page);
   return page;
 }
