@@ -7,6 +7,7 @@ import { MS_PER_MIN } from "./schedule/free-hours";
 import type { FreeHours } from "./schedule/free-hours";
 import { overloads } from "./schedule/together/overload";
 import { pieceWork } from "./schedule/together/piece-work";
+import { isTooLittleRoom, MOST_LOADS } from "./schedule/together/network";
 import type { PieceWork } from "./schedule/together/network";
 import { piecesFinished } from "./schedule/together/parts-done";
 import { scheduleAll } from "./schedule/together/schedule-all";
@@ -30,7 +31,7 @@ export interface ScheduledAsk {
 }
 
 interface ScheduleFinding {
-  readonly code: "no-plan" | "no-hours" | "late" | "too-much";
+  readonly code: "no-plan" | "no-hours" | "no-room" | "late" | "too-much";
   readonly severity: "stop" | "warn";
   readonly pieces: readonly string[];
   readonly message: string;
@@ -93,6 +94,9 @@ function findingsOf(together: Together, hours: FreeHours, start: number): readon
   return [...much, ...late];
 }
 
+/** No schedule. */
+const NOTHING = { sittings: [], handle: {}, cured: {}, bound: null };
+
 /** Plans each piece its first way, and dates all of them together. */
 export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful, seed, hands, rackPlaces, ovenPlaces }: ScheduledAsk): unknown {
   const none: ScheduleFinding[] = [];
@@ -111,6 +115,10 @@ export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful
     ...(hands === undefined ? {} : { hands }),
   };
   const places = { ...(rackPlaces === undefined ? {} : { rack: rackPlaces }), ...(ovenPlaces === undefined ? {} : { oven: ovenPlaces }) };
+  if (isTooLittleRoom(works, places)) {
+    const message = `with so little room the pieces would go in more than ${MOST_LOADS} loads`;
+    return { ...NOTHING, findings: [...none, { code: "no-room", severity: "stop", pieces: works.map(({ id }) => id), message } satisfies ScheduleFinding] };
+  }
   const together = scheduleAll({ pieces: works, hours: freeHours, start, tries, places, ...options });
   if (together) return { ...told(together), findings: [...none, ...findingsOf(together, freeHours, start)] };
   const refused: ScheduleFinding = {
@@ -119,5 +127,5 @@ export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful
     pieces: works.map(({ id }) => id),
     message: "the free hours do not suffice: no sitting is long enough for one of its coats, or there are too few",
   };
-  return { sittings: [], handle: {}, cured: {}, bound: null, findings: [...none, refused] };
+  return { ...NOTHING, findings: [...none, refused] };
 }

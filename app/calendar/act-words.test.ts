@@ -2,7 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import type { Menu } from "#core/catalogue/menu";
 import type { StepId } from "#core/catalogue/ids";
 import type { DayAct } from "#core/schedule/together/calendar";
-import { actTitle, nextBusy, partsWords, runInBrief, runsOf, runTitle } from "./act-words";
+import { nextBusy, runsOf } from "#core/schedule/together/runs";
+import { actTitle, partsWords, runInBrief, runTitle } from "./act-words";
 import type { TablePiece } from "./table.client";
 
 const MENU = { products: [{ id: "gesso", name: "Gesso" }], techniques: [], materials: [], uses: [], tools: [], jars: [] } as unknown as Menu;

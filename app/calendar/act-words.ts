@@ -1,11 +1,24 @@
 import type { Menu } from "#core/catalogue/menu";
 import type { Step } from "#core/coating/model/step";
-import type { ActPart, CalendarDay, DayAct } from "#core/schedule/together/calendar";
+import type { ActPart, Calendar, DayAct } from "#core/schedule/together/calendar";
+import type { Run } from "#core/schedule/together/runs";
 import { lowerFirst } from "#core/units/letter-case";
 import { coatWords, stepTitle } from "~/components/words";
 import type { TablePiece } from "./table.client";
 
+/** What each look of the calendar is drawn from. */
+export interface CalendarShown {
+  readonly calendar: Calendar;
+  readonly pieces: Pieces;
+  readonly menu: Menu;
+  /** Instant, ms. */
+  readonly now: number;
+}
+
 type Pieces = ReadonlyMap<string, TablePiece>;
+
+/** Pieces by their names: "Herb pot, Storm lantern". */
+export const namesOf = (ids: readonly string[], pieces: Pieces): string => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
 
 /** The step an act is told by; undefined where its plan has just changed. */
 export function stepOf(act: Pick<DayAct, "parts" | "stepId">, pieces: Pieces): Step | undefined {
@@ -31,40 +44,6 @@ export function partWords({ piece, count, of, half }: ActPart, act: DayAct, piec
 export function partsWords(act: DayAct, pieces: Pieces): string {
   const words = act.parts.map((part) => partWords(part, act, pieces));
   return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
-}
-
-/** The first day after a day on which anything is done. */
-export function nextBusy(days: readonly CalendarDay[], after: string): CalendarDay | undefined {
-  return days.find(({ date, sittings }) => date > after && sittings.some(({ acts }) => acts.length > 0));
-}
-
-/** Acts with no break between them on the same pieces: they are told, and moved, as one. */
-export type Run = readonly [DayAct, ...DayAct[]];
-
-/** Acts begun so soon after the one before are done in one go with it, ms. */
-const NO_BREAK_MS = 60_000;
-
-const piecesKey = ({ parts }: DayAct) => parts.map(({ piece }) => piece).join(" ");
-
-/** Acts of a sitting in runs. */
-export function runsOf(acts: readonly DayAct[]): readonly Run[] {
-  const runs: [DayAct, ...DayAct[]][] = [];
-  for (const act of acts) {
-    const run = runs.at(-1);
-    const last = run?.at(-1);
-    const goesOn =
-      last !== undefined &&
-      act.from - last.to < NO_BREAK_MS &&
-      piecesKey(act) === piecesKey(last) &&
-      act.hand === last.hand &&
-      act.held === last.held &&
-      act.movedFrom === last.movedFrom &&
-      act.part === undefined &&
-      last.part === undefined;
-    if (goesOn) run!.push(act);
-    else runs.push([act]);
-  }
-  return runs;
 }
 
 /** A run in a few words: "Prime: gesso" or "Brush off dry and 2 more". */

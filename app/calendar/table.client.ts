@@ -2,8 +2,7 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import type { Step } from "#core/coating/model/step";
 import { instantOf } from "#core/schedule/free-hours";
-import { loadCount, MOST_LOADS } from "#core/schedule/together/network";
-import type { Places } from "#core/schedule/together/network";
+import { isTooLittleRoom } from "#core/schedule/together/network";
 import { timeZoneHere } from "~/components/time-zone";
 import { QUARTER_MS } from "~/piece/dates.client";
 import { keptPieces, planOf } from "~/piece/kept-piece";
@@ -67,15 +66,13 @@ function tableOf(kept: KeptPiece): Promise<AtTable | null> {
   const table = atTable(id, planOf(kept));
   known.set(id, { key, table });
   // What went wrong is asked again the next time.
-  table.catch(() => known.delete(id));
+  table.catch(() => {
+    if (known.get(id)?.table === table) known.delete(id);
+  });
   return table;
 }
 
 const sittingsOf = (list: readonly InSitting[], id: string) => new Map(list.filter(({ piece }) => piece === id).map(({ task, at }) => [task, Date.parse(at)]));
-
-/** In so many loads nothing is dated: room is left out of account, and said so. */
-const hasTooLittleRoom = (pieces: readonly Pick<SentPiece, "count" | "work">[], places: Places) =>
-  pieces.reduce((sum, piece) => sum + loadCount(piece, places), 0) > MOST_LOADS;
 
 /** The first schedule, and the best that will be found. */
 export interface Laid {
@@ -141,7 +138,7 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
         held: sittingsOf(held, of.id),
       };
     });
-    return { hours, timeZone, start: now, goal, hands, places: hasTooLittleRoom(pieces, places) ? {} : places, days: LEAST_DAYS, pieces };
+    return { hours, timeZone, start: now, goal, hands, places: isTooLittleRoom(pieces, places) ? {} : places, days: LEAST_DAYS, pieces };
   });
   const rest = Promise.all([tables, open]).then(([list, here]) => ({
     pieces: new Map(
@@ -150,7 +147,7 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
         return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, places: all }] as const;
       }),
     ),
-    tooLittleRoom: hasTooLittleRoom(
+    tooLittleRoom: isTooLittleRoom(
       here.map(({ kept, table }) => ({ count: kept.record.piece.count ?? 1, work: table.work })),
       places,
     ),

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { readReadingsCsv } from "../formats/readings-csv";
 import { evaporationFactor } from "./air";
-import { roomOfReadings } from "./readings";
+import { roomOfReadings, thinned } from "./readings";
 import type { Reading } from "./readings";
 import { simulatedThermohygrometer } from "./simulated-thermohygrometer";
 
@@ -38,6 +38,14 @@ describe("a room from its readings", () => {
     expect(steady.day).toBeNull();
     expect(roomOfReadings([{ at: START, temperatureC: 8, relativeHumidity: 1 }], hourOf).stalled).toBe(1);
   });
+});
+
+test("thinned for the eye: each the mean of its stretch, and no more than asked", async () => {
+  const readings = await readAll({ noiseC: 0 });
+  const few = thinned(readings, 50);
+  expect(few.length).toBeLessThanOrEqual(50);
+  expect(few[0]!.temperatureC).toBeCloseTo(readings.slice(0, 6).reduce((sum, one) => sum + one.temperatureC, 0) / 6, 9);
+  expect(thinned(readings, 1000)).toEqual(readings);
 });
 
 describe("a thermo-hygrometer that is made up", () => {

@@ -49,6 +49,20 @@ const NIGHT = { from: 22, to: 7 } as const;
 const MS_PER_MIN = 60_000;
 const BISECTIONS = 40;
 
+/**
+ * As many readings as can be looked at, each the mean of its stretch.
+ *
+ * @param readings in order
+ * @param most 1 or more
+ */
+export function thinned(readings: readonly Reading[], most: number): readonly Reading[] {
+  const size = Math.max(1, Math.ceil(readings.length / most));
+  return Array.from({ length: Math.ceil(readings.length / size) }, (_unused, k) => {
+    const part = readings.slice(k * size, (k + 1) * size);
+    return { at: part[0]!.at, ...meanAir(part)! };
+  });
+}
+
 function mean(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0) / values.length;
 }

@@ -15,7 +15,12 @@ export interface SimulatedRoom {
   readonly driftC?: number;
   /** Share of readings that do not come. */
   readonly dropouts?: number;
+  /** The hour of the clock there at an instant, with its share; of universal time where it is not said. */
+  readonly hourOf?: (at: number) => number;
 }
+
+/** A cool, damp back room. */
+export const MADE_UP_ROOM: SimulatedRoom = { dayC: 17, nightC: 11, relativeHumidity: 0.72, noiseC: 0.2, dropouts: 0.05 };
 
 const MS_PER_DAY = 86_400_000;
 /** The warmest hour of the day. */
@@ -43,7 +48,7 @@ function numbersOf(seed: number, at: number, purpose: keyof typeof PURPOSES): ()
  * @param start from which it drifts, ms
  */
 export function simulatedThermohygrometer(seed: number, start: number, room: SimulatedRoom): Thermohygrometer {
-  const { dayC, nightC, relativeHumidity, noiseC = 0.2, driftC = 0, dropouts = 0 } = room;
+  const { dayC, nightC, relativeHumidity, noiseC = 0.2, driftC = 0, dropouts = 0, hourOf = (at) => ((at % MS_PER_DAY) / MS_PER_DAY) * HOURS } = room;
   const middle = (dayC + nightC) / 2;
   const waterHpa = relativeHumidity * saturationHpa(middle);
   const noise = (at: number, purpose: "warm" | "damp") => {
@@ -54,8 +59,7 @@ export function simulatedThermohygrometer(seed: number, start: number, room: Sim
     name: "A made-up thermo-hygrometer",
     read: (at): Promise<Reading | null> => {
       if (numbersOf(seed, at, "dropout")() < dropouts) return Promise.resolve(null);
-      const hour = ((at % MS_PER_DAY) / MS_PER_DAY) * HOURS;
-      const trueC = middle + ((dayC - nightC) / 2) * Math.cos((2 * Math.PI * (hour - WARMEST_HOUR)) / HOURS);
+      const trueC = middle + ((dayC - nightC) / 2) * Math.cos((2 * Math.PI * (hourOf(at) - WARMEST_HOUR)) / HOURS);
       const drift = (driftC * (at - start)) / MS_PER_DAY;
       // The air holds the same water day and night: it is damper when it is cold.
       const damp = waterHpa / saturationHpa(trueC) + noise(at, "damp") * noiseC * NOISE_SHARE;

@@ -3,13 +3,12 @@ import type { Catalogue } from "../catalogue/catalogue";
 import type { Piece } from "../piece/piece";
 import { writtenInstant } from "../schedule/free-hours";
 import type { FreeHours } from "../schedule/free-hours";
-import { MOST_LOADS } from "../schedule/together/network";
 import { GOALS } from "../schedule/together/schedule-all";
 import type { Goal } from "../schedule/together/schedule-all";
 import { checkShape } from "./check-shape";
 import { hoursSchema, whenSchema } from "./hours-schema";
 import { parsePiece } from "./parse-piece";
-import { bad, good } from "./problem";
+import { good } from "./problem";
 import type { Parsed } from "./problem";
 
 const LIMITS = { pieces: 200, seconds: 60, hands: 4, places: 1000 } as const;
@@ -71,13 +70,5 @@ export function parseSchedule(document: unknown, catalogue: Catalogue): Parsed<S
     if (!read.ok) return read;
     pieces.push({ id, piece: read.value, due: due === undefined ? null : writtenInstant(due, "08:00", timeZone) });
   }
-  const least = Math.min(rest.rackPlaces ?? Infinity, rest.ovenPlaces ?? Infinity);
-  const loads = pieces.reduce((sum, { piece: { count = 1 } }) => sum + Math.ceil(count / least), 0);
-  if (loads > MOST_LOADS)
-    return bad(
-      "bad-value",
-      rest.rackPlaces === least ? "rackPlaces" : "ovenPlaces",
-      `with room for ${least} at once the pieces would go in ${loads} loads; ${MOST_LOADS} at most are dated`,
-    );
   return good({ ...rest, pieces, start: writtenInstant(start, "00:00", timeZone) });
 }

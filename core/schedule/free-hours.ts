@@ -96,8 +96,14 @@ export function dayLater(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
-/** 0 for Monday. */
-function weekdayOf(date: string): number {
+/**
+ * The weekday of a day.
+ *
+ * @param date "YYYY-MM-DD"
+ * @returns 0 for Monday, to 6
+ * @example weekdayOf("2026-11-29") // 6
+ */
+export function weekdayOf(date: string): number {
   return (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7;
 }
 

@@ -1,4 +1,4 @@
-import { dayLater } from "./free-hours";
+import { dayLater, weekdayOf } from "./free-hours";
 
 const MONTHS = ["january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november", "december"];
 const WEEKDAYS = ["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"];
@@ -46,8 +46,7 @@ function later(text: string, today: string): string | null {
 function weekday(text: string, today: string): string | null {
   const wanted = indexOf(WEEKDAYS, text.replace(/^(on|next) /, ""));
   if (wanted < 0) return null;
-  const now = (new Date(`${today}T00:00:00Z`).getUTCDay() + DAYS_A_WEEK - 1) % DAYS_A_WEEK;
-  return dayLater(today, ((wanted - now + DAYS_A_WEEK - 1) % DAYS_A_WEEK) + 1);
+  return dayLater(today, ((wanted - weekdayOf(today) + DAYS_A_WEEK - 1) % DAYS_A_WEEK) + 1);
 }
 
 /**

@@ -57,6 +57,19 @@ export function sayDuration(min: number): string {
 }
 
 /**
+ * Says a time where there is little room, to the half hour.
+ *
+ * @param min minutes, 0 or more
+ * @returns "45 min", "2½ h"
+ * @example sayHours(630) // "10½ h"
+ */
+export function sayHours(min: number): string {
+  if (min < MIN_PER_HOUR) return `${Math.round(min)} min`;
+  const halves = Math.round((2 * min) / MIN_PER_HOUR);
+  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? "½" : ""} h`;
+}
+
+/**
  * Says a range of times in one unit, the larger end choosing it.
  *
  * @param fromMin shorter end in minutes

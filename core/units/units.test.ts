@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { sayDuration, sayDurationRange } from "./duration";
+import { sayDuration, sayHours, sayDurationRange } from "./duration";
 import { fromMm, sayLength, toMm } from "./length";
 import { readLength } from "./read-length";
 import { sayArea, sayVolume } from "./volume";
@@ -19,6 +19,7 @@ describe("times as a person says them", () => {
     expect(sayDuration(min)).toBe(said);
   });
   test("ranges share a unit, and say one figure when both ends round alike", () => {
+    expect([45, 90, 150, 300, 630].map(sayHours)).toEqual(["45 min", "1½ h", "2½ h", "5 h", "10½ h"]);
     expect(sayDurationRange(60, 90)).toBe("60–90 min");
     expect(sayDurationRange(1711, 5200)).toBe("1–4 days");
     expect(sayDurationRange(120, 125)).toBe("2 hours");

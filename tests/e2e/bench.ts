@@ -203,3 +203,15 @@ export async function moveUpByKeys(page: Page, start: string, past: RegExp): Pro
   await page.getByText(past).waitFor({ state: "attached" });
   await page.keyboard.press("Space");
 }
+
+/** A wide page and a phone. */
+export const WIDTHS = [
+  ["1280 px", { viewport: { width: 1280, height: 800 } }],
+  ["390 px", { viewport: { width: 390, height: 800 } }],
+] as const;
+
+/** Opens a look of a room. */
+export const showLook = (page: Page, name: string): Promise<void> => page.getByRole("tab", { name, exact: true }).click();
+
+/** Nothing runs out of the window at its side. */
+export const pageFits = (page: Page): Promise<boolean> => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);

@@ -3,7 +3,7 @@ import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
 import { materialId, pieceId, useId } from "#core/catalogue/ids";
 import { writeBundle } from "#core/formats/write-bundle";
-import { allSaved, axeClean, bytesOf, choose, newNotebook, open, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
+import { allSaved, axeClean, bytesOf, choose, newNotebook, open, planReady, toRoom, URL_BASE, watchEveryPage, pageFits, showLook, WIDTHS } from "./bench";
 
 watchEveryPage();
 
@@ -44,13 +44,6 @@ async function openPot(options: Parameters<typeof newNotebook>[0] = {}): Promise
 const rowList = (page: Page) => page.getByRole("list", { name: "Rows", exact: true });
 const rowAt = (page: Page, at: number) => rowList(page).locator("[data-row]").nth(at);
 const total = async (page: Page) => Number(/^(\d+) marks/.exec(await page.getByText(/^\d+ marks; /).innerText())?.[1]);
-const look = (page: Page, name: string) => page.getByRole("tab", { name, exact: true }).click();
-const fits = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
-
-const WIDTHS = [
-  ["1280 px", { viewport: { width: 1280, height: 800 } }],
-  ["390 px", { viewport: { width: 390, height: 800 } }],
-] as const;
 
 describe.each(WIDTHS)("a tapered pot at %s", (_width, options) => {
   test("a pattern closes, its counts go into the plan, are ticked at the table, and another size closes anew", async () => {
@@ -70,10 +63,10 @@ describe.each(WIDTHS)("a tapered pot at %s", (_width, options) => {
     await first.getByText(new RegExp(`^${count} close`)).waitFor();
     expect(await first.getByRole("group", { name: "Also close" }).getByRole("button").count()).toBeGreaterThan(1);
     await axeClean(page);
-    expect(await fits(page)).toBe(true);
+    expect(await pageFits(page)).toBe(true);
     // At the table one row is set, and stays so over a reload.
     await allSaved(page);
-    await look(page, "At the table");
+    await showLook(page, "At the table");
     await page
       .getByRole("button", { name: /^Row done/ })
       .first()
@@ -138,12 +131,12 @@ test("rows are added, moved, copied and left out by the keyboard alone; what doe
   await page.keyboard.press("Delete");
   await rowAt(page, 2).waitFor({ state: "detached" });
   // A place that is kept free takes marks out of the row it lies on, and moves nothing.
-  await look(page, "Lines");
+  await showLook(page, "Lines");
   await page.getByRole("button", { name: "Keep a place free" }).press("Enter");
   const kept = page.getByRole("list", { name: "Places kept free" });
   await kept.getByLabel(/^In from the edge/).fill("134");
   await kept.getByLabel(/^In from the edge/).blur();
-  await look(page, "Rows");
+  await showLook(page, "Rows");
   await rowAt(page, 1)
     .getByText(/^\d marks? (is|are) left out where a place is kept free/)
     .waitFor();
@@ -166,7 +159,7 @@ test("lines are told with their instruments, papers come at true size and are pu
   const page = await openPot();
   await page.getByRole("button", { name: /^Signal bands/ }).click();
   await rowAt(page, 2).waitFor();
-  await look(page, "Lines");
+  await showLook(page, "Lines");
   const lines = page.getByRole("list", { name: "Lines to draw" });
   await lines.getByText(/At the rim step [\d.]+ mm with the compass, 4 times: it closes/).waitFor();
   await lines
@@ -174,7 +167,7 @@ test("lines are told with their instruments, papers come at true size and are pu
     .first()
     .waitFor();
   await axeClean(page);
-  await look(page, "Papers");
+  await showLook(page, "Papers");
   const sheets = page.getByRole("list", { name: "Sheets" }).getByRole("img");
   await sheets.first().waitFor();
   const wrap = await sheets.count();
@@ -188,7 +181,7 @@ test("lines are told with their instruments, papers come at true size and are pu
   const [svg] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Sheet 1 as SVG" }).click()]);
   expect((await bytesOf(svg)).toString()).toMatch(/^<svg [^>]*width="210mm"/);
   await axeClean(page);
-  await look(page, "Tools");
+  await showLook(page, "Tools");
   await page.getByRole("button", { name: /^Cotton swab/ }).click();
   const tools = page.getByRole("list", { name: "Your tools" });
   await tools.getByText(/leaves 5\.3 mm \(typical\)/).waitFor();
@@ -196,7 +189,7 @@ test("lines are told with their instruments, papers come at true size and are pu
   await tools.getByText(/leaves 6 mm by your own row/).waitFor();
   await axeClean(page);
   await allSaved(page);
-  await look(page, "Rows");
+  await showLook(page, "Rows");
   await rowAt(page, 1)
     .getByText(/with Cotton swab|Cotton swab is nearest/)
     .waitFor();
@@ -223,7 +216,7 @@ test("at the desk by itself a body is marked out, kept as a pattern, and stands 
   await page.reload();
   await rowAt(page, 3).waitFor();
   expect(await total(page)).toBe(marks);
-  await look(page, "Text");
+  await showLook(page, "Text");
   await page.getByLabel("Words to letter").fill("Open till the tide turns");
   await page.getByText(/capitals [\d.]+ mm high/).waitFor();
   await axeClean(page);
@@ -256,7 +249,7 @@ test("a stone that is no even oval is measured round, its wide side is told, top
   await choose(page, "Off the middle", "towards the rim");
   await rowAt(page, 3).getByText(/^\d+$/).first().waitFor();
   await axeClean(page);
-  await look(page, "Lines");
+  await showLook(page, "Lines");
   await page.getByRole("checkbox", { name: "By eye, no lines" }).click();
   await page
     .getByRole("list", { name: "Lines to draw" })

@@ -2,10 +2,12 @@ import { Hourglass, Pin } from "lucide-react";
 import { format, parseISO } from "date-fns";
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
+import { MS_PER_MIN } from "#core/schedule/free-hours";
 import type { CalendarDay, DayAct, DaySitting } from "#core/schedule/together/calendar";
 import { sayDuration } from "#core/units/duration";
-import { actTitle, nextBusy, partWords, runInBrief, runsOf } from "~/calendar/act-words";
-import type { Run } from "~/calendar/act-words";
+import { actTitle, namesOf, partWords, runInBrief } from "~/calendar/act-words";
+import { nextBusy, runsOf } from "#core/schedule/together/runs";
+import type { Run } from "#core/schedule/together/runs";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayClock, sayDay, sayTimes } from "~/components/time-words";
 import { zoneNames } from "~/components/words";
@@ -21,15 +23,12 @@ interface Props {
   readonly letGo: (acts: readonly DayAct[]) => void;
 }
 
-const MS_PER_MIN = 60_000;
-
 /** A day as it will be: what is done in each stretch, on which pieces, and how long nothing is done after it. */
 export function DayInWords({ day, days, pieces, menu, now, put, letGo }: Props) {
   const { date, sittings, due, ready, cured } = day;
   const at = parseISO(date).getTime();
   const busy = sittings.filter(({ acts }) => acts.length > 0);
   const after = nextBusy(days, date);
-  const names = (ids: readonly string[]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
   const heading = `day-${date}`;
   return (
     <section aria-labelledby={heading} className="sheet h-fit p-3" data-day={date}>
@@ -37,7 +36,7 @@ export function DayInWords({ day, days, pieces, menu, now, put, letGo }: Props) 
         {sayDay(at, now)}
         <span className="ml-2 font-text text-base text-soft">{format(at, "d MMMM")}</span>
       </h3>
-      {due.length > 0 && <p className="font-bold text-stop">Due: {names(due)}.</p>}
+      {due.length > 0 && <p className="font-bold text-stop">Due: {namesOf(due, pieces)}.</p>}
       {busy.map((sitting) => (
         <Sitting key={sitting.from} sitting={sitting} day={day} days={days} pieces={pieces} menu={menu} now={now} put={put} letGo={letGo} />
       ))}
@@ -48,8 +47,8 @@ export function DayInWords({ day, days, pieces, menu, now, put, letGo }: Props) 
             : `Free ${sittings.map(({ from, to }) => sayTimes(from, to)).join(" and ")}, and nothing is ready to be worked at.`}
         </p>
       )}
-      {ready.length > 0 && <p className="mt-2 text-ready">May be handled from today on: {names(ready)}.</p>}
-      {cured.length > 0 && <p className="mt-1 text-ready">Fully hard: {names(cured)}.</p>}
+      {ready.length > 0 && <p className="mt-2 text-ready">May be handled from today on: {namesOf(ready, pieces)}.</p>}
+      {cured.length > 0 && <p className="mt-1 text-ready">Fully hard: {namesOf(cured, pieces)}.</p>}
       {busy.length > 0 && after && (
         <p className="mt-2 border-l-4 border-dotted border-line pl-3 text-soft">
           then nothing till {sayClock(after.sittings.find(({ acts }) => acts.length > 0)!.acts[0]!.from, now)}

@@ -3,12 +3,13 @@ import { CSS } from "@dnd-kit/utilities";
 import { ChevronLeft, ChevronRight, Flag, PackageCheck, Pin } from "lucide-react";
 import { format, parseISO } from "date-fns";
 import type { Menu } from "#core/catalogue/menu";
-import { dayLater } from "#core/schedule/free-hours";
+import { dayLater, MS_PER_MIN } from "#core/schedule/free-hours";
 import { mondayOf } from "#core/schedule/together/calendar";
 import type { Calendar, CalendarDay, DayAct } from "#core/schedule/together/calendar";
-import { MIN_PER_HOUR, sayDuration } from "#core/units/duration";
-import { partsWords, runsOf, runTitle, stepOf } from "~/calendar/act-words";
-import type { Run } from "~/calendar/act-words";
+import { sayDuration, sayHours } from "#core/units/duration";
+import { namesOf, partsWords, runTitle, stepOf } from "~/calendar/act-words";
+import { runsOf } from "#core/schedule/together/runs";
+import type { Run } from "#core/schedule/together/runs";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayTimes } from "~/components/time-words";
 import { ToolButton } from "~/components/tool-button";
@@ -30,7 +31,6 @@ interface Props {
 const DAYS_A_WEEK = 7;
 /** Weeks from which on a day tells only how much there is on it. */
 const BRIEF_FROM_WEEKS = 3;
-const MS_PER_MIN = 60_000;
 /** Things of a day that are shown in its cell. */
 const MOST_CHIPS = 5;
 
@@ -117,7 +117,7 @@ function Cell({ date, day, open, today, brief, choose, pieces, menu }: CellProps
           {format(at, "EEE d")}
           <span className="sr-only"> {format(at, "MMMM")}</span>
         </span>
-        {acts.length > 0 && <span className="text-sm text-soft tabular-nums">{inShort(free.reduce((sum, one) => sum + one.busyMin, 0))}</span>}
+        {acts.length > 0 && <span className="text-sm text-soft tabular-nums">{sayHours(free.reduce((sum, one) => sum + one.busyMin, 0))}</span>}
       </button>
       {free.length > 0 && <Fill day={day!} />}
       <Marks day={day} pieces={pieces} />
@@ -135,13 +135,6 @@ function Cell({ date, day, open, today, brief, choose, pieces, menu }: CellProps
   );
 }
 
-/** A time where there is little room: "45 min", "2½ h". */
-function inShort(min: number): string {
-  if (min < MIN_PER_HOUR) return `${Math.round(min)} min`;
-  const halves = Math.round((2 * min) / MIN_PER_HOUR);
-  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? "½" : ""} h`;
-}
-
 /** How full the free hours of a day are. */
 function Fill({ day: { sittings } }: { day: CalendarDay }) {
   const busy = sittings.reduce((sum, one) => sum + one.busyMin, 0);
@@ -157,19 +150,18 @@ function Fill({ day: { sittings } }: { day: CalendarDay }) {
 /** What is due on a day, and what may be handled from it on. */
 function Marks({ day, pieces }: { day: CalendarDay | undefined; pieces: CellProps["pieces"] }) {
   if (!day) return null;
-  const names = (ids: readonly string[]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
   return (
     <>
       {day.due.length > 0 && (
         <p className="mt-1 text-sm font-bold text-stop">
           <Flag aria-hidden size={14} className="mr-1 inline" />
-          Due: {names(day.due)}
+          Due: {namesOf(day.due, pieces)}
         </p>
       )}
       {day.ready.length > 0 && (
         <p className="mt-1 text-sm text-ready">
           <PackageCheck aria-hidden size={14} className="mr-1 inline" />
-          Ready: {names(day.ready)}
+          Ready: {namesOf(day.ready, pieces)}
         </p>
       )}
     </>

@@ -1,6 +1,7 @@
 import { Check, RotateCcw } from "lucide-react";
 import { MOST_PLACES } from "#core/formats/stores/calendar";
 import type { CalendarRecord, InSitting } from "#core/formats/stores/calendar";
+import { beginsOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { Radios, Tick } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
@@ -44,17 +45,8 @@ export function Manner({ record, ask }: Props) {
   );
 }
 
-/** When every task begins. */
-export function inSittings({ days }: Calendar): readonly InSitting[] {
-  const found = new Map<string, InSitting>();
-  const parts = days.flatMap(({ sittings }) => sittings.flatMap(({ acts }) => acts.flatMap((act) => act.parts)));
-  for (const { piece, tasks, starts } of parts)
-    for (const [k, task] of tasks.entries()) {
-      const key = `${piece}/${task}`;
-      if (!found.has(key)) found.set(key, { piece, task, at: new Date(starts[k]!).toISOString() });
-    }
-  return [...found.values()];
-}
+/** Dates as they are kept. */
+export const inSittings = (calendar: Calendar): readonly InSitting[] => beginsOf(calendar).map((one) => ({ ...one, at: new Date(one.at).toISOString() }));
 
 /** Whether the dates stand, or are laid out anew each time they are looked at. */
 export function Standing({ record, calendar, ask }: Props & { readonly calendar: Calendar }) {

@@ -1,17 +1,10 @@
 import { Hand } from "lucide-react";
-import type { Menu } from "#core/catalogue/menu";
-import type { Calendar, CalendarDay, DaySitting } from "#core/schedule/together/calendar";
+import type { CalendarDay, DaySitting } from "#core/schedule/together/calendar";
 import { sayDuration } from "#core/units/duration";
-import { runInBrief, runsOf } from "~/calendar/act-words";
-import type { TablePiece } from "~/calendar/table.client";
+import { runInBrief } from "~/calendar/act-words";
+import { runsOf } from "#core/schedule/together/runs";
+import type { CalendarShown } from "~/calendar/act-words";
 import { sayClock, sayDay, sayTime } from "~/components/time-words";
-
-interface Props {
-  readonly calendar: Calendar;
-  readonly pieces: ReadonlyMap<string, TablePiece>;
-  readonly menu: Menu;
-  readonly now: number;
-}
 
 /** Runs of a sitting that are told in one sentence. */
 const MOST_TOLD = 2;
@@ -19,7 +12,7 @@ const MOST_TOLD = 2;
 const busySittings = (days: readonly CalendarDay[]): readonly DaySitting[] => days.flatMap(({ sittings }) => sittings.filter(({ acts }) => acts.length > 0));
 
 /** What is to do next, in one sentence, and how long nothing is to be done after it. */
-export function NextUp({ calendar, pieces, menu, now }: Props) {
+export function NextUp({ calendar, pieces, menu, now }: CalendarShown) {
   const [next, after] = busySittings(calendar.days);
   if (!next) return <p className="next-line flex-1">Nothing is left to do: it only has to harden.</p>;
   const [first] = next.acts as readonly [(typeof next.acts)[number]];

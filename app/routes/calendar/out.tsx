@@ -1,24 +1,16 @@
 import { CalendarPlus, Download, Printer } from "lucide-react";
 import { format } from "date-fns";
 import type { CalendarFile } from "#core/formats/calendar-files";
-import type { Menu } from "#core/catalogue/menu";
 import { dateOf, dayLater } from "#core/schedule/free-hours";
-import type { Calendar, CalendarDay } from "#core/schedule/together/calendar";
-import { actTitle, partsWords } from "~/calendar/act-words";
-import type { TablePiece } from "~/calendar/table.client";
+import type { CalendarDay } from "#core/schedule/together/calendar";
+import { actTitle, namesOf, partsWords } from "~/calendar/act-words";
+import type { CalendarShown } from "~/calendar/act-words";
 import { download } from "~/components/download";
 import { sayTimes } from "~/components/time-words";
 import { timeZoneHere } from "~/components/time-zone";
 
-interface Props {
-  readonly calendar: Calendar;
-  readonly pieces: ReadonlyMap<string, TablePiece>;
-  readonly menu: Menu;
-  readonly now: number;
-}
-
 /** The calendar with its words, as a file has it. */
-function fileOf({ calendar: { days, tracks }, pieces, menu }: Props): CalendarFile {
+function fileOf({ calendar: { days, tracks }, pieces, menu }: CalendarShown): CalendarFile {
   const nameOf = (id: string) => pieces.get(id)?.name ?? "";
   return {
     sittings: days.flatMap(({ sittings }) =>
@@ -32,7 +24,7 @@ function fileOf({ calendar: { days, tracks }, pieces, menu }: Props): CalendarFi
 }
 
 /** The calendar for other calendars, as a table, and on paper. */
-export function Out(props: Props) {
+export function Out(props: CalendarShown) {
   const { calendar, now } = props;
   const name = `nook-coat-${dateOf(now, timeZoneHere())}`;
   const files = () => import("#core/formats/calendar-files");
@@ -62,8 +54,7 @@ export function Out(props: Props) {
 const DAYS_PRINTED = 7;
 
 /** The week that comes, on paper: days with boxes to tick. */
-function PrintedWeek({ days, pieces, menu, calendar, now }: Props & { readonly days: readonly CalendarDay[] }) {
-  const names = (ids: readonly string[]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
+function PrintedWeek({ days, pieces, menu, calendar, now }: CalendarShown & { readonly days: readonly CalendarDay[] }) {
   const later = calendar.days.filter(({ date, due }) => date > dayLater(dateOf(now, timeZoneHere()), DAYS_PRINTED - 1) && due.length > 0);
   return (
     <section className="hidden print:block" data-printed-week>
@@ -71,7 +62,7 @@ function PrintedWeek({ days, pieces, menu, calendar, now }: Props & { readonly d
         {days.map(({ date, sittings, due, ready }) => (
           <li key={date} className="mb-3 break-inside-avoid border-b border-line pb-2">
             <p className="font-display text-lg">{format(new Date(`${date}T12:00`), "EEEE d MMMM")}</p>
-            {due.length > 0 && <p className="font-bold">Due: {names(due)}</p>}
+            {due.length > 0 && <p className="font-bold">Due: {namesOf(due, pieces)}</p>}
             <ul>
               {sittings.flatMap(({ acts }) =>
                 acts.map((act) => (
@@ -87,11 +78,13 @@ function PrintedWeek({ days, pieces, menu, calendar, now }: Props & { readonly d
               )}
             </ul>
             {sittings.every(({ acts }) => acts.length === 0) && <p>Nothing; leave everything alone.</p>}
-            {ready.length > 0 && <p>May be handled: {names(ready)}</p>}
+            {ready.length > 0 && <p>May be handled: {namesOf(ready, pieces)}</p>}
           </li>
         ))}
       </ol>
-      {later.length > 0 && <p>Due later: {later.map(({ date, due }) => `${names(due)} (${format(new Date(`${date}T12:00`), "d MMM")})`).join("; ")}</p>}
+      {later.length > 0 && (
+        <p>Due later: {later.map(({ date, due }) => `${namesOf(due, pieces)} (${format(new Date(`${date}T12:00`), "d MMM")})`).join("; ")}</p>
+      )}
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { dateOf } from "#core/schedule/free-hours";
+import { tasksIn } from "#core/schedule/together/calendar";
 import type { CalendarDay, DayAct } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import { perform } from "~/actions/perform";
@@ -97,7 +98,7 @@ interface Moved {
   readonly tasks: ReadonlySet<string>;
 }
 
-const keysOf = ({ parts }: DayAct) => parts.flatMap(({ piece, tasks }) => tasks.map((task) => ({ piece, task })));
+const keysOf = (act: DayAct) => tasksIn(act).map(({ piece, task }) => ({ piece, task }));
 
 function Laid({
   first,
@@ -152,7 +153,14 @@ function Laid({
         <NextUp calendar={calendar} pieces={pieces} menu={menu} now={now} />
         <Standing record={record} calendar={calendar} ask={ask} />
       </div>
-      <Troubles calendar={calendar} pieces={pieces} without={without} tooLittleRoom={tooLittleRoom} now={now} />
+      <Troubles
+        calendar={calendar}
+        pieces={pieces}
+        without={without}
+        tooLittleRoom={tooLittleRoom}
+        now={now}
+        keep={record.agreed.length > 0 ? () => ask({ intent: "agree", agreed: inSittings(calendar) }) : null}
+      />
       {moved && !busy && moved.of !== first && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
       <div className="min-h-7">
         <LookingOn quiet />

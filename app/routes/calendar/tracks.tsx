@@ -1,22 +1,13 @@
 import { Flag, PackageCheck } from "lucide-react";
 import { format, parseISO } from "date-fns";
 import { Link } from "react-router";
-import type { Menu } from "#core/catalogue/menu";
 import { dayLater, instantOf } from "#core/schedule/free-hours";
-import type { Calendar } from "#core/schedule/together/calendar";
 import type { PieceTrack } from "#core/schedule/together/tracks";
-import type { TablePiece } from "~/calendar/table.client";
+import type { CalendarShown } from "~/calendar/act-words";
 import { sayDay } from "~/components/time-words";
 import { timeZoneHere } from "~/components/time-zone";
 import { useWidth } from "~/components/use-width";
 import { Load } from "./load";
-
-interface Props {
-  readonly calendar: Calendar;
-  readonly pieces: ReadonlyMap<string, TablePiece>;
-  readonly menu: Menu;
-  readonly now: number;
-}
 
 /** Days side by side on a wide page, and on a narrow one. */
 const DAYS_WIDE = 21;
@@ -24,7 +15,7 @@ const DAYS_NARROW = 7;
 const NARROW_PX = 700;
 
 /** Each piece against the days: hands on it, left alone, ready, due. */
-export function Tracks({ calendar, pieces, now }: Props) {
+export function Tracks({ calendar, pieces, now }: CalendarShown) {
   const [ref, width] = useWidth<HTMLDivElement>(1000);
   const count = width < NARROW_PX ? DAYS_NARROW : DAYS_WIDE;
   const first = calendar.days[0]!.date;

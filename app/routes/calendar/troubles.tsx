@@ -1,7 +1,9 @@
 import { TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
+import { MS_PER_MIN } from "#core/schedule/free-hours";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { MIN_PER_DAY, MIN_PER_HOUR, sayDuration } from "#core/units/duration";
+import { MIN_PER_DAY, sayDuration, sayHours } from "#core/units/duration";
+import { namesOf } from "~/calendar/act-words";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayDay } from "~/components/time-words";
 
@@ -11,14 +13,12 @@ interface Props {
   readonly without: readonly string[];
   readonly tooLittleRoom: boolean;
   readonly now: number;
+  /** Agrees on the dates as they are now; null where none stand. */
+  readonly keep: (() => void) | null;
 }
 
-const MS_PER_MIN = 60_000;
-const hoursOf = (min: number) => `${Math.round((min / MIN_PER_HOUR) * 2) / 2} h`.replace(".5 h", "½ h").replace("0½", "½");
-const namesOf = (ids: readonly string[], pieces: Props["pieces"]) => ids.map((id) => pieces.get(id)?.name ?? "").join(", ");
-
 /** What does not come out: too much for the hours, too late for a date, slipped from its evening; each with what would help. */
-export function Troubles({ calendar, pieces, without, tooLittleRoom, now }: Props) {
+export function Troubles({ calendar, pieces, without, tooLittleRoom, now, keep }: Props) {
   const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0);
   const { moved } = calendar;
   if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0 && !tooLittleRoom) return null;
@@ -27,11 +27,11 @@ export function Troubles({ calendar, pieces, without, tooLittleRoom, now }: Prop
       {calendar.overloads.map(({ due, workMin, freeMin, pieces: ids }) => (
         <li key={due} className="notice bg-stop-tint">
           <strong>
-            {hoursOf(workMin)} of work, {hoursOf(freeMin)} free before {sayDay(due, now)}
+            {sayHours(workMin)} of work, {sayHours(freeMin)} free before {sayDay(due, now)}
           </strong>{" "}
           for {namesOf(ids, pieces)}. Leave one out or give it a later day, take a plan with less work under its Ways, or{" "}
           <Link to="/settings#hours" className="underline">
-            find {hoursOf(workMin - freeMin)} more
+            find {sayHours(workMin - freeMin)} more
           </Link>
           .
         </li>
@@ -53,9 +53,16 @@ export function Troubles({ calendar, pieces, without, tooLittleRoom, now }: Prop
         </li>
       )}
       {moved > 0 && (
-        <li className="notice bg-note-tint">
-          {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
-          {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
+        <li className="notice flex flex-wrap items-center gap-3 bg-note-tint">
+          <span className="grow">
+            {moved === 1 ? "One thing could not be done when it was planned" : `${moved} things could not be done when they were planned`}, and{" "}
+            {moved === 1 ? "has" : "have"} gone where there is room. All the rest stands as it was.
+          </span>
+          {keep && (
+            <button type="button" className="button" onClick={() => keep()}>
+              Keep it so
+            </button>
+          )}
         </li>
       )}
       {tooLittleRoom && (

@@ -3,8 +3,8 @@ import type { Announcements, DragEndEvent, KeyboardCoordinateGetter } from "@dnd
 import { format, parseISO } from "date-fns";
 import { dayLater } from "#core/schedule/free-hours";
 import type { CalendarDay, DayAct } from "#core/schedule/together/calendar";
-import { runsOf } from "~/calendar/act-words";
-import type { Run } from "~/calendar/act-words";
+import { runsOf } from "#core/schedule/together/runs";
+import type { Run } from "#core/schedule/together/runs";
 
 /** How far a finger goes before it drags and does not tap, px. */
 const DRAG_FROM_PX = 8;

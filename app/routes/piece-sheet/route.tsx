@@ -21,8 +21,8 @@ import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import type { Piece } from "#core/piece/piece";
 import type { DatesView } from "~/piece/dates.client";
-import { coatDates } from "~/piece/sheet-dates";
-import type { CoatDate } from "~/piece/sheet-dates";
+import { coatDates } from "#core/schedule/coat-dates";
+import type { CoatDate } from "#core/schedule/coat-dates";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { readyText } from "~/piece/ready-text";
 import { extentText } from "~/components/extent-words";
@@ -216,7 +216,7 @@ function Sheet({ piece, shown, dated: { dates, now }, work, standing }: SheetPro
           </thead>
           <tbody>
             {acts.map((act) => (
-              <Row key={act.number} act={act} places={places} menu={menu} dates={coatDates(act, { work, dates, standing, now })} />
+              <Row key={act.number} act={act} places={places} menu={menu} dates={coatDates(act, { work, own: dates?.usual ?? null, standing, now })} />
             ))}
           </tbody>
         </table>

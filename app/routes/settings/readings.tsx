@@ -2,9 +2,9 @@ import { useState } from "react";
 import type { ApexOptions } from "apexcharts";
 import { format } from "date-fns";
 import { FileUp, Thermometer } from "lucide-react";
-import { roomOfReadings } from "#core/drying/readings";
+import { roomOfReadings, thinned } from "#core/drying/readings";
 import type { Reading, RoomOfReadings } from "#core/drying/readings";
-import { simulatedThermohygrometer } from "#core/drying/simulated-thermohygrometer";
+import { MADE_UP_ROOM, simulatedThermohygrometer } from "#core/drying/simulated-thermohygrometer";
 import type { Room } from "#core/piece/piece";
 import { sayDuration } from "#core/units/duration";
 import { Chart } from "~/components/chart";
@@ -21,7 +21,6 @@ const MS_PER_HOUR = 3_600_000;
 /** Days the made-up one has stood there, and how often it was read. */
 const MADE_UP_HOURS = 72;
 const READ_EACH_MS = MS_PER_HOUR / 4;
-const MADE_UP = { dayC: 17, nightC: 11, relativeHumidity: 0.72, noiseC: 0.2, dropouts: 0.05 };
 /** Points of the chart, at most: each is the mean of its stretch. */
 const MOST_POINTS = 72;
 /** A time without a reading that is told, minutes. */
@@ -34,7 +33,7 @@ const hourOf = (instant: number) => new Date(instant).getHours();
 
 async function madeUp(now: number): Promise<readonly Reading[]> {
   const start = now - MADE_UP_HOURS * MS_PER_HOUR;
-  const meter = simulatedThermohygrometer(1, start, MADE_UP);
+  const meter = simulatedThermohygrometer(1, start, { ...MADE_UP_ROOM, hourOf });
   const all: (Reading | null)[] = [];
   for (let at = start; at <= now; at += READ_EACH_MS) all.push(await meter.read(at));
   return all.flatMap((one) => one ?? []);
@@ -109,18 +108,8 @@ function Told({ measured: { from, readings, room }, known, add }: { measured: Me
   );
 }
 
-/** Stretches of readings, each with its means. */
-function stretches(readings: readonly Reading[]): readonly Reading[] {
-  const size = Math.max(1, Math.ceil(readings.length / MOST_POINTS));
-  return Array.from({ length: Math.ceil(readings.length / size) }, (_unused, k) => {
-    const part = readings.slice(k * size, (k + 1) * size);
-    const mean = (pick: (one: Reading) => number) => part.reduce((sum, one) => sum + pick(one), 0) / part.length;
-    return { at: part[0]!.at, temperatureC: mean((one) => one.temperatureC), relativeHumidity: mean((one) => one.relativeHumidity) };
-  });
-}
-
 function Course({ readings }: { readings: readonly Reading[] }) {
-  const points = stretches(readings);
+  const points = thinned(readings, MOST_POINTS);
   const axis = (title: string, opposite: boolean) => ({
     title: { text: title },
     opposite,

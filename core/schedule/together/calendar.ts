@@ -1,6 +1,6 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
 import type { StepId } from "../../catalogue/ids";
-import { dateOf, dayLater, instantOf, MS_PER_MIN, sittingsFrom } from "../free-hours";
+import { dateOf, dayLater, instantOf, MS_PER_MIN, sittingsFrom, weekdayOf } from "../free-hours";
 import type { FreeHours } from "../free-hours";
 import type { Stint } from "./dispatch";
 import { begunAt } from "./kept-sittings";
@@ -89,9 +89,31 @@ export interface Calendar {
   readonly gapMin: number;
 }
 
+/** A task, and when it begins. */
+export interface TaskBegin {
+  readonly piece: string;
+  readonly task: string;
+  /** Instant, ms. */
+  readonly at: number;
+}
+
+/** The tasks of an act. */
+export function tasksIn({ parts }: Pick<DayAct, "parts">): readonly TaskBegin[] {
+  return parts.flatMap(({ piece, tasks, starts }) => tasks.map((task, k) => ({ piece, task, at: starts[k]! })));
+}
+
+/** When each task begins: of what goes over several sittings, the first of them. */
+export function beginsOf({ days }: Pick<Calendar, "days">): readonly TaskBegin[] {
+  const found = new Map<string, TaskBegin>();
+  for (const one of days.flatMap(({ sittings }) => sittings.flatMap(({ acts }) => acts.flatMap(tasksIn)))) {
+    const key = `${one.piece}/${one.task}`;
+    if (!found.has(key)) found.set(key, one);
+  }
+  return [...found.values()];
+}
+
 /** One stretch is followed by the next at once. */
 const NO_BREAK_MS = MS_PER_MIN;
-const DAYS_A_WEEK = 7;
 
 interface Laid {
   readonly stint: Stint;
@@ -207,7 +229,7 @@ function weeksOf(days: readonly CalendarDay[]): readonly WeekLoad[] {
  * @example mondayOf("2026-11-29") // "2026-11-23"
  */
 export function mondayOf(date: string): string {
-  return dayLater(date, -((new Date(`${date}T00:00:00Z`).getUTCDay() + DAYS_A_WEEK - 1) % DAYS_A_WEEK));
+  return dayLater(date, -weekdayOf(date));
 }
 
 const pieceNames = ({ network }: Together, { pieces, ...load }: Overload) => ({ ...load, pieces: pieces.map((index) => network.pieces[index]!.id) });

@@ -38,8 +38,8 @@ export interface Node {
   readonly count: number;
   /** So long it is in the oven or the kiln, from its begin, ms; 0: not at all. */
   readonly ovenMs: number;
-  /** So long it stands wet on the rack after its end, ms. */
-  readonly wetMs: number;
+  /** So long nothing may touch it after its end, ms: until what comes next of it may be done, or it may be handled. */
+  readonly dryMs: number;
   readonly task: Task;
   readonly ms: number;
   /** It may be broken off at multiples of this, ms; Infinity: it is done in one go. */
@@ -116,8 +116,13 @@ interface Load {
 /** Loads all pieces together may go in: more nobody dates. */
 export const MOST_LOADS = 400;
 
+/** With so little room the pieces would go in more loads than anybody dates. */
+export function isTooLittleRoom(pieces: readonly Pick<PieceWork, "count" | "work">[], places: Places): boolean {
+  return pieces.reduce((sum, piece) => sum + loadCount(piece, places), 0) > MOST_LOADS;
+}
+
 /** In how many loads a batch goes for which there is no room at once. */
-export function loadCount({ count, work }: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
+function loadCount({ count, work }: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
   const most = Math.min(rack, work.tasks.some((task) => task.oven) ? oven : Infinity);
   return Math.max(1, Math.ceil(count / most));
 }
@@ -208,9 +213,7 @@ export function networkOf(pieces: readonly PieceWork[], careful = false, room: P
   };
   const afters = new Map<number, number>();
   for (const { node, afterMs } of ready.flat()) afters.set(node, Math.max(afterMs, afters.get(node) ?? 0));
-  /** What waits for its next coat stands on the rack; what cools does in the oven. */
-  const wet = (index: number): number => {
-    if (drafts[index]!.ovenMs > 0) return 0;
+  const dry = (index: number): number => {
     const waits = next[index]!.flatMap((follower) => drafts[follower]!.arcs.filter(({ from }) => from === index).map(({ waitMs }) => waitMs));
     return Math.max(0, afters.get(index) ?? 0, ...waits);
   };
@@ -218,6 +221,6 @@ export function networkOf(pieces: readonly PieceWork[], careful = false, room: P
     pieces,
     ready,
     cured: after("cured"),
-    nodes: drafts.map((draft, index) => ({ ...draft, next: next[index]!, tailMs: tail(index), goMs: go(index), wetMs: wet(index) })),
+    nodes: drafts.map((draft, index) => ({ ...draft, next: next[index]!, tailMs: tail(index), goMs: go(index), dryMs: dry(index) })),
   };
 }

@@ -1,6 +1,6 @@
 import type { Node, Places } from "./network";
 
-/** Bakes of one heat that are put in within so long of the first share its load, ms. */
+/** Bakes of one heat that are put in within so long of the first share its load, ms [judgement of this project]. */
 const ONE_LOAD_MS = 30 * 60_000;
 
 /** What is in the oven at once. */
@@ -28,9 +28,9 @@ export class RoomFor {
    * @param leastMs of work before any of it stands wet: all that is left, or a part
    */
   from(index: number, at: number, leastMs: number): number {
-    const { ovenMs, wetMs } = this.nodes[index]!;
+    const { ovenMs, dryMs } = this.nodes[index]!;
     if (ovenMs > 0) return this.ovenFrom(index, at);
-    return wetMs > 0 && this.places.rack !== undefined ? this.rackFrom(index, at, leastMs) : at;
+    return dryMs > 0 && this.places.rack !== undefined ? this.rackFrom(index, at, leastMs) : at;
   }
 
   /** With several hands a later load may be known before an earlier one is put in: all of them are looked at. */
@@ -63,14 +63,14 @@ export class RoomFor {
 
   /** A stretch of work was done. */
   done(index: number, from: number, to: number): void {
-    const { ovenMs, wetMs, load, count, like } = this.nodes[index]!;
+    const { ovenMs, dryMs, load, count, like } = this.nodes[index]!;
     if (ovenMs > 0) {
-      const load = this.bakes.find((one) => one.from < from + ovenMs && from < one.until && this.shares(index, one, from));
-      if (load) {
-        load.count += count;
-        load.until = Math.max(load.until, from + ovenMs);
+      const baking = this.bakes.find((one) => one.from < from + ovenMs && from < one.until && this.shares(index, one, from));
+      if (baking) {
+        baking.count += count;
+        baking.until = Math.max(baking.until, from + ovenMs);
       } else this.bakes.push({ like, from, until: from + ovenMs, count });
-    }
-    if (wetMs > 0) this.standing.set(load, { until: Math.max(to + wetMs, this.standing.get(load)?.until ?? 0), count });
+      // What cools does so in the oven, and not on the rack.
+    } else if (dryMs > 0) this.standing.set(load, { until: Math.max(to + dryMs, this.standing.get(load)?.until ?? 0), count });
   }
 }

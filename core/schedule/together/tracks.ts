@@ -22,26 +22,12 @@ interface Span {
 /** Spans in order, those that touch as one. */
 function joined(spans: readonly Span[]): readonly Span[] {
   const out: { from: number; to: number }[] = [];
-  for (const { from, to } of spans) {
+  for (const { from, to } of [...spans].sort((a, b) => a.from - b.from)) {
     const before = out.at(-1);
     if (before && from <= before.to) before.to = Math.max(before.to, to);
     else out.push({ from, to });
   }
   return out;
-}
-
-/** When a piece is to be left alone after each stretch of work: until what comes next of it may be touched, or it may be handled. */
-function dryingOf(together: Together, piece: number, ends: ReadonlyMap<number, number>): PieceTrack["drying"] {
-  const { nodes, ready } = together.network;
-  const spans = [...ends].flatMap(([index, end]) => {
-    const node = nodes[index]!;
-    if (node.piece !== piece) return [];
-    const waits = node.next.flatMap((follower) => nodes[follower]!.arcs.filter(({ from }) => from === index).map(({ waitMs }) => waitMs));
-    const last = ready[piece]!.filter((one) => one.node === index).map(({ afterMs }) => afterMs);
-    const ms = Math.max(0, ...waits, ...last);
-    return ms > 0 ? [{ from: end, to: end + ms }] : [];
-  });
-  return joined(spans.sort((a, b) => a.from - b.from));
 }
 
 /**
@@ -58,7 +44,12 @@ export function tracksOf(together: Together, start: number): readonly PieceTrack
   return network.pieces.map(({ id, due }, piece) => ({
     piece: id,
     touched: joined(stints.filter(({ node }) => network.nodes[node]!.piece === piece)),
-    drying: dryingOf(together, piece, ends).filter(({ to }) => to > start),
+    drying: joined(
+      [...ends].flatMap(([index, end]) => {
+        const node = network.nodes[index]!;
+        return node.piece === piece && node.dryMs > 0 ? [{ from: end, to: end + node.dryMs }] : [];
+      }),
+    ).filter(({ to }) => to > start),
     handle: handle[piece]!,
     cured: cured[piece]!,
     due,

@@ -1,3 +1,4 @@
+import { tasksIn } from "./calendar";
 import type { Calendar, CalendarDay, DayAct } from "./calendar";
 
 /** A piece that is ready at another time than before. */
@@ -26,7 +27,7 @@ function daysOf(days: readonly CalendarDay[]): ReadonlyMap<string, string> {
   return found;
 }
 
-const keysOf = ({ parts }: Pick<DayAct, "parts">) => parts.flatMap(({ piece, tasks }) => tasks.map((task) => `${piece}/${task}`));
+const keysOf = (act: DayAct) => tasksIn(act).map(({ piece, task }) => `${piece}/${task}`);
 
 /** Readiness that moves by less is not told, ms. */
 const HARDLY_MS = 2 * 3_600_000;

@@ -1,7 +1,7 @@
-import { taskId } from "#core/coating/facts/task";
-import type { Work } from "#core/coating/facts/task";
-import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { DatesView } from "./dates.client";
+import { taskId } from "../coating/facts/task";
+import type { Work } from "../coating/facts/task";
+import type { ToldAct } from "../coating/explain/told-acts";
+import type { Dates } from "./date-work";
 
 /** A coat on its day. */
 export interface CoatDate {
@@ -14,7 +14,8 @@ export interface CoatDate {
 /** What is known of when a piece is worked at. */
 export interface Dated {
   readonly work: Work | null;
-  readonly dates: DatesView["dates"];
+  /** Of its own, in the free hours; null where it cannot be dated. */
+  readonly own: Dates | null;
   /** Dates that stand in the calendar, by task. */
   readonly standing: ReadonlyMap<string, number>;
   /** Instant, ms: dates before it have slipped. */
@@ -26,10 +27,10 @@ export interface Dated {
  *
  * @returns each coat once a sitting, or each half of it where they are laid in several, in order; none where nothing can be dated, or it is done
  */
-export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, dates, standing, now }: Dated): readonly CoatDate[] {
+export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, own: dates, standing, now }: Dated): readonly CoatDate[] {
   const ids = new Set<string>(stepIds);
   const isStanding = [...standing.values()].some((at) => at >= now);
-  const own = new Map((dates?.usual?.items ?? []).filter(({ part = 1 }) => part === 1).map(({ task, from }) => [task.id, from]));
+  const own = new Map((dates?.items ?? []).filter(({ part = 1 }) => part === 1).map(({ task, from }) => [task.id, from]));
   const found = new Map<string, CoatDate>();
   for (const { id, stepId, coat, half } of work?.tasks ?? []) {
     const from = isStanding ? standing.get(id) : own.get(id);

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
-import type { StepId } from "#core/catalogue/ids";
-import type { Task } from "#core/coating/facts/task";
-import { coatDates } from "./sheet-dates";
-import type { Dated } from "./sheet-dates";
+import type { StepId } from "../catalogue/ids";
+import type { Task } from "../coating/facts/task";
+import { coatDates } from "./coat-dates";
+import type { Dated } from "./coat-dates";
 
 const HOUR = 3_600_000;
 const task = (coat: number, half?: "first" | "second"): Task => ({
@@ -17,7 +17,7 @@ const task = (coat: number, half?: "first" | "second"): Task => ({
 const tasks = [task(1, "first"), task(1, "second"), task(2)];
 const dated = (more: Partial<Dated>): Dated => ({
   work: { tasks, milestones: [] },
-  dates: { usual: { items: tasks.map((one, k) => ({ task: one, from: k * HOUR, to: k * HOUR + 1 })) } } as never,
+  own: { items: tasks.map((one, k) => ({ task: one, from: k * HOUR, to: k * HOUR + 1 })) } as never,
   standing: new Map(),
   now: 0,
   ...more,
@@ -31,7 +31,7 @@ describe("when each coat of an act is laid", () => {
       { coat: 2, from: 2 * HOUR },
     ]);
     const apart = [0, 24 * HOUR, 48 * HOUR].map((from, k) => ({ task: tasks[k]!, from, to: from + 1 }));
-    expect(coatDates(act, dated({ dates: { usual: { items: apart } } as never })).map(({ half }) => half)).toEqual(["first", "second", undefined]);
+    expect(coatDates(act, dated({ own: { items: apart } as never })).map(({ half }) => half)).toEqual(["first", "second", undefined]);
     expect(coatDates(act, dated({ now: HOUR })).map(({ from }) => from)).toEqual([HOUR, 2 * HOUR]);
     expect(coatDates({ stepIds: ["seal" as StepId] }, dated({}))).toEqual([]);
   });
