@@ -54,7 +54,7 @@ export function DayField({ label, value, today, min, save }: Props) {
           <CalendarSearch aria-hidden size={20} />
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content align="end" sideOffset={4} className="note z-30 p-2" aria-label={`${label}: pick a day`}>
+          <Popover.Content align="end" sideOffset={4} collisionPadding={8} className="note z-30 p-2" aria-label={`${label}: pick a day`}>
             <Suspense fallback={<p role="status">Laying the days out…</p>}>
               <DayPick value={value} today={today} {...(min === undefined ? {} : { min })} pick={pick} />
             </Suspense>

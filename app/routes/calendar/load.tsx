@@ -5,11 +5,14 @@ import { MIN_PER_HOUR } from "#core/units/duration";
 import { Chart } from "~/components/chart";
 
 const MOST_WEEKS = 8;
+const LEAST_WEEKS = 4;
 const hoursOf = (min: number) => Math.round((min / MIN_PER_HOUR) * 10) / 10;
 
 /** Hours of work against hours that are free, week by week. */
 export function Load({ weeks }: { weeks: readonly WeekLoad[] }) {
-  const shown = weeks.slice(0, MOST_WEEKS);
+  // A week without work after the last says that it is over; more of them say nothing.
+  const last = weeks.findLastIndex(({ busyMin }) => busyMin > 0);
+  const shown = weeks.slice(0, Math.min(MOST_WEEKS, Math.max(LEAST_WEEKS, last + 2)));
   const names = shown.map(({ date }) => format(parseISO(date), "d MMM"));
   const options: ApexOptions = {
     colors: ["var(--act)", "var(--soft)"],

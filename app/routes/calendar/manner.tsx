@@ -18,7 +18,7 @@ const GOAL_CHOICES = [
 ];
 
 const ROOMS = [
-  { field: "rackPlaces", label: "Wet pieces there is room for" },
+  { field: "rackPlaces", label: "Room for wet pieces" },
   { field: "ovenPlaces", label: "Pieces in the oven at once" },
 ] as const;
 

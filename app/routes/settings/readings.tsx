@@ -10,6 +10,7 @@ import { sayDuration } from "#core/units/duration";
 import { Chart } from "~/components/chart";
 import { FileButton } from "~/components/file-button";
 import { timeZoneHere } from "~/components/time-zone";
+import { useWidth } from "~/components/use-width";
 
 interface Measured {
   readonly from: string;
@@ -23,6 +24,8 @@ const MADE_UP_HOURS = 72;
 const READ_EACH_MS = MS_PER_HOUR / 4;
 /** Points of the chart, at most: each is the mean of its stretch. */
 const MOST_POINTS = 72;
+/** From here on there is room for more than three times under the chart, px. */
+const WIDE_PX = 480;
 /** A time without a reading that is told, minutes. */
 const TOLD_GAP_MIN = 120;
 const percent = (share: number) => Math.round(share * 100);
@@ -110,6 +113,7 @@ function Told({ measured: { from, readings, room }, known, add }: { measured: Me
 
 function Course({ readings }: { readings: readonly Reading[] }) {
   const points = thinned(readings, MOST_POINTS);
+  const [place, width] = useWidth<HTMLDivElement>(WIDE_PX);
   const axis = (title: string, opposite: boolean) => ({
     title: { text: title },
     opposite,
@@ -118,21 +122,27 @@ function Course({ readings }: { readings: readonly Reading[] }) {
   const options: ApexOptions = {
     colors: ["var(--act)", "var(--soft)"],
     stroke: { width: [3, 2], curve: "straight", dashArray: [0, 5] },
-    xaxis: { categories: points.map(({ at }) => format(at, "EEE HH:mm")), tickAmount: 5, labels: { rotate: 0, hideOverlappingLabels: true } },
+    xaxis: {
+      categories: points.map(({ at }) => format(at, "EEE HH:mm")),
+      tickAmount: width < WIDE_PX ? 2 : 5,
+      labels: { rotate: 0, hideOverlappingLabels: true },
+    },
     yaxis: [axis("°C", false), axis("damp, %", true)],
     legend: { position: "top", horizontalAlign: "left" },
   };
   const [first, last] = [points[0]!, points.at(-1)!];
   return (
-    <Chart
-      type="line"
-      height={240}
-      options={options}
-      series={[
-        { name: "temperature", data: points.map(({ temperatureC }) => Math.round(temperatureC * 10) / 10) },
-        { name: "damp", data: points.map(({ relativeHumidity }) => percent(relativeHumidity)) },
-      ]}
-      says={`Temperature and dampness from ${format(first.at, "EEEE HH:mm")} to ${format(last.at, "EEEE HH:mm")}.`}
-    />
+    <div ref={place}>
+      <Chart
+        type="line"
+        height={240}
+        options={options}
+        series={[
+          { name: "temperature", data: points.map(({ temperatureC }) => Math.round(temperatureC * 10) / 10) },
+          { name: "damp", data: points.map(({ relativeHumidity }) => percent(relativeHumidity)) },
+        ]}
+        says={`Temperature and dampness from ${format(first.at, "EEEE HH:mm")} to ${format(last.at, "EEEE HH:mm")}.`}
+      />
+    </div>
   );
 }
