@@ -88,7 +88,8 @@ const api: PlanWorkerApi = {
   },
   dates: (of, wanted) => {
     const { shown, work, done } = viewOf(of, true);
-    return shown && work ? { ...datesOf(work, { ...wanted, done }), shown } : null;
+    if (!shown || !work) return null;
+    return { ...datesOf(work, { ...wanted, done, count: of.piece.count ?? 1 }), shown };
   },
   atTable: (of) => {
     const { shown, work, done } = firstViewOf(of);

@@ -4,8 +4,9 @@ import type { ProductClass } from "../catalogue/product-class";
 import { memory } from "../catalogue/provenance";
 import type { Room } from "../piece/piece";
 import { MIN_PER_DAY } from "../units/duration";
+import { airsOf } from "./day-night";
 import { HUMID, roomFaults, STALLS_BELOW_C } from "./room-limits";
-import type { RoomFaults } from "./room-limits";
+import type { RoomFault, RoomFaults } from "./room-limits";
 import { stagesIn, touchLaw } from "./stages";
 import type { StageRange, Stages } from "./stages";
 
@@ -143,25 +144,29 @@ function stagesOf(ask: DryingAsk, wet: number | null): FilmStages | null {
   };
 }
 
-function roomFindings({ cold, humid, dew, hot }: RoomFaults, room: Room): readonly DryingFinding[] {
-  const here = `${room.temperatureC} °C`;
-  const damp = `${Math.round(room.relativeHumidity * 100)} %`;
-  const all: readonly (DryingFinding | null)[] = [
-    cold && { code: "too-cold", severity: cold, message: `at ${here} the film does not knit together`, help: "Warm the room and the piece to about 20 °C." },
-    humid && { code: "too-humid", severity: humid, message: `at ${damp} water hardly leaves it`, help: "Air, warm or dry the room, or wait for a drier day." },
-    dew
-      ? { code: "dew", severity: "warn", message: "the surface may sweat: it is nearly at the dew point", help: "Warm the piece and the room, or dry the air." }
-      : null,
-    hot && { code: "too-hot-sun", severity: hot, message: `at ${here} it dries before it can level`, help: "Work in the shade and in the cool of the day." },
+const hereOf = ({ air, byNight }: RoomFault) => `${air.temperatureC} °C${byNight ? " by night" : ""}`;
+const dampOf = ({ air, byNight }: RoomFault) => `${Math.round(air.relativeHumidity * 100)} %${byNight ? " by night" : ""}`;
+
+function roomFindings({ cold, humid, dew, hot }: RoomFaults): readonly DryingFinding[] {
+  const told: readonly (readonly [RoomFault | null, DryingFinding["code"], (fault: RoomFault) => string, string])[] = [
+    [cold, "too-cold", (fault) => `at ${hereOf(fault)} the film does not knit together`, "Warm the room and the piece to about 20 °C."],
+    [humid, "too-humid", (fault) => `at ${dampOf(fault)} water hardly leaves it`, "Air, warm or dry the room, or wait for a drier day."],
+    [
+      dew,
+      "dew",
+      ({ byNight }) => `the surface may sweat${byNight ? " by night" : ""}: it is nearly at the dew point`,
+      "Warm the piece and the room, or dry the air.",
+    ],
+    [hot, "too-hot-sun", (fault) => `at ${hereOf(fault)} it dries before it can level`, "Work in the shade and in the cool of the day."],
   ];
-  return all.filter((one) => one !== null);
+  return told.flatMap(([fault, code, message, help]) => (fault ? [{ code, severity: fault.severity, message: message(fault), help }] : []));
 }
 
 function filmFindings({ product, room, marks }: DryingAsk, wet: number | null): readonly DryingFinding[] {
   const { by } = product.drying;
   const most = product.film.maxWetMicrons;
   const all: readonly (DryingFinding | null)[] = [
-    by === "reaction" && room.temperatureC < STALLS_BELOW_C
+    by === "reaction" && airsOf(room).some(({ temperatureC }) => temperatureC < STALLS_BELOW_C)
       ? {
           code: "stalls",
           severity: "stop",
@@ -177,7 +182,7 @@ function filmFindings({ product, room, marks }: DryingAsk, wet: number | null): 
           help: "Lay two thin coats, or smaller marks.",
         }
       : null,
-    by === "solvent" && room.relativeHumidity > HUMID.warn
+    by === "solvent" && airsOf(room).some(({ relativeHumidity }) => relativeHumidity > HUMID.warn)
       ? {
           code: "blooms",
           severity: "warn",
@@ -197,9 +202,5 @@ function filmFindings({ product, room, marks }: DryingAsk, wet: number | null): 
  */
 export function dryingOf(ask: DryingAsk): DryingAnswer {
   const wet = wetOf(ask);
-  return {
-    wetMicrons: wet,
-    stages: stagesOf(ask, wet),
-    findings: [...roomFindings(roomFaults(ask.product.drying, ask.room), ask.room), ...filmFindings(ask, wet)],
-  };
+  return { wetMicrons: wet, stages: stagesOf(ask, wet), findings: [...roomFindings(roomFaults(ask.product.drying, ask.room)), ...filmFindings(ask, wet)] };
 }

@@ -1,5 +1,6 @@
-import type { Room } from "../piece/piece";
+import type { Air, Room } from "../piece/piece";
 import { evaporationFactor } from "./air";
+import { NIGHT } from "./day-night";
 
 /** What a thermo-hygrometer shows at an instant. */
 export interface Reading {
@@ -22,8 +23,6 @@ export interface Thermohygrometer {
   readonly read: (at: number) => Promise<Reading | null>;
 }
 
-type Air = Pick<Room, "temperatureC" | "relativeHumidity">;
-
 /** A room as its readings have it. */
 export interface RoomOfReadings {
   /** The steady air in which things dry as fast as they did in the measured one, on the whole. */
@@ -44,8 +43,6 @@ export interface RoomOfReadings {
   readonly longestGapMin: number;
 }
 
-/** Hours of the clock that are night in a room. */
-const NIGHT = { from: 22, to: 7 } as const;
 const MS_PER_MIN = 60_000;
 const BISECTIONS = 40;
 
@@ -113,4 +110,26 @@ export function roomOfReadings(readings: readonly Reading[], hourOf: (instant: n
     to: sorted.at(-1)!.at,
     longestGapMin: Math.max(0, ...sorted.slice(1).map(({ at }, k) => (at - sorted[k]!.at) / MS_PER_MIN)),
   };
+}
+
+/** By night it is another air from so much on: less is the meter's, °C and share. */
+const ANOTHER = { temperatureC: 1, relativeHumidity: 0.05 } as const;
+/** Air as a person would note it: half degrees, whole per cent. */
+const noted = ({ temperatureC, relativeHumidity }: Air): Air => ({
+  temperatureC: Math.round(temperatureC * 2) / 2,
+  relativeHumidity: Math.round(relativeHumidity * 100) / 100,
+});
+
+/**
+ * The room that is taken from readings: by day and by night where both are known and differ, else the steady air.
+ *
+ * @returns in still air, to half a degree and a whole per cent
+ */
+export function roomTaken({ day, night, steady }: Pick<RoomOfReadings, "day" | "night" | "steady">): Room {
+  const differ =
+    day !== null &&
+    night !== null &&
+    (Math.abs(day.temperatureC - night.temperatureC) >= ANOTHER.temperatureC ||
+      Math.abs(day.relativeHumidity - night.relativeHumidity) >= ANOTHER.relativeHumidity);
+  return differ ? { ...noted(day), airflow: "still", night: noted(night) } : { ...noted(steady), airflow: "still" };
 }

@@ -1,5 +1,6 @@
 import type { ProductClass } from "../catalogue/product-class";
 import type { Room } from "../piece/piece";
+import { dayAndNight, NIGHT_SHARE } from "./day-night";
 import { AIR_SPEED, evaporationFactor, STANDARD_ROOM } from "./air";
 import type { RoomFactor } from "./air";
 
@@ -15,12 +16,47 @@ function solventFactor(room: Room): RoomFactor {
   return { fast: warmth * air, slow: warmth };
 }
 
+/** What makes a film dry. */
+export type DryingBy = ProductClass["drying"]["by"];
+
 /**
- * How a class's times change in this room, by what makes it dry.
+ * How a class's times change in this room, by what makes it dry. Of a room that is another by night it is the mean over the day: rates are averaged, and
+ * an hour in which nothing dries counts for nothing.
  *
  * @returns factors on its times; null when it will not dry here
  */
-export function roomFactor(by: ProductClass["drying"]["by"], room: Room): RoomFactor | null {
+export function roomFactor(by: DryingBy, room: Room): RoomFactor | null {
+  const { day, night } = dayAndNight(room);
+  if (!night) return steadyFactor(by, room);
+  const [one, other] = [steadyFactor(by, day), steadyFactor(by, night)];
+  if (!one && !other) return null;
+  const mean = (pick: (factor: RoomFactor) => number) => 1 / ((1 - NIGHT_SHARE) * rateOf(one, pick) + NIGHT_SHARE * rateOf(other, pick));
+  return { fast: mean(({ fast }) => fast), slow: mean(({ slow }) => slow) };
+}
+
+const rateOf = (factor: RoomFactor | null, pick: (factor: RoomFactor) => number) => (factor ? 1 / pick(factor) : 0);
+
+/** How fast it dries by day and by night, against the mean of both; null where the night is as the day. */
+export interface DayNightRates {
+  readonly day: number;
+  readonly night: number;
+}
+
+/**
+ * How fast drying goes by day and by night in a room, against its mean: what `roomFactor` gives is this times as fast.
+ *
+ * @param careful at the slow end of the range
+ * @returns null where the night is as the day, or nothing ever dries
+ */
+export function dayNightRates(by: DryingBy, room: Room, careful: boolean): DayNightRates | null {
+  const { day, night } = dayAndNight(room);
+  const mean = night && roomFactor(by, room);
+  if (!mean) return null;
+  const pick = ({ fast, slow }: RoomFactor) => (careful ? slow : fast);
+  return { day: pick(mean) * rateOf(steadyFactor(by, day), pick), night: pick(mean) * rateOf(steadyFactor(by, night), pick) };
+}
+
+function steadyFactor(by: DryingBy, room: Room): RoomFactor | null {
   switch (by) {
     case "evaporation":
       return evaporationFactor(room);

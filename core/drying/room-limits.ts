@@ -1,7 +1,8 @@
 import { memory, practice, published } from "../catalogue/provenance";
 import type { DryingValues } from "../catalogue/product-class";
-import type { Room } from "../piece/piece";
+import type { Air, Room } from "../piece/piece";
 import { dewPointC } from "./air";
+import { dayAndNight } from "./day-night";
 import { roomFactor } from "./room-factor";
 
 /** Labels mostly say 10 °C; a room people work in is 20. */
@@ -14,26 +15,44 @@ export const DEW_SOURCE = published("ISO 8502-4 guidance: surface at least 3 °C
 /** Below this a film that sets by reaction may stall, °C [handbook §10]. */
 export const STALLS_BELOW_C = memory(15).value;
 
+/** One thing that is wrong with a room. */
+export interface RoomFault {
+  readonly severity: "warn" | "stop";
+  /** The air that is at fault. */
+  readonly air: Air;
+  /** It is so by night only: what is laid in the morning gets past the worst of it. */
+  readonly byNight: boolean;
+}
+
+export const ROOM_FAULTS = ["cold", "humid", "dew", "hot"] as const;
+
 /** What is wrong with a room for one film, by the product's own limits where it has them. */
-export interface RoomFaults {
-  readonly cold: "warn" | "stop" | null;
-  readonly humid: "warn" | "stop" | null;
-  readonly dew: boolean;
-  readonly hot: "warn" | "stop" | null;
+export type RoomFaults = Readonly<Record<(typeof ROOM_FAULTS)[number], RoomFault | null>>;
+
+type Limits = Pick<DryingValues, "minC" | "maxC" | "by">;
+
+function steadyFaults({ minC, maxC = Infinity, by }: Limits, air: Room, byNight: boolean): RoomFaults {
+  const { temperatureC, relativeHumidity } = air;
+  const never = roomFactor(by, air) === null;
+  // By night it is a caution: it can be laid in the morning, or kept warm.
+  const fault = (stop: boolean, warn: boolean): RoomFault | null => (stop || warn ? { severity: stop && !byNight ? "stop" : "warn", air, byNight } : null);
+  return {
+    cold: fault(temperatureC < minC, temperatureC < COLD_C),
+    humid: fault(never || relativeHumidity > HUMID.stop, relativeHumidity > HUMID.warn),
+    dew: fault(false, temperatureC - dewPointC(temperatureC, relativeHumidity) < DEW_MARGIN_K),
+    hot: fault(temperatureC > maxC || temperatureC > HOT_C.stop, temperatureC > HOT_C.warn),
+  };
 }
 
 /**
- * Whether a film may dry in a room. Each limit stands by itself.
+ * Whether a film may dry in a room. Each limit stands by itself, during the whole of its drying: by night too.
  *
  * @param drying of the product
  */
-export function roomFaults({ minC, maxC = Infinity, by }: Pick<DryingValues, "minC" | "maxC" | "by">, room: Room): RoomFaults {
-  const { temperatureC, relativeHumidity } = room;
-  const never = roomFactor(by, room) === null;
-  return {
-    cold: temperatureC < minC ? "stop" : temperatureC < COLD_C ? "warn" : null,
-    humid: never || relativeHumidity > HUMID.stop ? "stop" : relativeHumidity > HUMID.warn ? "warn" : null,
-    dew: temperatureC - dewPointC(temperatureC, relativeHumidity) < DEW_MARGIN_K,
-    hot: temperatureC > maxC || temperatureC > HOT_C.stop ? "stop" : temperatureC > HOT_C.warn ? "warn" : null,
-  };
+export function roomFaults(drying: Limits, room: Room): RoomFaults {
+  const { day, night } = dayAndNight(room);
+  const byDay = steadyFaults(drying, day, false);
+  if (!night) return byDay;
+  const byNight = steadyFaults(drying, night, true);
+  return { cold: byDay.cold ?? byNight.cold, humid: byDay.humid ?? byNight.humid, dew: byDay.dew ?? byNight.dew, hot: byDay.hot ?? byNight.hot };
 }

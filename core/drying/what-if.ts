@@ -1,6 +1,7 @@
 import { memory } from "../catalogue/provenance";
-import type { Room } from "../piece/piece";
+import type { Air, Room } from "../piece/piece";
 import { saturationHpa } from "./air";
+import { airsOf } from "./day-night";
 import { dryingOf } from "./film-drying";
 import type { DryingAsk, Wait } from "./film-drying";
 
@@ -26,19 +27,34 @@ const DRIED_RH = memory(0.5).value;
 const WORTH_MIN = 5;
 
 /** The same air, warmed: it holds as much water, and is drier for it. */
-export function warmedTo(room: Room, temperatureC: number): Room {
-  const water = room.relativeHumidity * saturationHpa(room.temperatureC);
-  return { ...room, temperatureC, relativeHumidity: Math.min(1, water / saturationHpa(temperatureC)) };
+export function warmedTo<A extends Air>(air: A, temperatureC: number): A {
+  const water = air.relativeHumidity * saturationHpa(air.temperatureC);
+  return { ...air, temperatureC, relativeHumidity: Math.min(1, water / saturationHpa(temperatureC)) };
 }
 
-function changed(room: Room, remedy: Remedy): Room | null {
+/** The same room with its air made another, by day and by night; where the night is left over it is as the day. */
+function madeOther(room: Room, other: <A extends Air>(air: A) => A): Room {
+  return room.night ? { ...other(room), night: other(room.night) } : other(room);
+}
+
+/**
+ * A room with something done about it, by day and by night.
+ *
+ * @returns null where it is so already
+ */
+export function remedied(room: Room, remedy: Remedy): Room | null {
+  const airs = airsOf(room);
   switch (remedy) {
     case "warmer":
-      return room.temperatureC < WARMED_C ? warmedTo(room, WARMED_C) : null;
+      return airs.some(({ temperatureC }) => temperatureC < WARMED_C)
+        ? madeOther(room, (air) => (air.temperatureC < WARMED_C ? warmedTo(air, WARMED_C) : air))
+        : null;
     case "fan":
       return room.airflow === "fan" ? null : { ...room, airflow: "fan" };
     case "drier":
-      return room.relativeHumidity > DRIED_RH ? { ...room, relativeHumidity: DRIED_RH } : null;
+      return airs.some(({ relativeHumidity }) => relativeHumidity > DRIED_RH)
+        ? madeOther(room, (air) => ({ ...air, relativeHumidity: Math.min(air.relativeHumidity, DRIED_RH) }))
+        : null;
   }
 }
 
@@ -56,7 +72,7 @@ function waitedFor(ask: DryingAsk): Wait | null {
 export function whatIf(ask: DryingAsk): readonly WhatIf[] {
   const now = waitedFor(ask);
   const found = REMEDIES.flatMap((remedy): WhatIf[] => {
-    const room = changed(ask.room, remedy);
+    const room = remedied(ask.room, remedy);
     const takes = room && waitedFor({ ...ask, room });
     if (!room || !takes) return [];
     const saves = now && { typicalMin: now.typicalMin - takes.typicalMin, cautiousMin: now.cautiousMin - takes.cautiousMin };

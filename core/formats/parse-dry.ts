@@ -1,23 +1,16 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
-import { AIRFLOWS } from "../catalogue/vocabulary";
 import { dryingOf } from "../drying/film-drying";
 import { whatIf } from "../drying/what-if";
-import { ROOM_TEMPERATURE_C } from "../piece/piece";
 import type { Room } from "../piece/piece";
 import { checkShape } from "./check-shape";
 import { bad, good } from "./problem";
+import { roomSchema } from "./room-schema";
 import type { Parsed } from "./problem";
 
 const DRY_SCHEMA = Joi.object({
   product: Joi.string().max(80).required(),
-  room: Joi.object({
-    temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most).required(),
-    relativeHumidity: Joi.number().min(0).max(1).required(),
-    airflow: Joi.string()
-      .valid(...AIRFLOWS)
-      .required(),
-  }).required(),
+  room: roomSchema(Joi).required(),
   wetMicrons: Joi.number().greater(0).max(10_000),
   marks: Joi.object({ diameterMm: Joi.number().min(0.1).max(100).required() }),
   thinningPercent: Joi.number().min(0).max(1000),

@@ -1,9 +1,10 @@
 import Joi from "joi";
-import { AIRFLOWS, CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
+import { CONDITIONS, OBJECTS, PARTS, ROLES, ROUTES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
 import { FORM_MEASURES, LEAST_AREA_MM2, LEAST_LENGTH_MM, MAX_AREA_MM2, MAX_LENGTH_MM } from "../piece/form";
 import { layerRowsSchema, patternsSchema } from "./pattern-schema";
+import { openRoomSchema } from "./room-schema";
 import { zoneSchema } from "./zone-schema";
-import { MARKS_LIMITS, MOST_LAYERS, MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION, ROOM_TEMPERATURE_C } from "../piece/piece";
+import { MARKS_LIMITS, MOST_LAYERS, MOST_OF_ONE, PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
 
 const id = Joi.string().min(1).max(80);
 const colour = Joi.string().pattern(/^#[0-9a-fA-F]{6}$/, "colour as #rrggbb");
@@ -62,11 +63,7 @@ export const PIECE_SCHEMA = Joi.object({
   }),
   finish: one(SHEENS),
   count: Joi.number().integer().min(1).max(MOST_OF_ONE),
-  room: Joi.object({
-    temperatureC: Joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most),
-    relativeHumidity: Joi.number().min(0).max(1),
-    airflow: one(AIRFLOWS),
-  }),
+  room: openRoomSchema(Joi),
   wishes: Joi.object({ primer: id, base: id, sealer: id, guide: id, route: one(ROUTES) }),
   constraints: Joi.object({ oven: Joi.boolean(), kiln: Joi.boolean(), childSafe: Joi.boolean(), shelfOnly: Joi.boolean(), avoid: list(id, 80).unique() }),
   done: list(

@@ -1,5 +1,6 @@
 import type { StepId } from "../catalogue/ids";
 import type { Candidate } from "../coating/model/plan";
+import { clocksFrom, waitedFrom } from "../schedule/drying-clock";
 import { MS_PER_MIN } from "../schedule/free-hours";
 import type { Edge, Work } from "../coating/facts/task";
 
@@ -20,24 +21,40 @@ export interface StepState {
   readonly untilCareful: number | null;
 }
 
-function openAt(edges: readonly Edge[], done: ReadonlyMap<string, number>, careful: boolean): number | null {
-  let at = 0;
-  for (const edge of edges) {
-    const end = done.get(edge.task);
-    if (end === undefined) return null;
-    at = Math.max(at, end + (careful ? edge.cautiousMin : edge.typicalMin) * MS_PER_MIN);
-  }
-  return at;
+/** When a task may be begun, its waits going by the hour where the nights of its room are not as its days. */
+type OpenAt = (edges: readonly Edge[]) => number | null;
+
+function openingBy(room: Work["room"], done: ReadonlyMap<string, number>, now: number, timeZone: string, careful: boolean): OpenAt {
+  const clockOf = clocksFrom(now, timeZone, careful);
+  return (edges) => {
+    let at = 0;
+    for (const edge of edges) {
+      const end = done.get(edge.task);
+      if (end === undefined) return null;
+      at = Math.max(at, waitedFrom(end, (careful ? edge.cautiousMin : edge.typicalMin) * MS_PER_MIN, clockOf(edge.by, room)));
+    }
+    return at;
+  };
 }
+
+const zoneHere = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /**
  * Where every step of a plan stands at an instant.
  *
  * @param done tasks done, by id: when each ended, ms
  * @param now instant, ms
+ * @param timeZone where the room is, IANA name; absent: where this runs
  * @returns a state for every step that somebody works at; shared acts carry the same state in every zone
  */
-export function coatStates(candidate: Candidate, work: Work, done: ReadonlyMap<string, number>, now: number): ReadonlyMap<StepId, StepState> {
+export function coatStates(
+  candidate: Candidate,
+  work: Work,
+  done: ReadonlyMap<string, number>,
+  now: number,
+  timeZone: string = zoneHere(),
+): ReadonlyMap<StepId, StepState> {
+  const [openAt, openCareful] = [false, true].map((careful) => openingBy(work.room, done, now, timeZone, careful)) as [OpenAt, OpenAt];
   const states = new Map<StepId, StepState>();
   const steps = candidate.zones.flatMap((zone) => zone.steps);
   for (const step of steps) {
@@ -57,9 +74,9 @@ export function coatStates(candidate: Candidate, work: Work, done: ReadonlyMap<s
       );
       continue;
     }
-    const at = openAt(next.after, done, false);
+    const at = openAt(next.after);
     if (at === null) states.set(step.id, { ...count, state: "to-come", until: null, untilCareful: null });
-    else if (at > now) states.set(step.id, { ...count, state: "waiting", until: at, untilCareful: openAt(next.after, done, true) });
+    else if (at > now) states.set(step.id, { ...count, state: "waiting", until: at, untilCareful: openCareful(next.after) });
     else states.set(step.id, { ...count, state: "ready", until: null, untilCareful: null });
   }
   return states;

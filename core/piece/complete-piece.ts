@@ -91,6 +91,7 @@ export function completePiece(piece: Piece, catalogue: Catalogue): Completed {
       temperatureC: orAssume(room.temperatureC, "room.temperatureC", USUAL_ROOM.temperatureC, "a room at 21 °C"),
       relativeHumidity: orAssume(room.relativeHumidity, "room.relativeHumidity", USUAL_ROOM.relativeHumidity, "ordinary air, a little over half damp"),
       airflow: orAssume(room.airflow, "room.airflow", USUAL_ROOM.airflow, "still air, no fan"),
+      ...(room.night ? { night: room.night } : {}),
     },
     wishes: piece.wishes ?? {},
     constraints: {

@@ -59,11 +59,17 @@ export const MOST_OF_ONE = 1000;
 /** Air that someone may still work in, °C; beyond it a room is a slip of the pen. */
 export const ROOM_TEMPERATURE_C = { least: -20, most: 60 } as const;
 
-export interface Room {
+/** What a thermo-hygrometer shows. */
+export interface Air {
   readonly temperatureC: number;
   /** 0–1. */
   readonly relativeHumidity: number;
+}
+
+export interface Room extends Air {
   readonly airflow: Airflow;
+  /** Its air by night, where that is another; absent: by night as by day. */
+  readonly night?: Air;
 }
 
 export interface Wishes {

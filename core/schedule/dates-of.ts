@@ -17,6 +17,8 @@ export interface Wanted {
   /** Instant, ms, by which it is needed; null when there is no hurry. */
   readonly due: number | null;
   readonly done: ReadonlyMap<string, number>;
+  /** Pieces in its batch. */
+  readonly count?: number;
 }
 
 export interface DatedPlan {
@@ -33,8 +35,13 @@ export interface DatedPlan {
  * @returns tasks in working order, tied by waits in minutes
  */
 export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue): Work {
-  const { zones } = pieceFacts(completePiece(piece, catalogue).piece, catalogue);
-  return workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])));
+  const whole = completePiece(piece, catalogue).piece;
+  const { zones } = pieceFacts(whole, catalogue);
+  const work = workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])), ({ product }) => {
+    const by = catalogue.products.get(product)?.drying.by;
+    return by === "none" ? undefined : by;
+  });
+  return { ...work, room: whole.room };
 }
 
 /**
@@ -43,11 +50,11 @@ export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue
  * @param work as `workFor` gives it
  * @returns instants in ms; null where no free hour is long enough
  */
-export function datesOf(work: Work, { hours, start, due, done }: Wanted): DatedPlan {
-  const last = (goal: "handle" | "cured") => (due === null ? null : (latestStart(work, hours, start, due, goal, { done })?.start ?? null));
+export function datesOf(work: Work, { hours, start, due, ...options }: Wanted): DatedPlan {
+  const last = (goal: "handle" | "cured") => (due === null ? null : (latestStart(work, hours, start, due, goal, options)?.start ?? null));
   return {
-    usual: dateWork(work, hours, start, { done }),
-    careful: dateWork(work, hours, start, { done, careful: true }),
+    usual: dateWork(work, hours, start, options),
+    careful: dateWork(work, hours, start, { ...options, careful: true }),
     latest: due === null ? null : { handle: last("handle"), cured: last("cured") },
   };
 }
@@ -84,6 +91,6 @@ function asText(dates: Dates | null): DatedTasks | null {
  * @returns instants as ISO 8601
  */
 export function datedCandidate(piece: Piece, candidate: Candidate, catalogue: Catalogue, hours: FreeHours, start: number): DatedCandidate {
-  const { usual, careful } = datesOf(workFor(piece, candidate, catalogue), { hours, start, due: null, done: new Map() });
+  const { usual, careful } = datesOf(workFor(piece, candidate, catalogue), { hours, start, due: null, done: new Map(), count: piece.count ?? 1 });
   return { candidateId: candidate.id, usual: asText(usual), careful: asText(careful) };
 }

@@ -152,6 +152,21 @@ export function* sittingsFrom(hours: FreeHours, start: number): Generator<Sittin
   }
 }
 
+/** Enough for a hobby: two years of weeks. */
+const MOST_SITTINGS = 800;
+/**
+ * The free stretches that anything is laid into.
+ *
+ * @param start instant, ms
+ */
+export function firstSittings(hours: FreeHours, start: number): readonly Sitting[] {
+  const found: Sitting[] = [];
+  for (const sitting of sittingsFrom(hours, start)) {
+    if (found.push(sitting) >= MOST_SITTINGS) break;
+  }
+  return found;
+}
+
 /** Length of the longest stretch of an ordinary week or an exception, minutes; 0 when there is none. */
 export function longestSittingMin(hours: FreeHours): number {
   const minutes = (time: string) => {

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { ApexOptions } from "apexcharts";
 import { format } from "date-fns";
 import { FileUp, Thermometer } from "lucide-react";
-import { roomOfReadings, thinned } from "#core/drying/readings";
+import { roomOfReadings, roomTaken, thinned } from "#core/drying/readings";
 import type { Reading, RoomOfReadings } from "#core/drying/readings";
 import { MADE_UP_ROOM, simulatedThermohygrometer } from "#core/drying/simulated-thermohygrometer";
 import type { Room } from "#core/piece/piece";
@@ -86,13 +86,15 @@ export function Readings({ known, add }: { known: readonly string[]; add: (name:
 function Told({ measured: { from, readings, room }, known, add }: { measured: Measured } & Parameters<typeof Readings>[0]) {
   const [name, setName] = useState(from === "made up" ? "A made-up back room" : from.replace(/\.[a-z]+$/i, ""));
   const isTaken = known.some((one) => one.trim().toLowerCase() === name.trim().toLowerCase());
-  const steady: Room = { temperatureC: degrees(room.steady.temperatureC), relativeHumidity: percent(room.steady.relativeHumidity) / 100, airflow: "still" };
+  const taken = roomTaken(room);
   return (
     <>
       <p>
         {room.day && <>By day {sayAir(room.day)}; </>}
         {room.night && <>by night {sayAir(room.night)}; </>}
-        coldest {degrees(room.coldestC)} °C, dampest {percent(room.dampest)} %. On the whole things dry there as in a steady <strong>{sayAir(steady)}</strong>.
+        coldest {degrees(room.coldestC)} °C, dampest {percent(room.dampest)} %. On the whole things dry there as in a steady{" "}
+        <strong>{sayAir(room.steady)}</strong>.
+        {taken.night && " Taken as a room it has its days and its nights: a coat laid at night waits longer than one laid in the morning."}
         {room.stalled > 0 && ` For ${percent(room.stalled)} % of the time nothing waterborne dries at all.`}
         {room.longestGapMin > TOLD_GAP_MIN && ` For ${sayDuration(room.longestGapMin)} there is no reading.`}
       </p>
@@ -102,7 +104,7 @@ function Told({ measured: { from, readings, room }, known, add }: { measured: Me
           <span className="block">Call it</span>
           <input className="field" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
         </label>
-        <button type="button" className="button" disabled={name.trim() === "" || isTaken} onClick={() => add(name.trim(), steady)}>
+        <button type="button" className="button" disabled={name.trim() === "" || isTaken} onClick={() => add(name.trim(), taken)}>
           Take it as a room
         </button>
         {isTaken && <span className="text-soft">There is a room of that name.</span>}

@@ -23,11 +23,18 @@ const DAMP = [
   { id: "0.85", name: "wet (85 %)" },
 ];
 
+/** By night it is as by day. */
+const AS_BY_DAY = "";
+const NIGHT_DAMP = [{ id: AS_BY_DAY, name: "as by day" }, ...DAMP];
+
 interface RoomForm {
   readonly name: string;
   readonly temperature: string;
   readonly damp: string;
   readonly air: string;
+  /** By night; empty: as by day. */
+  readonly nightTemperature: string;
+  readonly nightDamp: string;
 }
 
 const { least, most } = ROOM_TEMPERATURE_C;
@@ -37,18 +44,23 @@ function temperatureOf(text: string): number {
   return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : NaN;
 }
 
-/** A form is the one place where what is typed is converted: a decimal comma is a point. */
-const ROOM_FORM = Joi.object<RoomForm>({
-  name: Joi.string().trim().min(1).max(60).required().messages({ "string.empty": "give it a name" }),
-  temperature: Joi.string()
-    .required()
+const WRONG_TEMPERATURE = `a temperature between −${-least} and ${most} °C`;
+const temperatureField = () =>
+  Joi.string()
     .custom((text: string, helpers) => {
       const value = temperatureOf(text);
       return value >= least && value <= most ? text : helpers.error("any.invalid");
     })
-    .messages({ "any.invalid": `a temperature between −${-least} and ${most} °C`, "string.empty": `a temperature between −${-least} and ${most} °C` }),
+    .messages({ "any.invalid": WRONG_TEMPERATURE, "string.empty": WRONG_TEMPERATURE });
+
+/** A form is the one place where what is typed is converted: a decimal comma is a point. */
+const ROOM_FORM = Joi.object<RoomForm>({
+  name: Joi.string().trim().min(1).max(60).required().messages({ "string.empty": "give it a name" }),
+  temperature: temperatureField().required(),
   damp: Joi.string().required(),
   air: Joi.string().required(),
+  nightTemperature: temperatureField().required().allow(""),
+  nightDamp: Joi.string().required().allow(AS_BY_DAY),
 });
 
 /** Where the user works: the air of a room sets how long everything dries. */
@@ -56,17 +68,23 @@ export function Rooms({ known, add, remove }: { known: readonly string[]; add: (
   const { rooms } = useAppContext();
   const { register, control, handleSubmit, resetField, setError, formState } = useForm<RoomForm>({
     resolver: joiResolver(ROOM_FORM),
-    defaultValues: { name: "", temperature: "20", damp: "0.55", air: "still" },
+    defaultValues: { name: "", temperature: "20", damp: "0.55", air: "still", nightTemperature: "", nightDamp: AS_BY_DAY },
   });
-  const submit = handleSubmit(({ name, temperature, damp, air }) => {
+  const submit = handleSubmit(({ name, temperature, damp, air, nightTemperature, nightDamp }) => {
     if (known.some((one) => one.trim().toLowerCase() === name.trim().toLowerCase())) {
       setError("name", { message: "there is a room of that name already" });
       return;
     }
-    add(name.trim(), { temperatureC: temperatureOf(temperature), relativeHumidity: Number(damp), airflow: air as Room["airflow"] });
+    const day = { temperatureC: temperatureOf(temperature), relativeHumidity: Number(damp) };
+    const night = {
+      temperatureC: nightTemperature.trim() === "" ? day.temperatureC : temperatureOf(nightTemperature),
+      relativeHumidity: nightDamp === AS_BY_DAY ? day.relativeHumidity : Number(nightDamp),
+    };
+    const isAsByDay = night.temperatureC === day.temperatureC && night.relativeHumidity === day.relativeHumidity;
+    add(name.trim(), { ...day, airflow: air as Room["airflow"], ...(isAsByDay ? {} : { night }) });
     resetField("name");
   });
-  const wrong = formState.errors.name?.message ?? formState.errors.temperature?.message;
+  const wrong = formState.errors.name?.message ?? formState.errors.temperature?.message ?? formState.errors.nightTemperature?.message;
   return (
     <>
       {rooms.length > 0 && (
@@ -76,6 +94,7 @@ export function Rooms({ known, add, remove }: { known: readonly string[]; add: (
               <span>
                 {one.name}: {one.room.temperatureC} °C, {Math.round(one.room.relativeHumidity * 100)} % damp,{" "}
                 {AIR.find((air) => air.id === one.room.airflow)?.name}
+                {one.room.night && `; by night ${one.room.night.temperatureC} °C, ${Math.round(one.room.night.relativeHumidity * 100)} %`}
               </span>
               <ToolButton icon={Trash2} label={`Remove the room ${one.name}`} onClick={() => remove(one.id)} />
             </li>
@@ -100,6 +119,21 @@ export function Rooms({ known, add, remove }: { known: readonly string[]; add: (
           control={control}
           name="air"
           render={({ field }) => <Choice label="It has" value={field.value} choices={AIR} onChange={field.onChange} />}
+        />
+        <label>
+          <span className="block">By night, °C</span>
+          <input
+            className="field"
+            inputMode="decimal"
+            placeholder="as by day"
+            aria-invalid={formState.errors.nightTemperature !== undefined}
+            {...register("nightTemperature")}
+          />
+        </label>
+        <Controller
+          control={control}
+          name="nightDamp"
+          render={({ field }) => <Choice label="Its air by night is" value={field.value} choices={NIGHT_DAMP} onChange={field.onChange} />}
         />
         <p>
           <button type="submit" className="button">

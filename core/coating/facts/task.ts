@@ -1,4 +1,6 @@
 import type { StepId } from "../../catalogue/ids";
+import type { DryingBy } from "../../drying/room-factor";
+import type { Room } from "../../piece/piece";
 import type { DryingStage, ZoneId } from "../../catalogue/vocabulary";
 
 /** What has to have happened before, and how long ago. */
@@ -8,6 +10,8 @@ export interface Edge {
   readonly typicalMin: number;
   readonly cautiousMin: number;
   readonly until: DryingStage;
+  /** What the wait is for: a film that dries so, or the body; absent where no room hurries it, such as what cools. */
+  readonly by?: DryingBy;
   /** The recoat window shuts this long after its end, and opens again later; absent: it stays open. */
   readonly closesMin?: number;
   readonly reopensMin?: number;
@@ -31,6 +35,8 @@ export interface Task {
 /** What comes after the last task: drying for handling, and cure; minutes after the end of `task`. */
 export interface Milestone {
   readonly task: string;
+  /** What makes its last film dry; absent where no room hurries it. */
+  readonly by?: DryingBy;
   readonly handle: { readonly typicalMin: number; readonly cautiousMin: number };
   readonly cured: { readonly typicalMin: number; readonly cautiousMin: number };
 }
@@ -39,6 +45,8 @@ export interface Work {
   /** In working order: what comes first is done first when both could be. */
   readonly tasks: readonly Task[];
   readonly milestones: readonly Milestone[];
+  /** The room it dries in: where its nights are not as its days, waits go by the hour; absent: they are as the plan tells them. */
+  readonly room?: Room;
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { DryingStage, Role, TechniqueId } from "../../catalogue/vocabulary";
-import { evaporationFactor } from "../../drying/air";
+import { airsOf } from "../../drying/day-night";
+import { roomFactor } from "../../drying/room-factor";
 import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages";
 import type { Stages } from "../../drying/stages";
 import { hours } from "../../units/duration";
@@ -120,7 +121,7 @@ function filmNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column
 export function bodyDryMin(stack: StackFacts, lower: StepFact, column: Column): number {
   const { wets } = lower.aid ?? { wets: "no" };
   if (wets === "no") return 0;
-  const factor = evaporationFactor(stack.room);
+  const factor = roomFactor("evaporation", stack.room);
   const scale = factor ? (column === "typical" ? factor.fast : factor.slow) : 1;
   const soaked = stack.material.bodyDryMin.value[column];
   return (wets === "damp" ? Math.min(soaked, hours(column === "typical" ? 0.5 : 1)) : soaked) * scale;
@@ -240,8 +241,8 @@ export function fillWaits(stack: StackFacts): readonly StepChoice[] {
 }
 
 /** Rooms that class times hold for as they stand [common practice]. */
-function isAtEase({ temperatureC, relativeHumidity }: StackFacts["room"]): boolean {
-  return temperatureC >= 18 && temperatureC <= 30 && relativeHumidity <= 0.65;
+function isAtEase(room: StackFacts["room"]): boolean {
+  return airsOf(room).every(({ temperatureC, relativeHumidity }) => temperatureC >= 18 && temperatureC <= 30 && relativeHumidity <= 0.65);
 }
 
 /** What a thick mark, or a class that dries slowly, needs in the standard room. */

@@ -6,6 +6,7 @@ import type { Exposure } from "../../catalogue/use";
 import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
+import type { DryingBy } from "../../drying/room-factor";
 
 /** What of a plan says how its work hangs together. */
 export type Worked = Pick<Candidate, "zones" | "order" | "acts">;
@@ -21,10 +22,16 @@ function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge
   return { task, typicalMin: Math.ceil(typicalMin), cautiousMin: Math.ceil(Math.max(typicalMin, cautiousMin)), until };
 }
 
+/** What makes the film of a step dry. */
+export type DriesBy = (step: Pick<Step, "product">) => DryingBy | undefined;
+
+const NOTHING_DRIES: DriesBy = () => undefined;
+const dries = (by: DryingBy | undefined) => (by === undefined ? {} : { by });
+
 /** Between two coats of one step: the next from when it takes one, within the window where there is one. */
-function betweenCoats(task: string, step: Step): Edge {
+function betweenCoats(task: string, step: Step, by: DryingBy | undefined): Edge {
   const { typical, cautious } = step;
-  const open = edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat");
+  const open = { ...edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat"), ...dries(by) };
   const closes = typical?.recoatUntil;
   return closes === undefined ? open : { ...open, closesMin: Math.max(open.cautiousMin, Math.floor(closes)), reopensMin: Math.ceil(typical!.dryThrough) };
 }
@@ -35,15 +42,19 @@ function bakeOf({ heat }: Step): HeatTimeline["totalMin"] | null {
 }
 
 /** Between two steps of a place: the wait before the later one, and the time a bake takes. */
-function between(previous: { readonly step: Step; readonly last: Draft }, wait: Wait | null): Edge {
+function between(previous: { readonly step: Step; readonly last: Draft }, wait: Wait | null, film: DryingBy | undefined): Edge {
   const baked = bakeOf(previous.step);
   const [typical, cautious] = [wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0];
-  return edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), wait?.until ?? "dry-to-touch");
+  const until = wait?.until ?? "dry-to-touch";
+  const tie = edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), until);
+  // What cools, and what the user has said, goes by no air.
+  const isOfRoom = wait !== null && typical >= (baked?.typicalMin ?? 0) && wait.set !== "hers";
+  return isOfRoom ? { ...tie, ...dries(until === "dry-body" ? "evaporation" : film) } : tie;
 }
 
 /** The second half waits until the first can be held. */
-function betweenHalves(task: string, step: Step): Edge {
-  return edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch");
+function betweenHalves(task: string, step: Step, by: DryingBy | undefined): Edge {
+  return { ...edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch"), ...dries(by) };
 }
 
 /** Acts that are put down and taken up again in the middle of a piece [common practice]. */
@@ -96,15 +107,15 @@ function tasksOfStep(step: Step, candidate: Worked, all: ReadonlyMap<string, Dra
   return [...all.values()].filter((draft) => twins.includes(draft.stepId));
 }
 
-function tieCoats(step: Step, tasks: readonly Draft[]): void {
+function tieCoats(step: Step, tasks: readonly Draft[], by: DryingBy | undefined): void {
   for (const [index, task] of tasks.entries()) {
     const before = tasks[index - 1];
     if (!before) continue;
     const sameCoat = before.coat === task.coat;
-    task.after.push(sameCoat ? betweenHalves(before.id, step) : betweenCoats(before.id, step));
+    task.after.push(sameCoat ? betweenHalves(before.id, step, by) : betweenCoats(before.id, step, by));
     // A half takes its next coat over its own last one too.
     const ownHalf = tasks[index - 2];
-    if (!sameCoat && task.half && ownHalf) task.after.push(betweenCoats(ownHalf.id, step));
+    if (!sameCoat && task.half && ownHalf) task.after.push(betweenCoats(ownHalf.id, step, by));
   }
 }
 
@@ -132,8 +143,9 @@ function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>):
  * on before the rest, shared acts once.
  *
  * @param exposures what each zone meets, so that undersides come first
+ * @param driesBy what makes a step's film dry: absent, waits are told as they are whatever the hour
  */
-export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>): Work {
+export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, driesBy: DriesBy = NOTHING_DRIES): Work {
   const all = drafts(candidate);
   const milestones: Milestone[] = [];
   const undersideEnds: Edge[] = [];
@@ -141,16 +153,19 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
   for (const zone of candidate.zones) {
     const steps = worked(zone);
     let previous: { readonly step: Step; readonly last: Draft } | null = null;
+    let lies: DryingBy | undefined;
     for (const step of steps) {
       const tasks = tasksOfStep(step, candidate, all);
       const first = tasks[0];
       if (!first) continue;
-      if (!tied.has(first.id)) tieCoats(step, tasks);
+      const by = driesBy(step);
+      if (!tied.has(first.id)) tieCoats(step, tasks, by);
       tied.add(first.id);
       const wait = step.waitBefore;
       if (previous && previous.last !== first && !first.after.some((one) => one.task === previous!.last.id && one.typicalMin >= (wait?.min ?? 0)))
-        first.after.push(between(previous, wait ?? null));
+        first.after.push(between(previous, wait ?? null, lies));
       previous = { step, last: tasks[tasks.length - 1]! };
+      lies = by ?? lies;
     }
     if (!previous) continue;
     // What has been baked is dry right through: only what was laid after it has to dry.
@@ -161,13 +176,15 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
     const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(film?.typical?.dryThrough ?? 0, film?.cautious?.dryThrough ?? 0);
     milestones.push({
       task: previous.last.id,
+      ...(baked || !film ? {} : dries(driesBy(film))),
       handle,
       cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
     });
     if (isUnderside(zone, exposures) && candidate.acts.some((act) => act.zones.length === 1 && act.zones[0] === zone.zone)) {
       const own = steps.filter((step) => step.group === undefined);
       const last = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
-      if (last) undersideEnds.push(edge(last.id, film?.typical?.dryHard ?? 0, film?.cautious?.dryHard ?? 0, "dry-hard"));
+      if (last)
+        undersideEnds.push({ ...edge(last.id, film?.typical?.dryHard ?? 0, film?.cautious?.dryHard ?? 0, "dry-hard"), ...(film ? dries(driesBy(film)) : {}) });
     }
   }
   // What all places get together comes first; the rest waits until what it stands on can be put down.

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import { changePiece } from "../model/apply-changes";
 import type { Change } from "../model/change";
-import type { Piece } from "../../piece/piece";
+import type { Air, Piece } from "../../piece/piece";
 import type { Refusal } from "../model/plan";
 
 interface Relaxation {
@@ -17,9 +17,11 @@ function relaxations(piece: Piece, catalogue: Catalogue): readonly Relaxation[] 
   const media = decoration.media ?? [];
   const layers = decoration.layers ?? [];
   const name = (id: string) => catalogue.products.get(id as never)?.name.toLowerCase() ?? id;
-  const cold = (room.temperatureC ?? 20) < 15 || (room.temperatureC ?? 20) > 30;
-  const damp = (room.relativeHumidity ?? 0.5) > 0.75;
-  const roomChanges = [...(cold ? [set("room.temperatureC", 20)] : []), ...(damp ? [set("room.relativeHumidity", 0.55)] : [])];
+  const airChanges = ({ temperatureC = 20, relativeHumidity = 0.5 }: Partial<Air>, path: string) => [
+    ...(temperatureC < 15 || temperatureC > 30 ? [set(`${path}.temperatureC`, 20)] : []),
+    ...(relativeHumidity > 0.75 ? [set(`${path}.relativeHumidity`, 0.55)] : []),
+  ];
+  const roomChanges = [...airChanges(room, "room"), ...(room.night ? airChanges(room.night, "room.night") : [])];
   const alternatives: Relaxation[] = [];
   if (roomChanges.length > 0) alternatives.push({ text: "work in a warm, airy room", changes: roomChanges });
   if (conditions.includes("flaking-old-paint"))

@@ -1,7 +1,6 @@
 import type { RoomId } from "../../catalogue/ids";
-import { AIRFLOWS } from "../../catalogue/vocabulary";
-import { ROOM_TEMPERATURE_C } from "../../piece/piece";
 import type { Room } from "../../piece/piece";
+import { roomSchema } from "../room-schema";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 
@@ -15,19 +14,7 @@ export interface RoomRecord {
 
 /** A room's name and air, as typed or stored. */
 export function roomFields(joi: JoiRoot) {
-  return {
-    name: joi.string().trim().min(1).max(60).required(),
-    room: joi
-      .object({
-        temperatureC: joi.number().min(ROOM_TEMPERATURE_C.least).max(ROOM_TEMPERATURE_C.most).required(),
-        relativeHumidity: joi.number().min(0).max(1).required(),
-        airflow: joi
-          .string()
-          .valid(...AIRFLOWS)
-          .required(),
-      })
-      .required(),
-  };
+  return { name: joi.string().trim().min(1).max(60).required(), room: roomSchema(joi).required() };
 }
 
 export const ROOMS = defineStore<RoomRecord>({

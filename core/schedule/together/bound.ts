@@ -1,3 +1,4 @@
+import { waitedFrom } from "../drying-clock";
 import type { Sitting } from "../free-hours";
 import type { Network } from "./network";
 
@@ -43,7 +44,7 @@ function heads({ nodes }: Network, sittings: readonly Sitting[], start: number):
       return (to[index] = endedAt);
     }
     let at = Math.max(start, notBefore);
-    for (const arc of arcs) at = Math.max(at, visit(arc.from) + arc.waitMs);
+    for (const arc of arcs) at = Math.max(at, waitedFrom(visit(arc.from), arc.waitMs, arc.clock));
     from[index] = firstFit(sittings, at, Math.min(ms, breakMs));
     return (to[index] = breakMs < ms ? goneOn(sittings, from[index]!, ms) : from[index]! + ms);
   };
@@ -98,8 +99,10 @@ function oneMachine(jobs: Waiting[], sittings: readonly Sitting[]): number {
  */
 export function lowerBound(network: Network, sittings: readonly Sitting[], start: number, hands = 1): Bound {
   const { from, to } = heads(network, sittings, start);
-  const chain = Math.max(start, ...network.ready.flat().map(({ node, afterMs }) => to[node]! + afterMs));
-  const jobs = network.nodes.flatMap(({ ms, tailMs, endedAt }, index) => (endedAt === null ? [{ head: from[index]!, tail: tailMs, left: ms / hands }] : []));
+  const chain = Math.max(start, ...network.ready.flat().map(({ node, waitMs, clock }) => waitedFrom(to[node]!, waitMs, clock)));
+  const jobs = network.nodes.flatMap(({ ms, leastTailMs, endedAt }, index) =>
+    endedAt === null ? [{ head: from[index]!, tail: leastTailMs, left: ms / hands }] : [],
+  );
   const through = oneMachine(jobs, sittings);
   return through > chain ? { name: hands > 1 ? "all hands" : "one pair of hands", at: through } : { name: "longest chain", at: chain };
 }

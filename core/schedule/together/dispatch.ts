@@ -1,3 +1,4 @@
+import { waitedFrom } from "../drying-clock";
 import type { Sitting } from "../free-hours";
 import type { Network, Node, Places } from "./network";
 import { RoomFor } from "./room-for";
@@ -34,8 +35,9 @@ function opening(index: number, { arcs, from }: Node, ends: Float64Array, start:
   let at = Math.max(start, from);
   let closes = Infinity;
   for (const arc of arcs) {
-    at = Math.max(at, ends[arc.from]! + arc.waitMs);
-    closes = Math.min(closes, ends[arc.from]! + arc.closesMs);
+    const end = ends[arc.from]!;
+    at = Math.max(at, waitedFrom(end, arc.waitMs, arc.clock));
+    if (arc.closesMs < Infinity) closes = Math.min(closes, waitedFrom(end, arc.closesMs, arc.clock));
   }
   if (at <= closes) return { node: index, at, closes, shut: false };
   return shutOut(index, arcs, ends, at);
@@ -46,8 +48,9 @@ function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: nu
   let at = from;
   let shut = false;
   for (const arc of arcs) {
-    if (at <= ends[arc.from]! + arc.closesMs) continue;
-    if (arc.reopensMs > 0) at = Math.max(at, ends[arc.from]! + arc.reopensMs);
+    const end = ends[arc.from]!;
+    if (arc.closesMs === Infinity || at <= waitedFrom(end, arc.closesMs, arc.clock)) continue;
+    if (arc.reopensMs > 0) at = Math.max(at, waitedFrom(end, arc.reopensMs, arc.clock));
     else shut = true;
   }
   return { node: index, at, closes: Infinity, shut };

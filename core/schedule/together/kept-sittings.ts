@@ -1,3 +1,4 @@
+import { waitedFrom } from "../drying-clock";
 import { sittingsFrom } from "../free-hours";
 import type { FreeHours, Sitting } from "../free-hours";
 import type { Network } from "./network";
@@ -38,7 +39,7 @@ export function keptSittings({ nodes }: Network, hours: FreeHours, sittings: rea
     const { arcs, ms, breakMs, endedAt, from, agreed } = nodes[index]!;
     if (endedAt !== null) return (ends[index] = endedAt);
     let at = Math.max(start, from);
-    for (const arc of arcs) at = Math.max(at, visit(arc.from) + arc.waitMs);
+    for (const arc of arcs) at = Math.max(at, waitedFrom(visit(arc.from), arc.waitMs, arc.clock));
     const sitting = agreed === null ? undefined : sittingOf(agreed);
     if (sitting && at + Math.min(ms, breakMs) <= sitting.to) {
       keep[index] = sitting.from;

@@ -1,5 +1,6 @@
 import { sittingsFrom, MS_PER_MIN } from "../free-hours";
 import type { FreeHours } from "../free-hours";
+import { leastWaitMs } from "./network";
 import type { Network } from "./network";
 
 /** More work is due by a date than there are free hours before it. */
@@ -32,7 +33,7 @@ export function overloads({ pieces, nodes, ready }: Network, hours: FreeHours, s
     const own = pieces.flatMap((piece, index) => (piece.due !== null && piece.due <= due ? [index] : []));
     const work = nodes.reduce((sum, { piece, ms, endedAt }) => (endedAt === null && own.includes(piece) ? sum + ms : sum), 0) / MS_PER_MIN;
     // At the least one of them may be touched until then, and has to dry.
-    const dries = Math.min(...own.map((index) => Math.max(0, ...ready[index]!.map(({ afterMs }) => afterMs))));
+    const dries = Math.min(...own.map((index) => Math.max(0, ...ready[index]!.map(leastWaitMs))));
     const free = freeMinutes(hours, start, due - dries) * hands;
     return work > free ? [{ due, workMin: work, freeMin: free, pieces: own }] : [];
   });

@@ -1,3 +1,4 @@
+import { dryAt } from "./network";
 import type { Node, Places } from "./network";
 
 /** Bakes of one heat that are put in within so long of the first share its load, ms [judgement of this project]. */
@@ -28,9 +29,9 @@ export class RoomFor {
    * @param leastMs of work before any of it stands wet: all that is left, or a part
    */
   from(index: number, at: number, leastMs: number): number {
-    const { ovenMs, dryMs } = this.nodes[index]!;
+    const { ovenMs, dries } = this.nodes[index]!;
     if (ovenMs > 0) return this.ovenFrom(index, at);
-    return dryMs > 0 && this.places.rack !== undefined ? this.rackFrom(index, at, leastMs) : at;
+    return dries.length > 0 && this.places.rack !== undefined ? this.rackFrom(index, at, leastMs) : at;
   }
 
   /** With several hands a later load may be known before an earlier one is put in: all of them are looked at. */
@@ -63,7 +64,8 @@ export class RoomFor {
 
   /** A stretch of work was done. */
   done(index: number, from: number, to: number): void {
-    const { ovenMs, dryMs, load, count, like } = this.nodes[index]!;
+    const node = this.nodes[index]!;
+    const { ovenMs, load, count, like } = node;
     if (ovenMs > 0) {
       const baking = this.bakes.find((one) => one.from < from + ovenMs && from < one.until && this.shares(index, one, from));
       if (baking) {
@@ -71,6 +73,6 @@ export class RoomFor {
         baking.until = Math.max(baking.until, from + ovenMs);
       } else this.bakes.push({ like, from, until: from + ovenMs, count });
       // What cools does so in the oven, and not on the rack.
-    } else if (dryMs > 0) this.standing.set(load, { until: Math.max(to + dryMs, this.standing.get(load)?.until ?? 0), count });
+    } else if (node.dries.length > 0) this.standing.set(load, { until: Math.max(dryAt(node, to), this.standing.get(load)?.until ?? 0), count });
   }
 }

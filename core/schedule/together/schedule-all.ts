@@ -1,5 +1,6 @@
 import { numbersFrom } from "../../units/seeded";
-import { sittingsFrom } from "../free-hours";
+import { clocksFrom, waitedFrom } from "../drying-clock";
+import { firstSittings } from "../free-hours";
 import type { FreeHours, Sitting } from "../free-hours";
 import { lowerBound } from "./bound";
 import type { Bound } from "./bound";
@@ -53,17 +54,7 @@ export interface Together {
   readonly late: readonly number[];
 }
 
-/** Enough for a hobby: two years of weeks. */
-const MOST_SITTINGS = 800;
 const USUAL_TRIES = 60;
-
-function firstSittings(hours: FreeHours, start: number): readonly Sitting[] {
-  const found: Sitting[] = [];
-  for (const sitting of sittingsFrom(hours, start)) {
-    if (found.push(sitting) >= MOST_SITTINGS) break;
-  }
-  return found;
-}
 
 interface Judged {
   readonly done: Dispatched;
@@ -87,7 +78,7 @@ const usedOf = ({ stints }: Dispatched, sittings: readonly Sitting[]): readonly 
 };
 
 function instants(network: Network, ends: Float64Array, pick: "ready" | "cured", start: number): readonly number[] {
-  return network[pick].map((all) => Math.max(start, ...all.map(({ node, afterMs }) => ends[node]! + afterMs)));
+  return network[pick].map((all) => Math.max(start, ...all.map(({ node, waitMs, clock }) => waitedFrom(ends[node]!, waitMs, clock))));
 }
 
 function judge(network: Network, done: Dispatched, sittings: readonly Sitting[], goal: Goal, start: number): Judged {
@@ -163,8 +154,9 @@ export function* improving({
   places = {},
   stop = () => false,
 }: TogetherAsk): Generator<Improving, void> {
-  const network = networkOf(pieces, careful, places);
   const sittings = firstSittings(hours, start);
+  const longestMs = Math.max(0, ...sittings.map(({ from, to }) => to - from));
+  const network = networkOf(pieces, { careful, places, clockOf: clocksFrom(start, hours.timeZone, careful), longestMs });
   const number = numbersFrom(seed);
   const keep = keptSittings(network, hours, sittings, start);
   const manner = { hands, keep, places };

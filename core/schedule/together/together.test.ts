@@ -126,8 +126,13 @@ describe("all pieces around one pair of hands", () => {
     expect(together.sittings).toHaveLength(2);
   });
 
-  test("no free hour is enough: none, rather than half a schedule", () => {
-    expect(scheduleAll({ pieces: [piece("wall", workOf([task("coat", 500)]))], hours: EVENINGS, start: START })).toBeNull();
+  test("a coat that fits no sitting whole is broken off all the same, and said to be; the others are dated as ever", () => {
+    const { network, sittings } = schedule([piece("wall", workOf([task("coat", 500)])), piece("pot", COATS)]);
+    expect(network.nodes.filter(({ tooLong }) => tooLong).map(({ task: { id } }) => id)).toEqual(["coat"]);
+    expect(sittings.flatMap(({ stints }) => stints.filter(({ node, part }) => node === 0 && part !== undefined)).length).toBeGreaterThan(3);
+  });
+
+  test("no free hour at all: none, rather than half a schedule", () => {
     expect(scheduleAll({ pieces: [piece("pot", COATS)], hours: { ...EVENINGS, weekday: [[], [], [], [], [], [], []] }, start: START })).toBeNull();
   });
 });

@@ -1,3 +1,4 @@
+import { dryAt } from "./network";
 import type { Together } from "./schedule-all";
 
 /** A piece against the days. */
@@ -47,7 +48,7 @@ export function tracksOf(together: Together, start: number): readonly PieceTrack
     drying: joined(
       [...ends].flatMap(([index, end]) => {
         const node = network.nodes[index]!;
-        return node.piece === piece && node.dryMs > 0 ? [{ from: end, to: end + node.dryMs }] : [];
+        return node.piece === piece && node.dries.length > 0 ? [{ from: end, to: dryAt(node, end) }] : [];
       }),
     ).filter(({ to }) => to > start),
     handle: handle[piece]!,

@@ -1,5 +1,5 @@
 import { USUAL_ROOM } from "#core/piece/complete-piece";
-import type { Piece, Room } from "#core/piece/piece";
+import type { Air, Piece, Room } from "#core/piece/piece";
 import { useAppContext } from "~/components/app-context";
 import { Chips, Choice, Radios } from "~/components/fields";
 import { set, YOU_CHOOSE } from "./fact-props";
@@ -22,11 +22,19 @@ interface Place {
   readonly room: Omit<Room, "airflow"> & Partial<Pick<Room, "airflow">>;
 }
 
+const isSameAir = (one: Air, other: Air) => one.temperatureC === other.temperatureC && one.relativeHumidity === other.relativeHumidity;
+
 /** The rooms a piece can be worked in, and the one it is worked in. */
 export function placesFor({ room }: Piece, rooms: readonly Place[]): { readonly known: readonly Place[]; readonly here: Place } {
-  const own = { temperatureC: room?.temperatureC ?? USUAL_ROOM.temperatureC, relativeHumidity: room?.relativeHumidity ?? USUAL_ROOM.relativeHumidity };
-  const known = [...rooms.map(({ id, name, room: air }) => ({ id, name, room: air })), ...USUAL_ROOMS];
-  const same = known.find((one) => one.room.temperatureC === own.temperatureC && one.room.relativeHumidity === own.relativeHumidity);
+  const own: Place["room"] = {
+    temperatureC: room?.temperatureC ?? USUAL_ROOM.temperatureC,
+    relativeHumidity: room?.relativeHumidity ?? USUAL_ROOM.relativeHumidity,
+    ...(room?.night ? { night: room.night } : {}),
+  };
+  const known: readonly Place[] = [...rooms.map(({ id, name, room: air }) => ({ id, name, room: air })), ...USUAL_ROOMS];
+  const same = known.find(
+    (one) => isSameAir(one.room, own) && (one.room.night && own.night ? isSameAir(one.room.night, own.night) : one.room.night === own.night),
+  );
   if (same) return { known, here: same };
   const here = { id: "own", name: `Your room (${own.temperatureC} °C)`, room: own };
   return { known: [...known, here], here };
@@ -45,7 +53,8 @@ export function RoomFact({ record, save }: FactProps) {
         choices={known}
         onChange={(id) => {
           const place = known.find((one) => one.id === id);
-          if (place) save(Object.entries(place.room).map(([key, value]) => set(`room.${key}`, value)));
+          // A room that is by night as by day says so: the night of the one before is taken away.
+          if (place) save(Object.entries({ night: undefined, ...place.room }).map(([key, value]) => set(`room.${key}`, value)));
         }}
       />
       <Radios
