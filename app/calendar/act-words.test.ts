@@ -2,8 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import type { Menu } from "#core/catalogue/menu";
 import type { StepId } from "#core/catalogue/ids";
 import type { DayAct } from "#core/schedule/together/calendar";
-import { nextBusy, runsOf } from "#core/schedule/together/runs";
-import { actTitle, partsWords, runInBrief, runTitle } from "./act-words";
+import { actsTold, nextBusy, runsOf } from "#core/schedule/together/runs";
+import { actTitle, partsWords, runInBrief, runTitle, shutWords } from "./act-words";
 import type { TablePiece } from "./table.client";
 
 const MENU = { products: [{ id: "gesso", name: "Gesso" }], techniques: [], materials: [], uses: [], tools: [], jars: [] } as unknown as Menu;
@@ -57,6 +57,22 @@ describe("acts as they are told", () => {
     expect(runInBrief(run!, pieces, MENU)).toBe("prime: gesso, coat 1 of 2, sign and date the underside: 12 × Herb pot");
     const many = [act(0, 10, { parts: [part("pot", 12, 12), part("jar", 1, 1), part("jar", 1, 1)] })] as const;
     expect(runInBrief(many, pieces, MENU)).toBe("prime: gesso, coat 1 of 2: 14 pieces");
+  });
+
+  test("colours blended on one load of a batch after another are told once each, on all of its pieces", () => {
+    const wet = (from: number, stepId: string, count: number) => act(from, from + 10, { stepId: stepId as StepId, parts: [part("pot", count, 12)] });
+    const [run] = runsOf([wet(0, "prime", 8), wet(10, "sign", 8), wet(20, "prime", 4), wet(30, "sign", 4)]);
+    expect(actsTold(run!).map(({ stepId, from, to, parts }) => [stepId, from / MIN, to / MIN, parts[0]!.count])).toEqual([
+      ["prime", 0, 30, 12],
+      ["sign", 10, 40, 12],
+    ]);
+    expect(runInBrief(run!, pieces, MENU)).toMatch(/: 12 × Herb pot$/);
+  });
+
+  test("what to do where it is too late: a mask is scored along, a colour that has set is laid again, a closed coat is scuffed", () => {
+    expect(shutWords({ role: "unmask" })).toMatch(/^Score/);
+    expect(shutWords({ role: "decorate", while: "wet" })).toMatch(/lay a little/);
+    expect(shutWords(undefined)).toMatch(/^Scuff/);
   });
 
   test("the next day on which anything is done", () => {

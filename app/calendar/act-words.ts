@@ -1,6 +1,7 @@
 import type { Menu } from "#core/catalogue/menu";
 import type { Step } from "#core/coating/model/step";
 import type { ActPart, Calendar, DayAct } from "#core/schedule/together/calendar";
+import { actsTold } from "#core/schedule/together/runs";
 import type { Run } from "#core/schedule/together/runs";
 import { lowerFirst } from "#core/units/letter-case";
 import { coatWords, stepTitle } from "~/components/words";
@@ -33,6 +34,12 @@ export function actTitle(act: DayAct, pieces: Pieces, menu: Menu): string {
   return [stepTitle(step, menu, false), detail].filter(Boolean).join(", ");
 }
 
+/** What is to be done where a coat comes later than it should. */
+export function shutWords(step: Pick<Step, "role" | "while"> | undefined): string {
+  if (step?.role === "unmask") return "Score along the edge first: the paint has hardened.";
+  return step?.while === "wet" ? "The last colour has set: lay a little of it again, and work into that." : "Scuff it dull first: the last coat has closed.";
+}
+
 /** A part of an act: "6 of 12 × Herb pot", "Storm lantern"; which half, where the act is not of one. */
 export function partWords({ piece, count, of, half }: ActPart, act: DayAct, pieces: Pieces): string {
   const name = pieces.get(piece)?.name ?? "a piece";
@@ -48,12 +55,15 @@ export function partsWords(act: DayAct, pieces: Pieces): string {
 
 /** A run in a few words: "Prime: gesso" or "Brush off dry and 2 more". */
 export function runTitle(run: Run, pieces: Pieces, menu: Menu): string {
-  const title = actTitle(run[0], pieces, menu);
-  return run.length === 1 ? title : `${title} and ${run.length - 1} more`;
+  const acts = actsTold(run);
+  const title = actTitle(acts[0]!, pieces, menu);
+  return acts.length === 1 ? title : `${title} and ${acts.length - 1} more`;
 }
 
 /** A run inside a sentence: "brush off dry, wipe with a damp cloth: Tide clock face". */
 export function runInBrief(run: Run, pieces: Pieces, menu: Menu): string {
-  const names = run[0].parts.length > 2 ? `${run[0].parts.reduce((sum, { count }) => sum + count, 0)} pieces` : partsWords(run[0], pieces);
-  return `${run.map((act) => lowerFirst(actTitle(act, pieces, menu))).join(", ")}: ${names}`;
+  const acts = actsTold(run);
+  const [{ parts }] = acts as [DayAct];
+  const names = parts.length > 2 ? `${parts.reduce((sum, { count }) => sum + count, 0)} pieces` : partsWords(acts[0]!, pieces);
+  return `${acts.map((act) => lowerFirst(actTitle(act, pieces, menu))).join(", ")}: ${names}`;
 }

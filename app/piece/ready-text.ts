@@ -1,4 +1,5 @@
 import type { DatedPlan } from "#core/schedule/dates-of";
+import type { UseId } from "#core/catalogue/ids";
 import { sayDay } from "~/components/time-words";
 
 /** Ready for gentle hands, and fully hard, as a range where a careful painter waits longer. */
@@ -7,4 +8,16 @@ export function readyText(dates: DatedPlan, pick: "handle" | "cured", now: numbe
   if (usual === undefined) return "not with these hours";
   const [from, to] = [sayDay(usual, now), careful === undefined ? null : sayDay(careful, now)];
   return to && to !== from ? `${from}, or ${to} to be safe` : from;
+}
+
+const WASHED: ReadonlySet<string> = new Set(["drinkware", "tableware", "serving-tray"]);
+
+/**
+ * What a piece may be let into once it is fully hard, by what it is for.
+ *
+ * @example hardText(["planter"]) // "planted, stacked, wrapped and posted"
+ */
+export function hardText(uses: readonly UseId[]): string {
+  const first = [...(uses.includes("planter" as UseId) ? ["planted"] : []), ...(uses.some((use) => WASHED.has(use)) ? ["washed by hand"] : [])];
+  return [...first, "stacked", "wrapped and posted"].join(", ");
 }

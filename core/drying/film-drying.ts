@@ -17,7 +17,7 @@ export interface DryingAsk {
   /** Of an even coat, µm wet; as the product is usually laid where absent. */
   readonly wetMicrons?: number;
   /** Dots in place of a coat. */
-  readonly marks?: { readonly diameterMm: number };
+  readonly marks?: { readonly diameterMm: number; /** Of the dots they are set on, mm. */ readonly onDiameterMm?: number };
   /** Per cent of the paint's volume. */
   readonly thinningPercent?: number;
   /** The bare surface it lies on; absent: on paint. */
@@ -59,6 +59,11 @@ export interface DryingAnswer {
 /** It no longer flows, long before a finger may rest on it: shares of the time to touch [from memory]. */
 const SET_SHARE = memory({ typical: 0.5, cautious: 0.7 }).value;
 
+/** How long a film can be worked into: until it is set, minutes. @param touchMin until it is dry to the touch, minutes */
+export function workableMin(touchMin: number): number {
+  return touchMin * SET_SHARE.typical;
+}
+
 /** A bare thirsty face draws water out of the film, and has to give it off again [from memory]. */
 const DRINKS: Readonly<Record<Absorbency, { readonly touch: number; readonly through: number }>> = memory({
   none: { touch: 1, through: 1 },
@@ -67,6 +72,11 @@ const DRINKS: Readonly<Record<Absorbency, { readonly touch: number; readonly thr
   high: { touch: 0.7, through: 1.3 },
   "very-high": { touch: 0.6, through: 1.5 },
 }).value;
+
+/** Paint over one spot that has to dry right through: a dot, and the dot it was set on, which takes its water up. */
+function throughOf({ marks }: DryingAsk, wet: number | null): number | null {
+  return wet === null ? null : wet + (marks?.onDiameterMm === undefined ? 0 : dotMicrons(marks.onDiameterMm));
+}
 
 function wetOf({ product, wetMicrons, marks }: DryingAsk): number | null {
   return marks ? dotMicrons(marks.diameterMm) : (wetMicrons ?? product.film.wetMicrons);
@@ -105,7 +115,8 @@ function waitOf({ typical, cautious }: StageRange, pick: (column: Stages) => num
 function stagesOf(ask: DryingAsk, wet: number | null): FilmStages | null {
   const { product, room, thinningPercent = 0, material } = ask;
   const usual = product.film.wetMicrons;
-  const thick = wet !== null && usual !== null && wet > usual ? wet : null;
+  const all = throughOf(ask, wet);
+  const thick = all !== null && usual !== null && all > usual ? all : null;
   const plain = stagesIn(product, room);
   const range = stagesIn(product, room, thick);
   if (!plain || !range) return null;

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { readReadingsCsv } from "../formats/readings-csv";
 import { evaporationFactor } from "./air";
-import { roomOfReadings, thinned } from "./readings";
+import { roomOfReadings, thinned, roomTaken } from "./readings";
 import type { Reading } from "./readings";
 import { simulatedThermohygrometer } from "./simulated-thermohygrometer";
 
@@ -46,6 +46,17 @@ test("thinned for the eye: each the mean of its stretch, and no more than asked"
   expect(few.length).toBeLessThanOrEqual(50);
   expect(few[0]!.temperatureC).toBeCloseTo(readings.slice(0, 6).reduce((sum, one) => sum + one.temperatureC, 0) / 6, 9);
   expect(thinned(readings, 1000)).toEqual(readings);
+});
+
+test("taken as a room, readings keep their days and nights where these differ, else their steady air", () => {
+  const air = (temperatureC: number, relativeHumidity: number) => ({ temperatureC, relativeHumidity });
+  expect(roomTaken({ day: air(18.1, 0.552), night: air(10.2, 0.81), steady: air(15, 0.66) })).toEqual({
+    ...air(18, 0.55),
+    airflow: "still",
+    night: air(10, 0.81),
+  });
+  for (const night of [null, air(17.6, 0.56)])
+    expect(roomTaken({ day: air(18.1, 0.55), night, steady: air(17.9, 0.554) })).toEqual({ ...air(18, 0.55), airflow: "still" });
 });
 
 describe("a thermo-hygrometer that is made up", () => {

@@ -7,8 +7,11 @@ import { materialId, productId } from "#core/catalogue/ids";
 import { dewPointC, saturationHpa, STANDARD_ROOM, wetBulbC } from "#core/drying/air";
 import { dryingOf } from "#core/drying/film-drying";
 import type { DryingAsk, FilmStages } from "#core/drying/film-drying";
+import { releasesOf } from "#core/drying/releases";
+import { roomFactor } from "#core/drying/room-factor";
 import { warmedTo, whatIf } from "#core/drying/what-if";
 import type { Room } from "#core/piece/piece";
+import { firstPlan, pebble } from "./bench";
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 const SEA_LEVEL_PA = 101_325;
@@ -49,6 +52,16 @@ describe("films in the standard atmosphere", () => {
       expect(dryThrough.cautiousMin).toBeLessThanOrEqual(2.5 * 24 * HOUR);
     }
     for (const one of CATALOGUE.products.values()) if (one.bakeable) expect(one.bakeable.afterMin).toBeGreaterThanOrEqual(20 * HOUR);
+  });
+
+  test("a dot on a dot is dry through later than one by itself, to the touch no later; it is handled before it is washed or planted", () => {
+    const [one, onDot] = [stages({ marks: { diameterMm: 3 } }), stages({ marks: { diameterMm: 3, onDiameterMm: 6 } })];
+    expect(onDot.dryThrough.typicalMin).toBeGreaterThan(stages({ marks: { diameterMm: 6 } }).dryThrough.typicalMin);
+    expect(onDot.dryToTouch).toEqual(one.dryToTouch);
+    const { handled, washed, planted, posted } = releasesOf(onDot);
+    expect(handled!.typicalMin).toBeLessThan(washed!.typicalMin);
+    expect([planted, posted]).toEqual([washed, washed]);
+    expect(releasesOf(stages({ product: product("poster-paint") })).washed).toBeNull();
   });
 
   test("thinned paint of the same thickness has more to give off: by what is not solids", () => {
@@ -118,6 +131,41 @@ describe("whatever is asked", () => {
       }),
       { numRuns: 200 },
     );
+  });
+});
+
+describe("a room that is another by night", () => {
+  const night = { temperatureC: 8, relativeHumidity: 0.8 };
+  const day = room(19, 0.5);
+  const both: Room = { ...day, night };
+
+  test("dries at the mean of both rates, by the hours each lasts", () => {
+    for (const by of ["evaporation", "oxidation", "solvent", "reaction"] as const) {
+      const [one, other, mean] = [roomFactor(by, day)!, roomFactor(by, { ...night, airflow: "still" })!, roomFactor(by, both)!];
+      for (const pick of ["fast", "slow"] as const) expect(1 / mean[pick]).toBeCloseTo((15 / one[pick] + 9 / other[pick]) / 24, 9);
+    }
+    expect(roomFactor("evaporation", { ...day, night: { temperatureC: 8, relativeHumidity: 1 } })!.fast).toBeCloseTo(
+      (roomFactor("evaporation", day)!.fast * 24) / 15,
+      9,
+    );
+    expect(roomFactor("evaporation", { ...room(8, 1), night: { temperatureC: 6, relativeHumidity: 1 } })).toBeNull();
+  });
+
+  test("what is wrong with it by night is a caution that says so, and warmth is given to the night too", () => {
+    expect(dryingOf({ product: PAINT, room: both }).findings.map(({ code, severity, message }) => [code, severity, message.includes("by night")])).toEqual([
+      ["too-cold", "warn", true],
+      ["too-humid", "warn", true],
+    ]);
+    expect(dryingOf({ product: PAINT, room: { ...room(8, 0.4), night } }).findings[0]!.message).not.toMatch(/by night/);
+    const warmer = whatIf({ product: PAINT, room: both }).find(({ remedy }) => remedy === "warmer")!;
+    expect(warmer.room.night!.temperatureC).toBe(22);
+  });
+
+  test("is planned in, cautioned and not refused", () => {
+    const plan = firstPlan(pebble({ uses: ["handled"], decoration: { techniques: ["dots"] }, room: both }));
+    expect(plan.findings.filter(({ code }) => code === "too-cold").map(({ severity, message }) => [severity, message.includes("8 °C by night")])).toEqual([
+      ["warn", true],
+    ]);
   });
 });
 

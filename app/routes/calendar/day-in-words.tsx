@@ -5,8 +5,8 @@ import type { Menu } from "#core/catalogue/menu";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
 import type { CalendarDay, DayAct, DaySitting } from "#core/schedule/together/calendar";
 import { sayDuration } from "#core/units/duration";
-import { actTitle, namesOf, partWords, runInBrief } from "~/calendar/act-words";
-import { nextBusy, runsOf } from "#core/schedule/together/runs";
+import { actTitle, namesOf, partWords, runInBrief, shutWords, stepOf } from "~/calendar/act-words";
+import { actsTold, nextBusy, runsOf } from "#core/schedule/together/runs";
 import type { Run } from "#core/schedule/together/runs";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayClock, sayDay, sayTimes } from "~/components/time-words";
@@ -103,18 +103,19 @@ function Places({ act: { parts }, pieces }: { act: DayAct } & Pick<Props, "piece
 }
 
 function RunLines({ run, pieces, menu, now, letGo }: Pick<Props, "pieces" | "menu" | "now" | "letGo"> & { readonly run: Run }) {
-  const [first] = run;
+  const told = actsTold(run);
+  const [first] = told as [DayAct];
   return (
     <div>
       <p className="text-soft tabular-nums">{sayTimes(first.from, run.at(-1)!.to)}</p>
       <ul>
-        {run.map((act) => (
+        {told.map((act) => (
           <li key={act.id}>
             {actTitle(act, pieces, menu)}
             <Places act={act} pieces={pieces} />
             {act.part !== undefined && <span className="text-soft">, part {act.part}</span>}
             {act.hand !== undefined && <span className="text-soft"> (second pair of hands)</span>}
-            {act.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}
+            {act.windowShut && <strong> {shutWords(stepOf(act, pieces))}</strong>}
           </li>
         ))}
       </ul>

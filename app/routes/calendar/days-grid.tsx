@@ -8,7 +8,7 @@ import { mondayOf } from "#core/schedule/together/calendar";
 import type { Calendar, CalendarDay, DayAct } from "#core/schedule/together/calendar";
 import { sayDuration, sayHours } from "#core/units/duration";
 import { namesOf, partsWords, runTitle, stepOf } from "~/calendar/act-words";
-import { runsOf } from "#core/schedule/together/runs";
+import { actsTold, runsOf } from "#core/schedule/together/runs";
 import type { Run } from "#core/schedule/together/runs";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayTimes } from "~/components/time-words";
@@ -36,7 +36,7 @@ const MOST_CHIPS = 5;
 
 /** Weeks of days, Monday first: what is done on each, how full it is, what is due; work is dragged to another day. */
 export function DaysGrid({ calendar, weeks, day, today, choose, put, pieces, menu }: Props) {
-  const nameOf = (run: Run) => `${runTitle(run, pieces, menu)}: ${partsWords(run[0], pieces)}`;
+  const nameOf = (run: Run) => `${runTitle(run, pieces, menu)}: ${partsWords(actsTold(run)[0]!, pieces)}`;
   const drag = useDayDrag(calendar.days, nameOf, put);
   const [from, setFrom] = useSetParam("from");
   // Two weeks begin with today; a month begins with its Monday.
@@ -171,7 +171,7 @@ function Marks({ day, pieces }: { day: CalendarDay | undefined; pieces: CellProp
 function RunChip({ run, date, pieces, menu }: { run: Run; date: string } & Pick<CellProps, "pieces" | "menu">) {
   const [first] = run;
   const { setNodeRef, attributes, listeners, transform, isDragging } = useDraggable({ id: first.id, data: { date } });
-  const [title, on] = [runTitle(run, pieces, menu), partsWords(first, pieces)];
+  const [title, on] = [runTitle(run, pieces, menu), partsWords(actsTold(run)[0]!, pieces)];
   const colour = stepOf(first, pieces)?.colour;
   return (
     <li className="min-w-0">

@@ -3,7 +3,8 @@ import { format } from "date-fns";
 import type { CalendarFile } from "#core/formats/calendar-files";
 import { dateOf, dayLater } from "#core/schedule/free-hours";
 import type { CalendarDay } from "#core/schedule/together/calendar";
-import { actTitle, namesOf, partsWords } from "~/calendar/act-words";
+import { actsToldIn } from "#core/schedule/together/runs";
+import { actTitle, namesOf, partsWords, shutWords, stepOf } from "~/calendar/act-words";
 import type { CalendarShown } from "~/calendar/act-words";
 import { download } from "~/components/download";
 import { sayTimes } from "~/components/time-words";
@@ -15,7 +16,7 @@ function fileOf({ calendar: { days, tracks }, pieces, menu }: CalendarShown): Ca
   return {
     sittings: days.flatMap(({ sittings }) =>
       sittings.map(({ acts }) => ({
-        acts: acts.map((act) => ({ id: act.id, from: act.from, to: act.to, act: actTitle(act, pieces, menu), pieces: partsWords(act, pieces) })),
+        acts: actsToldIn(acts).map((act) => ({ id: act.id, from: act.from, to: act.to, act: actTitle(act, pieces, menu), pieces: partsWords(act, pieces) })),
       })),
     ),
     waits: tracks.flatMap(({ piece, drying }) => drying.map(({ from, to }) => ({ piece, name: nameOf(piece), from, to }))),
@@ -65,13 +66,13 @@ function PrintedWeek({ days, pieces, menu, calendar, now }: CalendarShown & { re
             {due.length > 0 && <p className="font-bold">Due: {namesOf(due, pieces)}</p>}
             <ul>
               {sittings.flatMap(({ acts }) =>
-                acts.map((act) => (
+                actsToldIn(acts).map((act) => (
                   <li key={act.id} className="grid grid-cols-[1.2rem_7rem_1fr] gap-2">
                     <span aria-hidden className="mt-1 size-3.5 border border-ink" />
                     <span className="tabular-nums">{sayTimes(act.from, act.to)}</span>
                     <span>
                       {actTitle(act, pieces, menu)}: {partsWords(act, pieces)}
-                      {act.windowShut && <strong> Scuff it dull first.</strong>}
+                      {act.windowShut && <strong> {shutWords(stepOf(act, pieces))}</strong>}
                     </span>
                   </li>
                 )),

@@ -98,7 +98,8 @@ interface Moved {
   readonly tasks: ReadonlySet<string>;
 }
 
-const keysOf = (act: DayAct) => tasksIn(act).map(({ piece, task }) => ({ piece, task }));
+/** The tasks of acts, each once: loads of one batch have the same. */
+const keysOf = (acts: readonly DayAct[]) => [...new Map(acts.flatMap(tasksIn).map(({ piece, task }) => [`${piece}/${task}`, { piece, task }])).values()];
 
 function Laid({
   first,
@@ -133,13 +134,13 @@ function Laid({
   const put = (acts: readonly DayAct[], to: CalendarDay) => {
     const sitting = to.sittings[0];
     if (!sitting) return;
-    const tasks = acts.flatMap(keysOf);
+    const tasks = keysOf(acts);
     const at = new Date(sitting.from).toISOString();
     setMoved({ of: first, before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
     ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })), standing: inSittings(calendar) });
     choose(to.date);
   };
-  const letGo = (acts: readonly DayAct[]) => ask({ intent: "let-go", tasks: acts.flatMap(keysOf) });
+  const letGo = (acts: readonly DayAct[]) => ask({ intent: "let-go", tasks: keysOf(acts) });
   const words = (of: CalendarDay) => <DayInWords day={of} days={calendar.days} pieces={pieces} menu={menu} now={now} put={put} letGo={letGo} />;
   const grid = (weeks: number) => (
     <div className="grid gap-5 xl:grid-cols-[minmax(0,1fr)_20rem]">

@@ -6,6 +6,7 @@ import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { keptPiece } from "~/piece/kept-piece";
 import { useMenu } from "~/components/use-menu";
+import { hardText } from "~/piece/ready-text";
 import { useAppContext } from "~/components/app-context";
 import type { Route } from "./+types/route";
 
@@ -46,7 +47,10 @@ export default function CareCard({ loaderData }: Route.ComponentProps) {
               const hard = dates?.careful?.cured;
               return (
                 hard !== undefined && (
-                  <li>Its coats are fully hard from {format(hard, "d MMMM yyyy")}. Until then: no washing, no wrapping in film, nothing heavy on it.</li>
+                  <li>
+                    Its coats are fully hard from {format(hard, "d MMMM yyyy")}, and from then on it may be {hardText(piece.uses)}. Until then: no washing, no
+                    wrapping in film, nothing heavy on it.
+                  </li>
                 )
               );
             }}

@@ -15,7 +15,7 @@ import { useNow } from "~/components/use-now";
 import { sayClock, sayZone } from "~/components/time-words";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
-import { readyText } from "~/piece/ready-text";
+import { hardText, readyText } from "~/piece/ready-text";
 import type { Route } from "./+types/route";
 import { Latest, Sittings } from "./sittings";
 
@@ -121,7 +121,8 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
             {dates && <Latest dates={dates} now={from} />}
             {dates && (
               <p>
-                Ready for gentle hands: <strong>{readyText(dates, "handle", from)}</strong>. Fully hard: <strong>{readyText(dates, "cured", from)}</strong>.
+                Ready for gentle hands: <strong>{readyText(dates, "handle", from)}</strong>. Fully hard: <strong>{readyText(dates, "cured", from)}</strong>;
+                from then on it may be {hardText(kept.record.piece.uses)}.
               </p>
             )}
             {dates?.usual && <Sittings dates={dates.usual} shown={dates.shown} menu={menu} now={from} />}

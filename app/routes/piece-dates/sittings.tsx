@@ -8,6 +8,7 @@ import type { Stretch } from "#core/schedule/stretches";
 import type { DatedPlan } from "#core/schedule/dates-of";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
+import { shutWords } from "~/calendar/act-words";
 import { sayClock, sayDay, sayTimes } from "~/components/time-words";
 import { coatWords, stepTitle, zoneNames } from "~/components/words";
 
@@ -34,7 +35,7 @@ function Line({ stretch, shown, menu }: { stretch: Stretch; shown: Candidate; me
         {stepTitle(step, menu, false)}
         {detail && <span className="text-soft">, {detail}</span>}
         {step.group === undefined && <span className="text-soft"> · {zoneNames(zones).toLowerCase()}</span>}
-        {item.windowShut && <strong> Scuff it dull first: the last coat has closed.</strong>}
+        {item.windowShut && <strong> {shutWords(step)}</strong>}
       </span>
     </li>
   );

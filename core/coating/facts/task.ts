@@ -15,6 +15,8 @@ export interface Edge {
   /** The recoat window shuts this long after its end, and opens again later; absent: it stays open. */
   readonly closesMin?: number;
   readonly reopensMin?: number;
+  /** It is worked into what the other laid while that is wet: piece by piece where there are several. */
+  readonly wet?: true;
 }
 
 /** One sitting's worth of hands-on work: one coat, or one half of it, or an act on the whole piece. */

@@ -33,10 +33,12 @@ describe("waits that the engine works out", () => {
     expect(paint).toMatchObject({ min: 10 });
   });
 
-  test("a coat waits for the one below to take it; wet effects do not wait", () => {
-    const [, dots, blend] = waits(pebble(), "top", [base, bigDots, s("decorate", "craft-acrylic", { technique: "blended", while: "wet" })]);
+  test("a coat waits for the one below to take it; colours that are blended wait for their ground, and not for one another", () => {
+    const blended = s("decorate", "craft-acrylic", { technique: "blended", while: "wet" });
+    const [, dots, ...blend] = waits(pebble(), "top", [base, bigDots, blended, blended]);
     expect(dots).toEqual({ min: 60, cautiousMin: 90, until: "dry-to-recoat" });
-    expect(blend).toBeNull();
+    expect(blend).toEqual([expect.objectContaining({ until: "dry-to-recoat" }), null]);
+    expect(waits(pebble(), "top", [s("prime", "gesso"), blended])[1]).toMatchObject({ min: 60, until: "dry-to-recoat" });
   });
 
   test("the thickest mark decides before a sealer, even from further down", () => {

@@ -75,14 +75,19 @@ export function liesBeside(upper: StepFact, lower: StepFact): boolean {
   return one.technique === other.technique || ((beside(one.technique) || one.technique === "outline") && beside(other.technique));
 }
 
+/** Colours of one technique that are worked into one another while they are wet. */
+export function runsInto(upper: Pick<StepChoice, "while" | "technique">, lower: Pick<StepChoice, "while" | "technique">): boolean {
+  return upper.while === "wet" && lower.while === "wet" && upper.technique === lower.technique;
+}
+
 /** Ink that is not dry through runs under a wet pass of solvent. */
 function dissolvesInk(upper: StepFact, lower: StepFact): boolean {
   return isClear(upper) && upper.product!.carrier !== "water" && lower.product?.methods[0] === "pen";
 }
 
 function needOf(upper: StepFact, lower: StepFact): Need {
-  const { role, while: when } = upper.step;
-  if (when === "wet" || liesBeside(upper, lower)) return "none";
+  const { role } = upper.step;
+  if (runsInto(upper.step, lower.step) || liesBeside(upper, lower)) return "none";
   if (crossesOilAndWater(upper, lower) || dissolvesInk(upper, lower)) return "through";
   const need = NEEDS[role] ?? "none";
   if (role === "mask" && upper.aid?.mask?.sticks) return "hard";

@@ -1,9 +1,11 @@
+import { workableMin } from "../../drying/film-drying";
 import { heatTimeline } from "../../drying/heat-timeline";
 import type { HeatTimeline } from "../../drying/heat-timeline";
 import type { Act, Candidate, OrderedCoat } from "../model/plan";
 import type { Step, Wait, ZoneSteps } from "../model/step";
 import type { Exposure } from "../../catalogue/use";
 import type { Role, ZoneId } from "../../catalogue/vocabulary";
+import { runsInto } from "./waits";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
 import type { DryingBy } from "../../drying/room-factor";
@@ -50,6 +52,14 @@ function between(previous: { readonly step: Step; readonly last: Draft }, wait: 
   // What cools, and what the user has said, goes by no air.
   const isOfRoom = wait !== null && typical >= (baked?.typicalMin ?? 0) && wait.set !== "hers";
   return isOfRoom ? { ...tie, ...dries(until === "dry-body" ? "evaporation" : film) } : tie;
+}
+
+/** The longest a step may be put off after the one before: a mask is lifted before the paint is hard, colours that are blended are laid while they are wet. */
+function closing(tie: Edge, step: Step, below: Step | undefined): Edge {
+  const film = below?.typical;
+  if (!film) return tie;
+  if (runsInto(step, below)) return { ...tie, closesMin: Math.max(1, Math.floor(workableMin(film.touchDry))), wet: true };
+  return step.role === "unmask" && step.group === undefined ? { ...tie, closesMin: Math.max(tie.cautiousMin, Math.floor(film.dryHard)) } : tie;
 }
 
 /** The second half waits until the first can be held. */
@@ -153,7 +163,7 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
   for (const zone of candidate.zones) {
     const steps = worked(zone);
     let previous: { readonly step: Step; readonly last: Draft } | null = null;
-    let lies: DryingBy | undefined;
+    let film: Step | undefined;
     for (const step of steps) {
       const tasks = tasksOfStep(step, candidate, all);
       const first = tasks[0];
@@ -163,28 +173,28 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
       tied.add(first.id);
       const wait = step.waitBefore;
       if (previous && previous.last !== first && !first.after.some((one) => one.task === previous!.last.id && one.typicalMin >= (wait?.min ?? 0)))
-        first.after.push(between(previous, wait ?? null, lies));
+        first.after.push(closing(between(previous, wait ?? null, film && driesBy(film)), step, film));
       previous = { step, last: tasks[tasks.length - 1]! };
-      lies = by ?? lies;
+      if (step.typical) film = step;
     }
     if (!previous) continue;
     // What has been baked is dry right through: only what was laid after it has to dry.
-    const film = steps.slice(steps.findLastIndex((step) => bakeOf(step) !== null) + 1).findLast((step) => step.typical !== null);
+    const last = steps.slice(steps.findLastIndex((step) => bakeOf(step) !== null) + 1).findLast((step) => step.typical !== null);
     const cure = zone.steps.find((step) => step.role === "cure")?.waitBefore;
     const span = (typicalMin: number, cautiousMin: number) => ({ typicalMin, cautiousMin: Math.max(typicalMin, cautiousMin) });
     const baked = bakeOf(previous.step);
-    const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(film?.typical?.dryThrough ?? 0, film?.cautious?.dryThrough ?? 0);
+    const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(last?.typical?.dryThrough ?? 0, last?.cautious?.dryThrough ?? 0);
     milestones.push({
       task: previous.last.id,
-      ...(baked || !film ? {} : dries(driesBy(film))),
+      ...(baked || !last ? {} : dries(driesBy(last))),
       handle,
       cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
     });
     if (isUnderside(zone, exposures) && candidate.acts.some((act) => act.zones.length === 1 && act.zones[0] === zone.zone)) {
       const own = steps.filter((step) => step.group === undefined);
-      const last = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
-      if (last)
-        undersideEnds.push({ ...edge(last.id, film?.typical?.dryHard ?? 0, film?.cautious?.dryHard ?? 0, "dry-hard"), ...(film ? dries(driesBy(film)) : {}) });
+      const ends = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
+      if (ends)
+        undersideEnds.push({ ...edge(ends.id, last?.typical?.dryHard ?? 0, last?.cautious?.dryHard ?? 0, "dry-hard"), ...(last ? dries(driesBy(last)) : {}) });
     }
   }
   // What all places get together comes first; the rest waits until what it stands on can be put down.

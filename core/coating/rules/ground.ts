@@ -6,7 +6,7 @@ import { FLUID_MEDIUM } from "../../film/consistency";
 import { purposeOf } from "../../film/purposes";
 import { fitOf, isLean, usualThinning } from "../../film/thinning";
 import type { StackFacts } from "../facts/facts";
-import { crossesOilAndWater, leastWaitMin } from "../facts/waits";
+import { crossesOilAndWater, leastWaitMin, runsInto } from "../facts/waits";
 import type { Rule } from "./rule";
 import { another, asChange, isBaked, onBare, rulesUnder, shortWait, suitable, under } from "./help";
 
@@ -164,7 +164,7 @@ export const GROUND_RULES: readonly Rule[] = rulesUnder("Ground and colour", [
         const lower = filmsBelow(stack, fact)
           .filter((below) => !isLoose(below))
           .at(-1);
-        if (!lower || fact.step.while === "wet" || has(lower, "fill") || fact.step.role === "seal" || crossesOilAndWater(fact, lower)) return [];
+        if (!lower || runsInto(fact.step, lower.step) || has(lower, "fill") || fact.step.role === "seal" || crossesOilAndWater(fact, lower)) return [];
         return shortWait(stack, lower, fact, leastWaitMin(fact, lower, stack) ?? 0, (short) => ({
           words: under(lower, stack),
           change: waitFix(fact, short, "dry-to-recoat"),

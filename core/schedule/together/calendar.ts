@@ -190,7 +190,7 @@ function actsOf(together: Together, frame: Frame, stints: readonly Stint[], fini
       const { task } = node;
       const moved = group.find((one) => isMoved(one, frame));
       return {
-        id: `${names[node.piece]!}/${task.id}/${stint.part ?? 0}`,
+        id: `${names[node.piece]!}/${task.id}/${node.load}/${stint.part ?? 0}`,
         from: stint.from,
         to: group.at(-1)!.stint.to,
         stepId: task.stepId,

@@ -153,18 +153,33 @@ interface Load {
 /** Loads all pieces together may go in: more nobody dates. */
 export const MOST_LOADS = 400;
 
+/** Loads that one batch goes in because it is worked while it is wet, at most. */
+const MOST_WET_LOADS = 40;
+/** Nobody paints a piece in less, minutes. */
+const LEAST_PIECE_MIN = 0.1;
+
 /** With so little room the pieces would go in more loads than anybody dates. */
 export function isTooLittleRoom(pieces: readonly Pick<PieceWork, "count" | "work">[], places: Places): boolean {
   return pieces.reduce((sum, piece) => sum + loadCount(piece, places), 0) > MOST_LOADS;
 }
 
-/** In how many loads a batch goes for which there is no room at once. */
-function loadCount({ count, work }: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
-  const most = Math.min(rack, work.tasks.some((task) => task.oven) ? oven : Infinity);
-  return Math.max(1, Math.ceil(count / most));
+/** Pieces that are worked into one another's paint at once: the first of them is wet still when its next colour comes. */
+function wetCount({ count, work: { tasks } }: Pick<PieceWork, "count" | "work">): number {
+  const minutes = new Map(tasks.map(({ id, handsOnMin }) => [id, handsOnMin / count]));
+  const ties = tasks.flatMap(({ id, after }) =>
+    after.flatMap((tie) => (tie.wet ? [{ ...tie, min: Math.max(minutes.get(id)!, minutes.get(tie.task) ?? 0) }] : [])),
+  );
+  return Math.min(Infinity, ...ties.map(({ closesMin = Infinity, min }) => 1 + Math.floor(closesMin / Math.max(min, LEAST_PIECE_MIN))));
 }
 
-/** A batch for which there is no room at once goes in loads as even as may be. */
+/** In how many loads a batch goes for which there is no room at once, or that is worked while it is wet. */
+function loadCount(piece: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
+  const { count, work } = piece;
+  const most = Math.min(rack, work.tasks.some((task) => task.oven) ? oven : Infinity);
+  return Math.max(1, Math.ceil(count / most), Math.min(MOST_WET_LOADS, Math.ceil(count / wetCount(piece))));
+}
+
+/** A batch for which there is no room at once, or that is worked while it is wet, goes in loads as even as may be. */
 function loadsOf(piece: PieceWork, index: number, places: Places): readonly Load[] {
   const loads = loadCount(piece, places);
   return Array.from({ length: loads }, (_unused, k) => ({

@@ -1,4 +1,4 @@
-import type { CalendarDay, DayAct } from "./calendar";
+import type { ActPart, CalendarDay, DayAct } from "./calendar";
 
 /** Acts with no break between them on the same pieces: they are told, and moved, as one. */
 export type Run = readonly [DayAct, ...DayAct[]];
@@ -27,6 +27,39 @@ export function runsOf(acts: readonly DayAct[]): readonly Run[] {
     else runs.push([act]);
   }
   return runs;
+}
+
+/** Whether two acts of a run are the same coat: of a batch that goes in loads, on one load after another. */
+const isSame = (one: DayAct, other: DayAct) => one.stepId === other.stepId && one.coat === other.coat && one.half === other.half;
+
+/** The acts of a run, each told once: of a batch that goes in loads from its first to its last. */
+export function actsTold(run: Run): readonly DayAct[] {
+  return run.flatMap((act, index) => {
+    const all = run.filter((one) => isSame(one, act));
+    if (all[0] !== run[index]) return [];
+    return all.length === 1 ? [act] : [{ ...act, to: all.at(-1)!.to, parts: partsOf(all) }];
+  });
+}
+
+/** What acts of one coat are done to, piece by piece. */
+function partsOf(acts: readonly DayAct[]): readonly ActPart[] {
+  return acts[0]!.parts.map((part) => {
+    const all = acts.flatMap(({ parts }) => parts.filter(({ piece }) => piece === part.piece));
+    return {
+      ...part,
+      count: Math.min(
+        part.of,
+        all.reduce((sum, { count }) => sum + count, 0),
+      ),
+      tasks: all.flatMap(({ tasks }) => tasks),
+      starts: all.flatMap(({ starts }) => starts),
+    };
+  });
+}
+
+/** The acts of a sitting as they are told one by one. */
+export function actsToldIn(acts: readonly DayAct[]): readonly DayAct[] {
+  return runsOf(acts).flatMap(actsTold);
 }
 
 /** The first day after a day on which anything is done. */

@@ -132,6 +132,35 @@ describe("all pieces around one pair of hands", () => {
     expect(sittings.flatMap(({ stints }) => stints.filter(({ node, part }) => node === 0 && part !== undefined)).length).toBeGreaterThan(3);
   });
 
+  test("colours that are blended follow while the last is wet, a few pieces at a time; a mask is lifted before the paint is hard", () => {
+    const wet = workOf(
+      [
+        task("ground", 20),
+        task("navy", 40, [edge("ground", 60)]),
+        task("cream", 40, [edge("navy", 0, { closesMin: 12, wet: true })]),
+        task("unmask", 10, [edge("cream", 20, { closesMin: 3 * HOUR })]),
+      ],
+      60,
+    );
+    const pieces = [piece("pots", wet, { count: 20 }), piece("stone", COATS)];
+    const { network, sittings } = schedule(pieces);
+    const stints = sittings.flatMap((one) => one.stints).map((one) => ({ ...one, ...network.nodes[one.node]!, from: one.from }));
+    const of = (id: string) => stints.filter(({ task: { id: own } }) => own === id);
+    expect(of("navy").length).toBeGreaterThan(2);
+    for (const navy of of("navy")) {
+      const cream = of("cream").find(({ load }) => load === navy.load)!;
+      // Its first piece has waited while the others of its load were laid, its last no time at all.
+      const each = (40 * MS_PER_MIN) / 20;
+      expect(cream.from - navy.from - each).toBeLessThanOrEqual(13 * MS_PER_MIN);
+      expect(cream.windowShut).toBeUndefined();
+    }
+    for (const off of of("unmask")) {
+      const last = of("cream").find(({ load }) => load === off.load)!;
+      expect(off.from - last.to).toBeGreaterThanOrEqual(20 * MS_PER_MIN);
+      expect(off.from - last.to).toBeLessThanOrEqual(3 * HOUR * MS_PER_MIN);
+    }
+  });
+
   test("no free hour at all: none, rather than half a schedule", () => {
     expect(scheduleAll({ pieces: [piece("pot", COATS)], hours: { ...EVENINGS, weekday: [[], [], [], [], [], [], []] }, start: START })).toBeNull();
   });
