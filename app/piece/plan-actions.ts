@@ -1,5 +1,6 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
+import { actualOfGo, foundTacky } from "#core/logbook/actual";
 import { coatEvents } from "#core/logbook/coat-events";
 import type { Task } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
@@ -21,7 +22,11 @@ export interface PlanActions {
   /** Keeps a step of the plan whatever is made right around it, or lets it go. */
   readonly pin: (stepIds: readonly StepId[], kept: boolean) => void;
   /** Marks coats as done, or not done, in every place they were laid. */
-  readonly markDone: (tasks: readonly Task[]) => void;
+  readonly markDone: (tasks: readonly Task[], tookMin?: number | null) => void;
+  /** What the tasks wait for was touched and found tacky. */
+  readonly markTacky: (tasks: readonly Task[]) => void;
+  /** Whether there is a film beneath that can be touched. */
+  readonly isOnFilm: (tasks: readonly Task[]) => boolean;
   readonly markUndone: (tasks: readonly Task[]) => void;
   /** The clock is right by now: what lies later than it was noted by a wrong one. */
   readonly clockIsRight: () => void;
@@ -57,7 +62,22 @@ export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRec
       else ask(all, { about: `${pieceId}/${running}`, over: (earlier) => (earlier.intent === "edit" ? { ...all, known: earlier.known } : all) });
     },
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
-    markDone: (tasks) => shown && followed && ask({ intent: "done", followed, coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
+    markDone: (tasks, tookMin = null) => {
+      if (!shown || !followed || !view.work) return;
+      const at = now();
+      const actual = actualOfGo(tasks, { work: view.work, done: view.done, now: Date.parse(at) }, tookMin);
+      const coats = tasks.flatMap((task) => coatEvents(shown, task));
+      // What was seen is noted with the first of them: it was one go.
+      ask({ intent: "done", followed, coats: actual ? coats.map((coat, index) => (index === 0 ? { ...coat, actual } : coat)) : coats, at });
+    },
+    isOnFilm: (tasks) => view.work !== null && foundTacky(tasks, { work: view.work, done: view.done, now: Date.now() }).length > 0,
+    markTacky: (tasks) => {
+      if (!shown || !view.work) return;
+      const at = now();
+      const found = foundTacky(tasks, { work: view.work, done: view.done, now: Date.parse(at) });
+      const coats = found.flatMap(({ task, actual }) => coatEvents(shown, task).map((coat, index) => (index === 0 ? { ...coat, actual } : coat)));
+      if (coats.length > 0) ask({ intent: "tacky", coats, at });
+    },
     markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     clockIsRight: () => void ask({ intent: "clock-right", at: now() }),
     repair: (pinned) => followed && ask({ intent: "repair", followed, pinned }),

@@ -14,6 +14,7 @@ export type PlanAsk =
   | { readonly intent: "plain" }
   | { readonly intent: "keep"; readonly followed: Followed }
   | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "tacky"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "clock-right"; readonly at: string }
   | { readonly intent: "repair"; readonly followed: Followed; readonly pinned: readonly StepId[] }
@@ -26,6 +27,7 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   plain: () => ({}),
   keep: (joi) => ({ followed: followedField(joi) }),
   done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required() }),
+  tacky: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   undone: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   "clock-right": (joi) => ({ at: instantSchema(joi).required() }),
   repair: (joi) => ({ followed: followedField(joi), pinned: joi.array().items(joi.string().max(120)).max(200).required() }),

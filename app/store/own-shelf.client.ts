@@ -1,30 +1,33 @@
+import type { OwnTimes } from "#core/logbook/own-times";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import { dateOf } from "#core/schedule/free-hours";
 import { timeZoneHere } from "~/components/time-zone";
 import type { Database } from "./database";
 import { changeCount } from "./open.client";
 import { rememberShelf } from "./remembered.client";
+import { ownTimesIn } from "./own-times";
 import { shelfIn, stockIn } from "./shelf";
 
 /** The shelf as plans are made from it. */
 export interface OwnShelf {
   readonly products: readonly OwnProduct[];
-  /** The same for the same products. */
+  /** What the user's table has taught of times; null where it has taught nothing, or they would not have it. */
+  readonly own: OwnTimes | null;
+  /** The same for the same products and times. */
   readonly key: string;
 }
-
-const NONE: OwnShelf = { products: [], key: "" };
 
 let known: { readonly at: string; readonly shelf: Promise<OwnShelf> } | null = null;
 
 async function read(db: Database, today: string): Promise<OwnShelf> {
-  const jars = await shelfIn(db);
+  const [jars, own] = await Promise.all([shelfIn(db), ownTimesIn(db)]);
   rememberShelf(jars);
+  const times = own ? JSON.stringify(own) : "";
   // Who owns nothing yet need not wait for the catalogue.
-  if (jars.length === 0) return NONE;
+  if (jars.length === 0) return { products: [], own, key: times };
   const [{ CATALOGUE }, { ownProductsOf, shelfKey }] = await Promise.all([import("#core/catalogue/catalogue"), import("#core/shelf/own-products")]);
   const products = ownProductsOf(jars, await stockIn(db, jars), CATALOGUE, today);
-  return { products, key: shelfKey(products) };
+  return { products, own, key: `${shelfKey(products)}${times}` };
 }
 
 /** The shelf as it is now; read once as long as nothing is saved. */

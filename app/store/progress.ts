@@ -25,7 +25,7 @@ async function note(
   recorder: Recorder,
   of: Pick<ProgressRecord, "pieceId" | "planId">,
   coats: readonly CoatEvent[],
-  kind: "done" | "removed",
+  kind: "done" | "removed" | "tacky",
   at: string,
 ): Promise<void> {
   const noted = [...(await recorder.of("progress", "byPiece", of.pieceId))].sort((a, b) => a.at.localeCompare(b.at));
@@ -36,11 +36,9 @@ async function note(
     const last = lastOf(coat);
     const isOn = last?.kind === "done" || last?.kind === "tacky";
     if (isOn === (kind === "done")) continue;
-    // What comes off is what was laid, out of the jar it was laid from, whatever the plan says by now.
+    // What comes off, or is found tacky, is what was laid, out of the jar it was laid from, whatever the plan says by now.
     const laid =
-      kind === "removed" && last
-        ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) }
-        : { act: await withMixture(recorder, coat.act) };
+      kind !== "done" && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : { act: await withMixture(recorder, coat.act) };
     await recorder.put("progress", { ...coat, ...laid, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
   }
 }
@@ -122,6 +120,25 @@ export function markDays(
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
       for (const { at, coats } of days) await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
+    },
+    by,
+  );
+}
+
+/**
+ * Notes that coats were touched and found tacky: what waits for them waits longer, and something is learnt of their drying.
+ *
+ * @param at ISO 8601
+ */
+export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "noting that it is still tacky",
+    `pieces/${piece}`,
+    ["pieces", "progress"],
+    async (recorder) => {
+      if (!(await recorder.get("pieces", piece))) throw new GonePiece();
+      await note(recorder, { pieceId: piece, planId: plan }, coats, "tacky", at);
     },
     by,
   );

@@ -1,3 +1,4 @@
+import type { OwnTimes } from "#core/logbook/own-times";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
@@ -27,6 +28,8 @@ export interface PlanOf {
   readonly progress: readonly ProgressRecord[];
   /** What the user owns. */
   readonly shelf: readonly OwnProduct[];
+  /** What the user's table has taught of times; absent where waits and work are as they are reckoned. */
+  readonly own?: OwnTimes | null;
 }
 
 /** A plan as it is shown, with its tasks. */

@@ -1,10 +1,15 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Catalogue } from "#core/catalogue/catalogue";
+import type { Work } from "#core/coating/facts/task";
+import type { Candidate } from "#core/coating/model/plan";
 import { withOwnProducts } from "#core/catalogue/own-product";
+import { leftLonger } from "#core/logbook/actual";
 import { openStep } from "#core/logbook/open-step";
+import { withOwnTimes } from "#core/logbook/own-times";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn, wholeStep } from "#core/logbook/plan-on-body";
+import type { BodyView } from "#core/logbook/plan-on-body";
 import { planColours } from "#core/coating/explain/plan-colours";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { pieceFacts } from "#core/coating/facts/facts";
@@ -40,12 +45,18 @@ function knownFor({ shelf }: PlanOf): Known {
   return known;
 }
 
+/** The work of a plan, its times as the user's table has taught them, and what was found tacky left for longer. */
+function workAtTable({ piece, own }: PlanOf, shown: Candidate, { done, tacky }: Pick<BodyView, "done" | "tacky">, catalogue: Catalogue): Work {
+  const reckoned = workFor(piece, shown, catalogue);
+  return leftLonger(own ? withOwnTimes(reckoned, shown, own) : reckoned, done, tacky);
+}
+
 function viewOf(of: PlanOf, whole: boolean): PlannedView {
   const { piece, keeping, progress } = of;
   const { catalogue, cache } = knownFor(of);
   const view = planOnBody(piece, keeping, progress, catalogue, whole ? cache.plan : cache.first);
   const layers = layersTaken(pieceFacts(completePiece(piece, catalogue).piece, catalogue));
-  return { ...view, work: view.shown ? workFor(piece, view.shown, catalogue) : null, layers, whole };
+  return { ...view, work: view.shown ? workAtTable(of, view.shown, view, catalogue) : null, layers, whole };
 }
 
 /** The plan that is shown, as soon as it is known. */

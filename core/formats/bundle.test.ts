@@ -114,7 +114,7 @@ describe("what is not taken, and where it says so", () => {
     ["a damaged file", null, "not-json", ""],
     ["another file", { hello: 1 }, "not-a-bundle", "format"],
     ["a list", [], "not-a-bundle", ""],
-    ["a newer bundle", { ...bundle, version: 10 }, "too-new", "version"],
+    ["a newer bundle", { ...bundle, version: BUNDLE_VERSION + 1 }, "too-new", "version"],
     ["a word it does not know", { ...bundle, wishes: [] }, "unknown-key", "wishes"],
     ["a way of working that is none", { ...bundle, recipes: [{ id: 1 }] }, "bad-value", "recipes.0.id"],
     ["a jar of no kind known here", { ...bundle, shelf: [{ ...jar, classId: "milk" }] }, "unknown-id", "shelf.0.classId"],
@@ -141,7 +141,7 @@ describe("what is not taken, and where it says so", () => {
     expect(found ? (found.ok ? null : found.problem) : problem(document)).toMatchObject({ code, path });
   });
   test("a newer file's message names both versions", () =>
-    expect(problem({ ...bundle, version: 10 })?.message).toMatch(new RegExp(`version 10.*version ${BUNDLE_VERSION}`)));
+    expect(problem({ ...bundle, version: BUNDLE_VERSION + 1 })?.message).toMatch(new RegExp(`version ${BUNDLE_VERSION + 1}.*version ${BUNDLE_VERSION}`)));
 });
 
 describe("a damaged record costs itself", () => {

@@ -1,6 +1,7 @@
 import type Joi from "joi";
 import { MAX_AREA_MM2 } from "../piece/form";
 import { instantSchema } from "./hours-schema";
+import { roomSchema } from "./room-schema";
 import { stepKeys } from "./step-keys";
 import type { JoiRoot } from "./stores/definition";
 import { zoneSchema } from "./zone-schema";
@@ -126,6 +127,27 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
 /** More paint than one coat of anything takes, mL. */
 export const MOST_JAR_ML = 1_000_000;
 
+/** Minutes of a wait or of work, at most: a year. */
+const MOST_MIN = 366 * 24 * 60;
+
+/** What was seen at the table. */
+export function actualSchema(joi: JoiRoot): Joi.Schema {
+  const minutes = () => joi.number().greater(0).max(MOST_MIN).required();
+  return joi
+    .object({
+      work: joi.object({ min: minutes(), reckonedMin: minutes() }),
+      drying: joi.object({
+        product: joi.string().max(80).required(),
+        room: roomSchema(joi).required(),
+        stepId: joi.string().max(120).required(),
+        coat: joi.number().integer().min(1).max(40).required(),
+        waitedMin: minutes(),
+        reckonedMin: minutes(),
+      }),
+    })
+    .or("work", "drying");
+}
+
 /** One coat of one zone, to be recorded. */
 export function coatEventSchema(joi: JoiRoot): Joi.Schema {
   return joi.object({
@@ -135,5 +157,6 @@ export function coatEventSchema(joi: JoiRoot): Joi.Schema {
     coat: joi.number().integer().min(1).max(40).required(),
     half: joi.string().valid("first", "second"),
     jarMl: joi.number().min(0).max(MOST_JAR_ML),
+    actual: actualSchema(joi),
   });
 }

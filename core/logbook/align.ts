@@ -10,6 +10,8 @@ import type { LaidAct } from "./body-state";
 export interface Aligned {
   /** Instant, ms, at which each task that is done ended. */
   readonly done: ReadonlyMap<string, number>;
+  /** Instant, ms, at which the film of a task was last found tacky. */
+  readonly tacky: ReadonlyMap<string, number>;
   /** The stacks as they stand where work went another way than planned: steps passed over, coats more or fewer; null where all goes as planned. */
   readonly zones: readonly ZoneSteps<StepChoice>[] | null;
 }
@@ -65,6 +67,7 @@ function standing(steps: readonly Step[], met: readonly Met[], catalogue: Catalo
  */
 export function alignWith(candidate: Candidate, laid: readonly LaidAct[], catalogue: Catalogue): Aligned | null {
   const done = new Map<string, number>();
+  const tacky = new Map<string, number>();
   const zones: ZoneSteps<StepChoice>[] = [];
   let changed = false;
   const known = new Set(candidate.zones.map((zone) => zone.zone));
@@ -76,10 +79,15 @@ export function alignWith(candidate: Candidate, laid: readonly LaidAct[], catalo
     );
     if (!met) return null;
     for (const step of steps) if (step.done && step.laidAt) done.set(taskId(step.id, 1), Date.parse(step.laidAt));
-    for (const { at, laid: one } of met) for (const { coat, half, at: instant } of one.coats) done.set(taskId(steps[at]!.id, coat, half), Date.parse(instant));
+    for (const { at, laid: one } of met)
+      for (const { coat, half, at: instant, tackyAt } of one.coats) {
+        const id = taskId(steps[at]!.id, coat, half);
+        done.set(id, Date.parse(instant));
+        if (tackyAt !== undefined) tacky.set(id, Date.parse(tackyAt));
+      }
     const now = standing(steps, met, catalogue);
     changed ||= now !== null;
     zones.push({ zone, areaMm2, steps: now ?? steps.map(choiceOf) });
   }
-  return { done, zones: changed ? zones : null };
+  return { done, tacky, zones: changed ? zones : null };
 }

@@ -9,6 +9,8 @@ export interface LaidCoat {
   readonly half?: "first" | "second";
   /** Instant, ISO 8601. */
   readonly at: string;
+  /** It was found tacky since, last at this instant. */
+  readonly tackyAt?: string;
 }
 
 /** The coats of one act that are on one zone. */
@@ -46,6 +48,11 @@ export function bodyOf(progress: readonly Happened[]): readonly LaidAct[] {
       const known = acts.get(key) ?? { of: { zone, stepId, act }, coats: new Map<string, LaidCoat>() };
       known.coats.set(coatKey({ coat, ...(half ? { half } : {}) }), { coat, at, ...(half ? { half } : {}) });
       acts.set(key, known);
+    }
+    if (kind === "tacky") {
+      const known = acts.get(key)?.coats;
+      const laid = known?.get(coatKey({ coat, ...(half ? { half } : {}) }));
+      if (laid) known!.set(coatKey(laid), { ...laid, tackyAt: at });
     }
     if (kind === "ruined" || kind === "removed") {
       const known = acts.get(key);

@@ -23,6 +23,8 @@ import type { ProgressRecord } from "./progress";
 export interface BodyView extends PlanView {
   /** Instant, ms, at which each task that is done ended. */
   readonly done: ReadonlyMap<string, number>;
+  /** Instant, ms, at which the film of a task was last found tacky. */
+  readonly tacky: ReadonlyMap<string, number>;
   /** What the plan was made for: the bare piece, or the body as it was at this instant. */
   readonly basis: string | null;
   /** What is on the piece when nothing more can be planned for it; null otherwise. */
@@ -64,7 +66,7 @@ function viewFrom(
   if (!since) return null;
   const onBody = laidSteps(before);
   const view = followedIn(plan(piece, onBody, productsKept(keeping, catalogue)), keeping, piece, catalogue);
-  if (!view.shown) return since.length > 0 ? null : { ...view, done: new Map(), basis, onIt: onlyBody(piece, onBody, catalogue) };
+  if (!view.shown) return since.length > 0 ? null : { ...view, done: new Map(), tacky: new Map(), basis, onIt: onlyBody(piece, onBody, catalogue) };
   const known = new Set(completeZones(piece, catalogue));
   const aligned = alignWith(
     view.shown,
@@ -74,7 +76,7 @@ function viewFrom(
   if (!aligned) return null;
   const shown = aligned.zones ? remade(view.shown, aligned.zones, piece, catalogue) : view.shown;
   if (aligned.zones && stops(shown) && !stops(view.shown)) return null;
-  return { ...view, shown, done: aligned.done, basis, onIt: null };
+  return { ...view, shown, done: aligned.done, tacky: aligned.tacky, basis, onIt: null };
 }
 
 function completeZones(piece: Piece, catalogue: Catalogue): readonly string[] {

@@ -1,5 +1,6 @@
-import type { PieceId, PlanId, ProgressId, StepId } from "../catalogue/ids";
+import type { PieceId, PlanId, ProductId, ProgressId, StepId } from "../catalogue/ids";
 import type { ZoneId } from "../catalogue/vocabulary";
+import type { Room } from "../piece/piece";
 import type { StepChoice } from "../coating/model/step";
 
 /** What was laid or done: all that is known of it once the plan it came from has changed. */
@@ -11,6 +12,21 @@ export interface RecordedAct extends Pick<
   readonly mix?: string;
   /** Wet film, µm. */
   readonly wetMicrons?: number;
+}
+
+/** What was seen at the table, beside what had been reckoned. */
+export interface Actual {
+  /** Hands on it, minutes. */
+  readonly work?: { readonly min: number; readonly reckonedMin: number };
+  /** A film that was waited for: so long, minutes, and so long by reckoning; the coat that laid it, and where it dried. */
+  readonly drying?: {
+    readonly product: ProductId;
+    readonly room: Room;
+    readonly stepId: StepId;
+    readonly coat: number;
+    readonly waitedMin: number;
+    readonly reckonedMin: number;
+  };
 }
 
 /** `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
@@ -32,12 +48,14 @@ export interface ProgressRecord {
   readonly kind: ProgressKind;
   /** Paint it took out of the jar, mL, as the plan had it; unknown in older records. */
   readonly jarMl?: number;
+  /** Of what is done the film beneath; of what is tacky its own. */
+  readonly actual?: Actual;
   /** Instant, ISO 8601. */
   readonly at: string;
 }
 
 /** One coat of one zone, before it is a record. */
-export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl">;
+export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl" | "actual">;
 
 const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "heat", "group"] as const;
 

@@ -39,7 +39,7 @@ export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue
   const { zones } = pieceFacts(whole, catalogue);
   const work = workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])), ({ product }) => {
     const by = catalogue.products.get(product)?.drying.by;
-    return by === "none" ? undefined : by;
+    return by === undefined || by === "none" ? undefined : { by, film: product };
   });
   return { ...work, room: whole.room };
 }

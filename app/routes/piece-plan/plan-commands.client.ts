@@ -10,7 +10,7 @@ import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { bringVersionBack, clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
-import { markDone, markUndone, setNotesRight } from "~/store/progress";
+import { markDone, markTacky, markUndone, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "~/piece/plan-ask";
 
@@ -45,6 +45,10 @@ export function planCommands(of: string) {
       if (plan) await clearEdits(await database(), id, plan.id, by);
     },
     done: async ({ followed, coats, at }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by)),
+    tacky: async ({ coats, at }: Of<"tacky">, by: By) => {
+      const { plan } = await keptPiece(of);
+      if (plan) await markTacky(await database(), id, plan.id, coats, at, by);
+    },
     undone: async ({ coats, at }: Of<"undone">, by: By) => {
       const { plan } = await keptPiece(of);
       if (plan) await markUndone(await database(), id, plan.id, coats, at, by);

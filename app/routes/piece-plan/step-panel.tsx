@@ -1,13 +1,12 @@
 import type { RefObject } from "react";
 import { Link } from "react-router";
-import { ArrowLeft, ArrowRight, Check, Pin, RotateCcw } from "lucide-react";
+import { ArrowLeft, ArrowRight, Check, Pin } from "lucide-react";
 import type { Consequence, Explanation, Substitute } from "#core/coating/explain/explain-step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { tradesOf } from "#core/coating/facts/trade-offs";
 import type { StepState } from "#core/logbook/coat-states";
-import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
 import type { Menu } from "#core/catalogue/menu";
 import { MIN_PER_DAY, sayDuration } from "#core/units/duration";
@@ -16,16 +15,16 @@ import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { ColourChip } from "~/components/colour-chip";
 import { extentText } from "~/components/extent-words";
-import { once } from "~/components/once";
 import { ToolButton } from "~/components/tool-button";
 import { nameIn } from "~/components/use-menu";
 import { sayClock } from "~/components/time-words";
-import { coatWords, placesText, stepTitle, TRADE_WORDS, waitText, zoneNames } from "~/components/words";
+import { placesText, stepTitle, TRADE_WORDS, waitText } from "~/components/words";
 import type { PlanActions } from "~/piece/plan-actions";
 import { OwnStep } from "./own-step";
 import { OwnWay } from "./own-way";
 import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
 import { Bake } from "./bake";
+import { Doing } from "./doing";
 import { Sooner } from "./sooner";
 import { Figures, OwnChanges } from "./steps";
 import { lowerFirst } from "#core/units/letter-case";
@@ -138,59 +137,6 @@ const STANDING: Record<StepState["state"], (state: StepState) => string> = {
   "to-come": () => "Other work comes first.",
 };
 
-/** Marks the next coat as done in all its places, or in one of them, or takes the last one back. */
-function Doing({
-  tasks,
-  done,
-  actions,
-  title,
-  ready,
-}: {
-  tasks: readonly Task[];
-  done: ReadonlyMap<string, number>;
-  actions: PlanActions;
-  title: string;
-  ready: boolean;
-}) {
-  const batch = nextGo(tasks, done);
-  const laid = lastGo(tasks, done);
-  const [next] = batch;
-  const coats = Math.max(...tasks.map((task) => task.coat));
-  const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
-  return (
-    <>
-      {next && (
-        <button
-          type="button"
-          className={`button ${ready ? "button-act" : ""}`}
-          data-do="done"
-          aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
-          onClick={(event) => once(event) && actions.markDone(batch)}
-        >
-          <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
-        </button>
-      )}
-      {batch.length > 1 &&
-        batch.map((task) => (
-          <button
-            key={task.id}
-            type="button"
-            className="chip"
-            aria-label={`Mark as done only on the ${zoneNames(task.zones).toLowerCase()}: ${title}`}
-            onClick={(event) => once(event) && actions.markDone([task])}
-          >
-            only {zoneNames(task.zones).toLowerCase()}
-          </button>
-        ))}
-      {laid.length > 0 && (
-        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(laid)}>
-          <RotateCcw aria-hidden size={18} /> Not done
-        </button>
-      )}
-    </>
-  );
-}
-
 /** Marks and guides are set out at the desk for them. */
 function MarkedOut({ zone, piece }: { zone: string | undefined; piece: string }) {
   return (
@@ -222,7 +168,7 @@ export function StepPanel({ act, acts, zones, places, tasks, done, state, menu, 
           {state && <p className={`font-semibold ${state.state === "ready" ? "text-act" : "text-ready"}`}>{STANDING[state.state](state)}</p>}
         </div>
         <div className="flex flex-wrap gap-2">
-          {tasks.length > 0 && <Doing tasks={tasks} done={done} actions={actions} title={title} ready={state?.state === "ready"} />}
+          {tasks.length > 0 && <Doing key={step.id} tasks={tasks} done={done} actions={actions} title={title} state={state} />}
           {!step.done && step.role !== "cure" && (
             <button
               type="button"

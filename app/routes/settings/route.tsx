@@ -27,6 +27,7 @@ import { Files } from "./files";
 import type { FilesAsk, Outcome } from "./files-commands.client";
 import { Hours } from "./hours";
 import { Readings } from "./readings";
+import { OwnTimesTold } from "./own-times";
 import { Rooms } from "./rooms";
 
 type Ask =
@@ -39,14 +40,15 @@ type Ask =
   | FilesAsk;
 
 export async function clientLoader() {
-  const [{ database }, { hasTernPoint }, { backupState, roomLeft }] = await Promise.all([
+  const [{ database }, { timesLearnt }, { hasTernPoint }, { backupState, roomLeft }] = await Promise.all([
     import("~/store/open.client"),
+    import("~/store/own-times"),
     import("~/demo/seed.client"),
     import("~/store/backup.client"),
   ]);
   const db = await database();
-  const [pieces, photos, ternPoint, room] = await Promise.all([db.count("pieces"), db.count("photos"), hasTernPoint(db), roomLeft()]);
-  return { pieces, photos, ternPoint, room, backup: backupState() };
+  const [pieces, photos, ternPoint, room, learnt] = await Promise.all([db.count("pieces"), db.count("photos"), hasTernPoint(db), roomLeft(), timesLearnt(db)]);
+  return { pieces, photos, ternPoint, room, learnt, backup: backupState() };
 }
 clientLoader.hydrate = true as const;
 
@@ -193,7 +195,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               />
               <Tick name="Sound two soft notes when a wait has ended" on={settings.sounds} onChange={(sounds) => set({ sounds })} />
               <Tick
-                name="Single keys do things: N a new piece, D done, 1 to 3 the places"
+                name="Single keys do things: N a new piece, D done, 1 to 5 the places"
                 on={settings.singleKeys}
                 onChange={(singleKeys) => set({ singleKeys })}
               />
@@ -206,6 +208,9 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
               remove={(id) => void send({ intent: "remove-room", id })}
             />
             <Readings known={known} add={(name, room) => void send({ intent: "add-room", id: freshId(), name, room })} />
+          </Box>
+          <Box id="own-times" title="Your own times">
+            <OwnTimesTold learnt={loaderData.learnt} on={settings.ownTimes} set={(ownTimes) => set({ ownTimes })} />
           </Box>
           <Device />
         </div>

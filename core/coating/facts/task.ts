@@ -1,4 +1,4 @@
-import type { StepId } from "../../catalogue/ids";
+import type { ProductId, StepId } from "../../catalogue/ids";
 import type { DryingBy } from "../../drying/room-factor";
 import type { Room } from "../../piece/piece";
 import type { DryingStage, ZoneId } from "../../catalogue/vocabulary";
@@ -12,6 +12,10 @@ export interface Edge {
   readonly until: DryingStage;
   /** What the wait is for: a film that dries so, or the body; absent where no room hurries it, such as what cools. */
   readonly by?: DryingBy;
+  /** The class of the film that is waited for. */
+  readonly film?: ProductId;
+  /** Typical wait as it was reckoned, minutes, where `typicalMin` is what the user's own table has taught. */
+  readonly reckonedMin?: number;
   /** The recoat window shuts this long after its end, and opens again later; absent: it stays open. */
   readonly closesMin?: number;
   readonly reopensMin?: number;
@@ -27,6 +31,8 @@ export interface Task {
   readonly half?: "first" | "second";
   readonly zones: readonly ZoneId[];
   readonly handsOnMin: number;
+  /** As it was reckoned, minutes, where `handsOnMin` is what the user's own hands have taught. */
+  readonly reckonedMin?: number;
   /** It may be put down and taken up again in the middle of a piece: dots may, a coat may not, or its edge shows. */
   readonly breaks?: true;
   /** It is in the oven or the kiln for so long, from its begin, minutes: nothing else of another heat is in it meanwhile. */
@@ -37,8 +43,9 @@ export interface Task {
 /** What comes after the last task: drying for handling, and cure; minutes after the end of `task`. */
 export interface Milestone {
   readonly task: string;
-  /** What makes its last film dry; absent where no room hurries it. */
+  /** What makes its last film dry, and its class; absent where no room hurries it. */
   readonly by?: DryingBy;
+  readonly film?: ProductId;
   readonly handle: { readonly typicalMin: number; readonly cautiousMin: number };
   readonly cured: { readonly typicalMin: number; readonly cautiousMin: number };
 }

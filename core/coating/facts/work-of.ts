@@ -8,7 +8,6 @@ import type { Role, ZoneId } from "../../catalogue/vocabulary";
 import { runsInto } from "./waits";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
-import type { DryingBy } from "../../drying/room-factor";
 
 /** What of a plan says how its work hangs together. */
 export type Worked = Pick<Candidate, "zones" | "order" | "acts">;
@@ -24,16 +23,18 @@ function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge
   return { task, typicalMin: Math.ceil(typicalMin), cautiousMin: Math.ceil(Math.max(typicalMin, cautiousMin)), until };
 }
 
-/** What makes the film of a step dry. */
-export type DriesBy = (step: Pick<Step, "product">) => DryingBy | undefined;
+/** What makes a film dry, and its class. */
+export type Film = Required<Pick<Edge, "by" | "film">>;
 
-const NOTHING_DRIES: DriesBy = () => undefined;
-const dries = (by: DryingBy | undefined) => (by === undefined ? {} : { by });
+/** The film of a step; undefined of what leaves none that dries. */
+export type FilmOf = (step: Pick<Step, "product">) => Film | undefined;
+
+const NOTHING_DRIES: FilmOf = () => undefined;
 
 /** Between two coats of one step: the next from when it takes one, within the window where there is one. */
-function betweenCoats(task: string, step: Step, by: DryingBy | undefined): Edge {
+function betweenCoats(task: string, step: Step, dries: Film | undefined): Edge {
   const { typical, cautious } = step;
-  const open = { ...edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat"), ...dries(by) };
+  const open = { ...edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat"), ...dries };
   const closes = typical?.recoatUntil;
   return closes === undefined ? open : { ...open, closesMin: Math.max(open.cautiousMin, Math.floor(closes)), reopensMin: Math.ceil(typical!.dryThrough) };
 }
@@ -44,14 +45,14 @@ function bakeOf({ heat }: Step): HeatTimeline["totalMin"] | null {
 }
 
 /** Between two steps of a place: the wait before the later one, and the time a bake takes. */
-function between(previous: { readonly step: Step; readonly last: Draft }, wait: Wait | null, film: DryingBy | undefined): Edge {
+function between(previous: { readonly step: Step; readonly last: Draft }, wait: Wait | null, film: Film | undefined): Edge {
   const baked = bakeOf(previous.step);
   const [typical, cautious] = [wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0];
   const until = wait?.until ?? "dry-to-touch";
   const tie = edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), until);
   // What cools, and what the user has said, goes by no air.
   const isOfRoom = wait !== null && typical >= (baked?.typicalMin ?? 0) && wait.set !== "hers";
-  return isOfRoom ? { ...tie, ...dries(until === "dry-body" ? "evaporation" : film) } : tie;
+  return isOfRoom ? { ...tie, ...(until === "dry-body" ? { by: "evaporation" } : film) } : tie;
 }
 
 /** The longest a step may be put off after the one before: a mask is lifted before the paint is hard, colours that are blended are laid while they are wet. */
@@ -63,8 +64,8 @@ function closing(tie: Edge, step: Step, below: Step | undefined): Edge {
 }
 
 /** The second half waits until the first can be held. */
-function betweenHalves(task: string, step: Step, by: DryingBy | undefined): Edge {
-  return { ...edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch"), ...dries(by) };
+function betweenHalves(task: string, step: Step, dries: Film | undefined): Edge {
+  return { ...edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch"), ...dries };
 }
 
 /** Acts that are put down and taken up again in the middle of a piece [common practice]. */
@@ -117,15 +118,15 @@ function tasksOfStep(step: Step, candidate: Worked, all: ReadonlyMap<string, Dra
   return [...all.values()].filter((draft) => twins.includes(draft.stepId));
 }
 
-function tieCoats(step: Step, tasks: readonly Draft[], by: DryingBy | undefined): void {
+function tieCoats(step: Step, tasks: readonly Draft[], dries: Film | undefined): void {
   for (const [index, task] of tasks.entries()) {
     const before = tasks[index - 1];
     if (!before) continue;
     const sameCoat = before.coat === task.coat;
-    task.after.push(sameCoat ? betweenHalves(before.id, step, by) : betweenCoats(before.id, step, by));
+    task.after.push(sameCoat ? betweenHalves(before.id, step, dries) : betweenCoats(before.id, step, dries));
     // A half takes its next coat over its own last one too.
     const ownHalf = tasks[index - 2];
-    if (!sameCoat && task.half && ownHalf) task.after.push(betweenCoats(ownHalf.id, step, by));
+    if (!sameCoat && task.half && ownHalf) task.after.push(betweenCoats(ownHalf.id, step, dries));
   }
 }
 
@@ -153,9 +154,9 @@ function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>):
  * on before the rest, shared acts once.
  *
  * @param exposures what each zone meets, so that undersides come first
- * @param driesBy what makes a step's film dry: absent, waits are told as they are whatever the hour
+ * @param filmOf the film of each step: absent, waits are told as they are whatever the hour
  */
-export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, driesBy: DriesBy = NOTHING_DRIES): Work {
+export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, filmOf: FilmOf = NOTHING_DRIES): Work {
   const all = drafts(candidate);
   const milestones: Milestone[] = [];
   const undersideEnds: Edge[] = [];
@@ -168,12 +169,11 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
       const tasks = tasksOfStep(step, candidate, all);
       const first = tasks[0];
       if (!first) continue;
-      const by = driesBy(step);
-      if (!tied.has(first.id)) tieCoats(step, tasks, by);
+      if (!tied.has(first.id)) tieCoats(step, tasks, filmOf(step));
       tied.add(first.id);
       const wait = step.waitBefore;
       if (previous && previous.last !== first && !first.after.some((one) => one.task === previous!.last.id && one.typicalMin >= (wait?.min ?? 0)))
-        first.after.push(closing(between(previous, wait ?? null, film && driesBy(film)), step, film));
+        first.after.push(closing(between(previous, wait ?? null, film && filmOf(film)), step, film));
       previous = { step, last: tasks[tasks.length - 1]! };
       if (step.typical) film = step;
     }
@@ -186,15 +186,14 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
     const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(last?.typical?.dryThrough ?? 0, last?.cautious?.dryThrough ?? 0);
     milestones.push({
       task: previous.last.id,
-      ...(baked || !last ? {} : dries(driesBy(last))),
+      ...(baked || !last ? {} : filmOf(last)),
       handle,
       cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
     });
     if (isUnderside(zone, exposures) && candidate.acts.some((act) => act.zones.length === 1 && act.zones[0] === zone.zone)) {
       const own = steps.filter((step) => step.group === undefined);
       const ends = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
-      if (ends)
-        undersideEnds.push({ ...edge(ends.id, last?.typical?.dryHard ?? 0, last?.cautious?.dryHard ?? 0, "dry-hard"), ...(last ? dries(driesBy(last)) : {}) });
+      if (ends) undersideEnds.push({ ...edge(ends.id, last?.typical?.dryHard ?? 0, last?.cautious?.dryHard ?? 0, "dry-hard"), ...(last ? filmOf(last) : {}) });
     }
   }
   // What all places get together comes first; the rest waits until what it stands on can be put down.

@@ -1,5 +1,5 @@
 import type { ProgressRecord } from "../../logbook/progress";
-import { actSchema, MOST_JAR_ML } from "../change-schema";
+import { actSchema, actualSchema, MOST_JAR_ML } from "../change-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedProgress } from "../step-translation";
@@ -10,7 +10,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
   name: "progress",
   called: "a note of a coat that was laid",
   since: 3,
-  indexes: { byPiece: "pieceId", byJar: "act.ownProduct" },
+  indexes: { byPiece: "pieceId", byJar: "act.ownProduct", byWork: "actual.work.min", byDrying: "actual.drying.waitedMin" },
   schema: (joi) =>
     joi.object({
       id: recordIdSchema(joi).required(),
@@ -24,6 +24,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       half: joi.string().valid("first", "second"),
       kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
       jarMl: joi.number().min(0).max(MOST_JAR_ML),
+      actual: actualSchema(joi),
       at: instantSchema(joi).required(),
     }),
   check: ({ pieceId, planId }, { has }, at) => {

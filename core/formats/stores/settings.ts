@@ -16,6 +16,8 @@ export interface SettingsRecord {
   readonly signature: string;
   /** Drops of water to 1 mL by the user's own dropper. */
   readonly dropsPerMl: number;
+  /** Waits and work are reckoned as the user's own table has taught them. */
+  readonly ownTimes: boolean;
 }
 
 export const USUAL_SETTINGS: SettingsRecord = {
@@ -27,6 +29,7 @@ export const USUAL_SETTINGS: SettingsRecord = {
   singleKeys: true,
   signature: "",
   dropsPerMl: STANDARD_DROPS_PER_ML,
+  ownTimes: true,
 };
 
 /** What may be chosen. */
@@ -38,6 +41,7 @@ export function settingsFields(joi: JoiRoot) {
     singleKeys: joi.boolean(),
     signature: joi.string().allow("").max(80),
     dropsPerMl: joi.number().min(DROPS_BOUNDS.least).max(DROPS_BOUNDS.most),
+    ownTimes: joi.boolean(),
   };
 }
 
@@ -62,5 +66,6 @@ export const SETTINGS = defineStore<SettingsRecord>({
       does: "drops may be counted; until then they are those of the standard dropper",
       up: (record) => ({ ...record, dropsPerMl: STANDARD_DROPS_PER_ML }),
     },
+    { to: 12, does: "times may be learnt from the user's own table; they are, unless the user says no", up: (record) => ({ ...record, ownTimes: true }) },
   ],
 });

@@ -1,0 +1,101 @@
+import { useState } from "react";
+import { Check, Fingerprint, RotateCcw } from "lucide-react";
+import { lastGo, nextGo } from "#core/coating/facts/task";
+import type { Task } from "#core/coating/facts/task";
+import type { StepState } from "#core/logbook/coat-states";
+import { once } from "~/components/once";
+import { coatWords, zoneNames } from "~/components/words";
+import type { PlanActions } from "~/piece/plan-actions";
+
+interface Props {
+  readonly tasks: readonly Task[];
+  readonly done: ReadonlyMap<string, number>;
+  readonly actions: PlanActions;
+  readonly title: string;
+  readonly state: StepState | undefined;
+}
+
+/** Longest that one go is said to have taken, minutes. */
+const MOST_TOOK_MIN = 600;
+
+/** Minutes as they are typed; null where nothing is said, NaN where it cannot be meant. */
+function minutesOf(text: string): number | null {
+  if (text.trim() === "") return null;
+  const min = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(",", ".")) : NaN;
+  return min > 0 && min <= MOST_TOOK_MIN ? min : NaN;
+}
+
+/** Marks the next coat as done in all its places, or in one of them, or takes the last one back; says how long it took, or that what is beneath is tacky still. */
+export function Doing({ tasks, done, actions, title, state }: Props) {
+  const batch = nextGo(tasks, done);
+  const laid = lastGo(tasks, done);
+  const [next] = batch;
+  const coats = Math.max(...tasks.map((task) => task.coat));
+  const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
+  const ready = state?.state === "ready";
+  const [took, setTook] = useState("");
+  const minutes = minutesOf(took);
+  const isWrong = Number.isNaN(minutes);
+  const mark = (what: readonly Task[]) => {
+    if (isWrong) return;
+    actions.markDone(what, minutes);
+    setTook("");
+  };
+  return (
+    <>
+      {next && (
+        <button
+          type="button"
+          className={`button ${ready ? "button-act" : ""}`}
+          data-do="done"
+          aria-label={`Mark as done: ${title}${which ? `, ${which}` : ""}`}
+          onClick={(event) => once(event) && mark(batch)}
+        >
+          <Check aria-hidden size={20} /> {which ? `Done: ${which}` : "Done"}
+        </button>
+      )}
+      {batch.length > 1 &&
+        batch.map((task) => (
+          <button
+            key={task.id}
+            type="button"
+            className="chip"
+            aria-label={`Mark as done only on the ${zoneNames(task.zones).toLowerCase()}: ${title}`}
+            onClick={(event) => once(event) && mark([task])}
+          >
+            only {zoneNames(task.zones).toLowerCase()}
+          </button>
+        ))}
+      {next && (
+        <label className="inline-flex items-center gap-1 text-soft" title="Say it where you like: work is reckoned by your own pace from then on">
+          took
+          <input
+            className="field w-16"
+            inputMode="decimal"
+            aria-label={`Minutes it took: ${title}`}
+            placeholder={String(Math.max(1, Math.round(batch.reduce((sum, task) => sum + task.handsOnMin, 0))))}
+            aria-invalid={isWrong}
+            value={took}
+            onChange={(event) => setTook(event.target.value)}
+          />
+          min
+        </label>
+      )}
+      {isWrong && (
+        <span role="alert" className="self-center font-semibold text-stop">
+          Minutes as a number, up to {MOST_TOOK_MIN}.
+        </span>
+      )}
+      {next && (ready || state?.state === "waiting") && actions.isOnFilm(batch) && (
+        <button type="button" className="button" title="It is left for longer, and its drying is learnt from" onClick={() => actions.markTacky(batch)}>
+          <Fingerprint aria-hidden size={18} /> Still tacky
+        </button>
+      )}
+      {laid.length > 0 && (
+        <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(laid)}>
+          <RotateCcw aria-hidden size={18} /> Not done
+        </button>
+      )}
+    </>
+  );
+}

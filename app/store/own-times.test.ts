@@ -1,0 +1,57 @@
+/** What the table teaches, as it is noted, kept, left out of account and taken back. */
+import "fake-indexeddb/auto";
+import { expect, test } from "@jest/globals";
+import { candidateId, stepId } from "#core/catalogue/ids";
+import type { ProductId } from "#core/catalogue/ids";
+import { bodyOf } from "#core/logbook/body-state";
+import type { Actual } from "#core/logbook/progress";
+import { pebble } from "../../tests/reference/bench";
+import { coat, follow } from "../../tests/reference/notebook";
+import type { Act } from "./acts";
+import { onCommand, takeBack } from "./command";
+import { openStore } from "./database";
+import { ownTimesIn, timesLearnt } from "./own-times";
+import { addPiece } from "./pieces";
+import { saveSettings } from "./preferences";
+import { markDone, markTacky, progressOf } from "./progress";
+
+const acts: Act[] = [];
+onCommand((act) => void acts.push(act));
+const seen = (waitedMin: number): Actual => ({
+  drying: {
+    product: "craft-acrylic" as ProductId,
+    room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" },
+    stepId: stepId("top.base.craft-acrylic"),
+    coat: 1,
+    waitedMin,
+    reckonedMin: 60,
+  },
+});
+
+test("still tacky is noted on the coat that is there, once for each time; it is learnt from unless the user says no, and taken back", async () => {
+  const db = await openStore({}, "own-times");
+  const piece = await addPiece(db, pebble());
+  const base = coat(1);
+  const plan = await markDone(
+    db,
+    piece.id,
+    follow(candidateId("one"), ""),
+    [{ ...base, actual: { work: { min: 30, reckonedMin: 20 } } }],
+    "2026-11-30T19:00:00.000Z",
+  );
+  expect((await ownTimesIn(db))?.hands).toHaveLength(1);
+  await markTacky(db, piece.id, plan, [{ ...base, actual: seen(90) }], "2026-11-30T20:30:00.000Z");
+  await markTacky(db, piece.id, plan, [{ ...base, actual: seen(110) }], "2026-11-30T20:50:00.000Z");
+  // A coat that is not there cannot be tacky.
+  await markTacky(db, piece.id, plan, [{ ...coat(2), actual: seen(90) }], "2026-11-30T20:55:00.000Z");
+  const progress = await progressOf(db, piece.id);
+  expect(progress.map(({ kind }) => kind)).toEqual(["done", "tacky", "tacky"]);
+  expect(bodyOf(progress)[0]!.coats).toEqual([{ coat: 1, at: "2026-11-30T19:00:00.000Z", tackyAt: "2026-11-30T20:50:00.000Z" }]);
+  const twice = (await timesLearnt(db)).films[0]!;
+  expect(twice.factor).toBeGreaterThan(1.1);
+  await saveSettings(db, { ownTimes: false });
+  expect(await ownTimesIn(db)).toBeNull();
+  await saveSettings(db, { ownTimes: true });
+  await takeBack(db, acts.filter(({ label }) => label.includes("tacky")).at(-1)!);
+  expect((await timesLearnt(db)).films[0]!.factor).toBeLessThan(twice.factor);
+});
