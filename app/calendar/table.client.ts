@@ -1,20 +1,21 @@
 import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
+import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { instantOf } from "#core/schedule/free-hours";
 import { isTooLittleRoom } from "#core/schedule/together/network";
 import { timeZoneHere } from "~/components/time-zone";
-import { QUARTER_MS } from "~/piece/dates.client";
 import { keptPieces, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { keyOf } from "~/piece/worked-out.client";
 import { calendarIn } from "~/store/calendar";
+import { keptOverview } from "~/store/listing";
 import type { Database } from "~/store/database";
 import { hoursIn } from "~/store/preferences";
 import type { AtTable } from "~/workers/plan-worker-api";
 import { atTable } from "~/workers/planner.client";
-import { scheduleFor } from "~/workers/schedule.client";
-import type { ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
+import { pieceDatesFor, scheduleFor } from "~/workers/schedule.client";
+import type { PieceDates, ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
 import { toldLooking } from "./looking";
 
 /** A piece of the calendar, as it is told. */
@@ -47,8 +48,18 @@ export interface OffTable {
   readonly name: string;
 }
 
+/** The dates of a piece, with the plan they are dates of. */
+export interface PlannedDates extends PieceDates {
+  readonly shown: Candidate;
+  /** Other pieces on the table. */
+  readonly others: number;
+}
+
 /** Days that are laid out at least: six weeks, so that a month is whole. */
 const LEAST_DAYS = 42;
+
+/** Dates are worked out to the quarter of an hour, so that they stay still while they are read. */
+export const QUARTER_MS = 15 * 60_000;
 
 /** Begun, or wanted by a day. */
 function isOn({ record, progress }: KeptPiece): boolean {
@@ -58,12 +69,12 @@ function isOn({ record, progress }: KeptPiece): boolean {
 /** What is known of a piece on the table, as long as nothing about it changes. */
 const known = new Map<string, { readonly key: string; readonly table: Promise<AtTable | null> }>();
 
-function tableOf(kept: KeptPiece): Promise<AtTable | null> {
+function tableOf(kept: KeptPiece, beside: boolean): Promise<AtTable | null> {
   const { id } = kept.record;
   const key = keyOf(kept);
   const before = known.get(id);
   if (before?.key === key) return before.table;
-  const table = atTable(id, planOf(kept));
+  const table = atTable(id, planOf(kept), beside);
   known.set(id, { key, table });
   // What went wrong is asked again the next time.
   table.catch(() => {
@@ -103,24 +114,45 @@ function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<Calenda
   return view(Promise.race([shown, last])).then((first) => ({ first, best }));
 }
 
-/** Dates all pieces that are begun or wanted by a day, together. */
-export async function calendarLaid(db: Database): Promise<{ readonly laid: Promise<Laid>; readonly off: readonly OffTable[]; readonly on: number }> {
+/** All that is on the table, and what is asked of it. */
+interface OnTable {
+  readonly question: Promise<ScheduleQuestion>;
+  readonly rest: Promise<Omit<CalendarView, "calendar">>;
+  readonly off: readonly OffTable[];
+  readonly on: number;
+}
+
+/** Nothing is left to do on it: its overview says so, and need not be worked out anew. */
+async function isFinished(db: Database, kept: KeptPiece, now: number): Promise<boolean> {
+  return (await keptOverview(db, kept.record.id, keyOf(kept), now))?.finished === true;
+}
+
+/**
+ * Looks through all pieces that are begun or wanted by a day.
+ *
+ * @param about the piece that is looked at: it is among them in any case, and the others may wait
+ */
+async function onTheTable(db: Database, about?: string): Promise<OnTable> {
   const timeZone = timeZoneHere();
   const [all, hours, record] = await Promise.all([keptPieces(db), hoursIn(db, timeZone), calendarIn(db)]);
   const { goal, hands, rackPlaces, ovenPlaces, agreed, held } = record;
   const places = { ...(rackPlaces === null ? {} : { rack: rackPlaces }), ...(ovenPlaces === null ? {} : { oven: ovenPlaces }) };
   const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
-  const on = all.filter(isOn);
+  const isAbout = ({ record: { id } }: KeptPiece) => id === about;
+  const on: KeptPiece[] = [];
+  for (const kept of all) if (isAbout(kept) || (isOn(kept) && !(await isFinished(db, kept, now)))) on.push(kept);
   let looked = 0;
   const tables = Promise.all(
     on.map(async (kept) => {
-      const table = await tableOf(kept);
-      toldLooking({ what: "pieces", done: ++looked, of: on.length });
+      const beside = about !== undefined && !isAbout(kept);
+      // Another piece that cannot be planned takes nothing from the one that is looked at.
+      const table = await (beside ? tableOf(kept, true).catch(() => null) : tableOf(kept, false));
+      if (about === undefined) toldLooking({ what: "pieces", done: ++looked, of: on.length });
       return { kept, table };
     }),
   );
   const open = tables.then((list) =>
-    list.flatMap(({ kept, table }) => (table && table.work.tasks.some(({ id }) => !table.done.has(id)) ? [{ kept, table }] : [])),
+    list.flatMap(({ kept, table }) => (table && (isAbout(kept) || table.work.tasks.some(({ id }) => !table.done.has(id))) ? [{ kept, table }] : [])),
   );
   const instantOfDay = (day: string) => instantOf(day, "00:00", hours.timeZone);
   const question = open.then((list): ScheduleQuestion => {
@@ -142,9 +174,9 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
   });
   const rest = Promise.all([tables, open]).then(([list, here]) => ({
     pieces: new Map(
-      here.map(({ kept: { record }, table: { steps, places: all } }) => {
-        const { name, count = 1 } = record.piece;
-        return [record.id as string, { id: record.id, name, count, due: record.dates?.due ?? "", steps, places: all }] as const;
+      here.map(({ kept: { record: of }, table: { steps, places: spots } }) => {
+        const { name, count = 1 } = of.piece;
+        return [of.id as string, { id: of.id, name, count, due: of.dates?.due ?? "", steps, places: spots }] as const;
       }),
     ),
     tooLittleRoom: isTooLittleRoom(
@@ -154,6 +186,22 @@ export async function calendarLaid(db: Database): Promise<{ readonly laid: Promi
     without: list.flatMap(({ kept, table }) => (table ? [] : [kept.record.piece.name])),
     now,
   }));
-  const off = all.filter((kept) => kept.record.putAway === undefined && !isOn(kept)).map(({ record }) => ({ id: record.id, name: record.piece.name }));
-  return { laid: laidOut(question, rest), off, on: on.length };
+  // Whoever waits for the question is told of a failure.
+  rest.catch(() => undefined);
+  const off = all.filter((kept) => kept.record.putAway === undefined && !isOn(kept)).map(({ record: of }) => ({ id: of.id, name: of.piece.name }));
+  return { question, rest, off, on: on.length };
+}
+
+/** Dates all pieces that are begun or wanted by a day, together. */
+export async function calendarLaid(db: Database): Promise<{ readonly laid: Promise<Laid>; readonly off: readonly OffTable[]; readonly on: number }> {
+  const { question, rest, off, on } = await onTheTable(db);
+  return { laid: laidOut(question, rest), off, on };
+}
+
+/** The dates of a piece among all that are on the table; null when there is no plan to date. */
+export async function pieceDates(db: Database, kept: KeptPiece): Promise<PlannedDates | null> {
+  const { id } = kept.record;
+  const { question } = await onTheTable(db, id);
+  const [asked, table] = await Promise.all([question, tableOf(kept, false)]);
+  return table ? { ...(await pieceDatesFor(asked, id)), shown: table.shown, others: asked.pieces.length - 1 } : null;
 }

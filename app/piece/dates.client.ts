@@ -1,14 +1,7 @@
-import { instantOf } from "#core/schedule/free-hours";
-import { timeZoneHere } from "~/components/time-zone";
+import { pieceDates, QUARTER_MS } from "~/calendar/table.client";
+import type { PlannedDates } from "~/calendar/table.client";
 import { database } from "~/store/open.client";
-import { hoursIn } from "~/store/preferences";
-import { datesFor } from "~/workers/planner.client";
-import type { PlannedDates } from "~/workers/plan-worker-api";
-import { planOf } from "./kept-piece";
 import type { KeptPiece } from "./kept-piece";
-
-/** Dates are worked out to the quarter of an hour, so that they stay still while they are read. */
-export const QUARTER_MS = 15 * 60_000;
 
 export interface DatesView {
   /** Null when there is no plan to date. */
@@ -17,15 +10,7 @@ export interface DatesView {
   readonly now: number;
 }
 
-/** Dates the plan of a piece into the user's free hours, from now or from the day they mean to begin. */
+/** Dates the plan of a piece into the user's free hours beside all else that is on the table, from now or from the day they mean to begin. */
 export async function datesOfPiece(kept: KeptPiece): Promise<DatesView> {
-  const hours = await hoursIn(await database(), timeZoneHere());
-  const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
-  const { start, due } = kept.record.dates ?? {};
-  const wanted = {
-    hours,
-    start: Math.max(now, start ? instantOf(start, "00:00", hours.timeZone) : now),
-    due: due ? instantOf(due, "00:00", hours.timeZone) : null,
-  };
-  return { dates: await datesFor(kept.record.id, planOf(kept), wanted), now };
+  return { dates: await pieceDates(await database(), kept), now: Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS };
 }

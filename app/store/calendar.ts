@@ -9,12 +9,6 @@ export async function calendarIn(db: Database): Promise<CalendarRecord> {
   return (await db.get("calendar", "calendar")) ?? USUAL_CALENDAR;
 }
 
-/** When the tasks of a piece begin, where its dates stand, ms. */
-export async function standingDates(db: Database, id: string): Promise<ReadonlyMap<string, number>> {
-  const { agreed } = await calendarIn(db);
-  return new Map(agreed.filter(({ piece }) => piece === id).map(({ task, at }) => [task, Date.parse(at)]));
-}
-
 type OfPiece = Pick<InSitting, "piece" | "task">;
 const same = (one: OfPiece) => (other: OfPiece) => one.piece === other.piece && one.task === other.task;
 const without = (list: readonly InSitting[], taken: readonly OfPiece[]) => {

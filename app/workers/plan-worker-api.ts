@@ -16,7 +16,6 @@ import type { BodyView } from "#core/logbook/plan-on-body";
 import type { ProgressRecord } from "#core/logbook/progress";
 import type { Piece } from "#core/piece/piece";
 import type { Need } from "#core/shelf/needs";
-import type { DatedPlan, Wanted } from "#core/schedule/dates-of";
 import type { Step } from "#core/coating/model/step";
 import type { LayerTaken } from "#core/coating/facts/layers";
 import type { Work } from "#core/coating/facts/task";
@@ -62,11 +61,6 @@ export interface MineView extends CheckedMine {
   readonly done: readonly DoneOn[];
 }
 
-/** Dates, with the plan they are dates of: they are never drawn against another. */
-export interface PlannedDates extends DatedPlan {
-  readonly shown: Candidate;
-}
-
 /** A piece in a list, with the paint it still wants. */
 export interface ListedOverview extends Overview {
   readonly needs: readonly Need[];
@@ -83,6 +77,8 @@ export interface AtTable {
   readonly steps: Readonly<Record<string, Step>>;
   /** Places it is worked at. */
   readonly places: number;
+  /** The plan the tasks are of: dates are never drawn against another. */
+  readonly shown: Candidate;
 }
 
 /** What the plan worker answers; the whole protocol. */
@@ -97,7 +93,6 @@ export interface PlanWorkerApi {
   mine: (of: PlanOf, said: readonly SaidStep[]) => MineView | null;
   /** The user's own ways on a piece; none where nothing can be planned for it. */
   recipes: (of: PlanOf, recipes: readonly RecipeRecord[]) => readonly OwnWay[];
-  dates: (of: PlanOf, wanted: Omit<Wanted, "done">) => PlannedDates | null;
   /** A piece among all that are dated together; null where nothing can be planned. */
   atTable: (of: PlanOf) => AtTable | null;
   explain: (of: PlanOf, stepId: StepId | null, now: number) => Explanation | null;

@@ -20,7 +20,7 @@ import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { pieceWork } from "#core/schedule/together/piece-work";
-import { datesOf, workFor } from "#core/schedule/dates-of";
+import { workFor } from "#core/schedule/dates-of";
 import { completePiece } from "#core/piece/complete-piece";
 import { needsOf } from "#core/shelf/needs";
 import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
@@ -97,11 +97,6 @@ const api: PlanWorkerApi = {
     const { candidates } = waysOn(of.piece, of.progress, catalogue, cache.plan).set;
     return candidates.length === 0 ? [] : recipes.map((recipe) => ({ id: recipe.id, applied: applyRecipe(recipe, candidates, of.piece, catalogue) }));
   },
-  dates: (of, wanted) => {
-    const { shown, work, done } = viewOf(of, true);
-    if (!shown || !work) return null;
-    return { ...datesOf(work, { ...wanted, done, count: of.piece.count ?? 1 }), shown };
-  },
   atTable: (of) => {
     const { shown, work, done } = firstViewOf(of);
     if (!shown || !work) return null;
@@ -112,6 +107,7 @@ const api: PlanWorkerApi = {
       done,
       steps: Object.fromEntries(shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, step] as const))),
       places: shown.zones.length,
+      shown,
     };
   },
   explain: (of, stepId, now) => {

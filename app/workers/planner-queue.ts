@@ -56,9 +56,10 @@ export class PlannerQueue {
    * @param about what is asked, such as "plan/ID"
    * @param piece the piece it is about
    * @param urgent it is looked at; else it may wait
+   * @param listed it is only for a list, and is let go of when that is left
    * @throws PlannerStopped, NotWanted, or what the question throws
    */
-  ask<Answer>(about: string, piece: string, urgent: boolean, ask: () => Promise<Answer>): Promise<Answer> {
+  ask<Answer>(about: string, piece: string, urgent: boolean, ask: () => Promise<Answer>, listed = !urgent): Promise<Answer> {
     if (urgent) this.lookAt(piece);
     return new Promise<Answer>((answer, fail) => {
       const who: Waiting = { answer: answer as (answer: unknown) => void, fail };
@@ -66,9 +67,9 @@ export class PlannerQueue {
       if (known) {
         known.ask = ask;
         known.urgent ||= urgent;
-        known.listed &&= !urgent;
+        known.listed &&= listed;
         known.waiting.push(who);
-      } else this.waiting.push({ about, piece, urgent, listed: !urgent, ask, waiting: [who] });
+      } else this.waiting.push({ about, piece, urgent, listed, ask, waiting: [who] });
       void this.next();
     });
   }

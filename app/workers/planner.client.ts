@@ -3,12 +3,11 @@ import type { StepId } from "#core/catalogue/ids";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
 import type { Explanation } from "#core/coating/explain/explain-step";
 import type { Repair } from "#core/coating/planner/repair";
-import type { Wanted } from "#core/schedule/dates-of";
 import { keptRunning } from "./running";
 import { NotWanted, PlannerQueue, PlannerStopped } from "./planner-queue";
 import type { RecipeRecord } from "#core/formats/stores/recipes";
 import type { SaidStep } from "#core/coating/model/read-sequence";
-import type { AtTable, ListedOverview, MineView, OwnWay, PlannedDates, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
+import type { AtTable, ListedOverview, MineView, OwnWay, PlannedView, PlanOf, PlanWorkerApi, WaysView } from "./plan-worker-api";
 
 const { running: planner, stop } = keptRunning<PlanWorkerApi>(
   () => new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }),
@@ -28,11 +27,18 @@ const queue = new PlannerQueue({
 });
 
 /** One question to the worker; an answer, its own error, or that it stopped. */
-function asked<Answer>(kind: string, piece: string, question: (api: Remote<PlanWorkerApi>) => Promise<unknown>, urgent = true): Promise<Answer> {
-  const answer = queue.ask(`${kind}/${piece}`, piece, urgent, () => {
+function asked<Answer>(
+  kind: string,
+  piece: string,
+  question: (api: Remote<PlanWorkerApi>) => Promise<unknown>,
+  urgent = true,
+  listed = !urgent,
+): Promise<Answer> {
+  const put = () => {
     const { api, broken } = planner();
     return Promise.race([question(api) as Promise<Answer>, broken]);
-  });
+  };
+  const answer = queue.ask(`${kind}/${piece}`, piece, urgent, put, listed);
   // Whoever shows it tells of a failure; a page that was left shows nothing.
   answer.catch(() => undefined);
   return answer;
@@ -78,14 +84,13 @@ export function recipesView(id: string, of: PlanOf, recipes: readonly RecipeReco
   return recipes.length === 0 ? Promise.resolve([]) : asked("recipes", id, (api) => api.recipes(of, recipes));
 }
 
-/** Dates a plan; null when there is no plan. */
-export function datesFor(id: string, of: PlanOf, wanted: Omit<Wanted, "done">): Promise<PlannedDates | null> {
-  return asked("dates", id, (api) => api.dates(of, wanted));
-}
-
-/** A piece among all that are dated together; null when there is no plan. It is looked at: leaving the list does not let go of it. */
-export function atTable(id: string, of: PlanOf): Promise<AtTable | null> {
-  return asked("table", id, (api) => api.atTable(of));
+/**
+ * A piece among all that are dated together; null when there is no plan. Leaving the list does not let go of it.
+ *
+ * @param beside another piece is looked at: this one may wait
+ */
+export function atTable(id: string, of: PlanOf, beside = false): Promise<AtTable | null> {
+  return asked("table", id, (api) => api.atTable(of), !beside, false);
 }
 
 /** What a step is good for, or the one that is open from the start; null when there is no such step. */

@@ -1,5 +1,6 @@
 import type { Work } from "#core/coating/facts/task";
 import type { FreeHours } from "#core/schedule/free-hours";
+import type { Dates } from "#core/schedule/date-work";
 import type { Calendar } from "#core/schedule/together/calendar";
 import type { PieceWork, Places } from "#core/schedule/together/network";
 import type { Goal } from "#core/schedule/together/schedule-all";
@@ -32,6 +33,17 @@ export interface ScheduleNews {
   readonly of: number;
 }
 
+/** The dates of one piece among all. */
+export interface PieceDates {
+  /** Null where the free hours do not suffice. */
+  readonly usual: Dates | null;
+  readonly careful: Dates | null;
+  /** Latest sittings to begin in and still be handled, or fully hard, by its day, the others as they are; null where it has no day. */
+  readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
+  /** When it may be handled, were it the only one; null where that is no sooner. */
+  readonly alone: number | null;
+}
+
 /** What the worker that dates all pieces together answers. */
 export interface ScheduleWorkerApi {
   /**
@@ -40,6 +52,8 @@ export interface ScheduleWorkerApi {
    * @returns the last; null where the free hours do not suffice
    */
   readonly schedule: (question: ScheduleQuestion, told: (news: ScheduleNews) => void) => Promise<Calendar | null>;
+  /** The dates of one of the pieces, the others laid out beside it as ever. */
+  readonly dates: (question: ScheduleQuestion, piece: string) => Promise<PieceDates>;
   /** What is found by now is taken. */
   readonly enough: () => void;
 }

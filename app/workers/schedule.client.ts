@@ -1,7 +1,7 @@
 import { proxy } from "comlink";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { keptRunning } from "./running";
-import type { ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
+import type { PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
 
 const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
   () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
@@ -17,6 +17,12 @@ const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
 export function scheduleFor(question: ScheduleQuestion, told: (news: ScheduleNews) => void): Promise<Calendar | null> {
   const { api, broken } = scheduler();
   return Promise.race([api.schedule(question, proxy(told)) as Promise<Calendar | null>, broken]);
+}
+
+/** The dates of one of the pieces among all. */
+export function pieceDatesFor(question: ScheduleQuestion, piece: string): Promise<PieceDates> {
+  const { api, broken } = scheduler();
+  return Promise.race([api.dates(question, piece) as Promise<PieceDates>, broken]);
 }
 
 /** No better one is looked for. */

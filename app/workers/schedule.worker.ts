@@ -1,24 +1,65 @@
 import { expose } from "comlink";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { improving } from "#core/schedule/together/schedule-all";
+import { datesIn, latestBeginOf } from "#core/schedule/together/one-piece";
+import { improving, scheduleAll } from "#core/schedule/together/schedule-all";
+import type { Together, TogetherAsk } from "#core/schedule/together/schedule-all";
 import { breath } from "./breath";
-import type { ScheduleWorkerApi } from "./schedule-worker-api";
+import type { ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
 
 /** What is looked for now: the latest wins, and then what is found by then is taken. */
 let turn = 0;
+/** Orders tried of how a careful painter waits: it is told beside the usual one. */
+const CAREFUL_TRIES = 10;
+
+function askOf({ pieces, hours, start, goal, hands, places }: ScheduleQuestion): TogetherAsk {
+  return { pieces: pieces.map(({ likes, ...piece }) => ({ ...piece, likeOf: ({ id }) => likes[id] ?? id })), hours, start, goal, hands, places };
+}
+
+/** The best schedule of all pieces, in breaths; null where the free hours do not suffice, or something newer is asked. */
+async function best(ask: TogetherAsk, isWanted: () => boolean): Promise<Together | null> {
+  let found: Together | null = null;
+  for (const { best: now } of improving(ask)) {
+    found = now;
+    await breath();
+    if (!isWanted()) return found;
+  }
+  return found;
+}
+
+/** Ready sooner by less than this is not told, ms. */
+const HARDLY_MS = 2 * 3_600_000;
 
 const api: ScheduleWorkerApi = {
-  schedule: async ({ pieces, hours, timeZone, start, goal, hands, places, days }, told) => {
+  dates: async (question, piece) => {
     turn += 1;
     const own = turn;
-    const works = pieces.map(({ likes, ...piece }) => ({ ...piece, likeOf: ({ id }: { readonly id: string }) => likes[id] ?? id }));
+    const isWanted = () => own === turn;
+    const ask = askOf(question);
+    const usual = await best(ask, isWanted);
+    const careful = isWanted() ? await best({ ...ask, careful: true, tries: CAREFUL_TRIES }, isWanted) : null;
+    const { due = null } = ask.pieces.find(({ id }) => id === piece) ?? {};
+    const lone = ask.pieces.length > 1 ? scheduleAll({ ...ask, pieces: ask.pieces.filter(({ id }) => id === piece), tries: 0 }) : null;
+    const usualDates = usual && datesIn(usual, piece);
+    const alone = lone?.handle[0] ?? null;
+    const latestOf = (goal: "handle" | "cured") => (due === null || !isWanted() ? null : latestBeginOf(ask, piece, goal, due));
+    return {
+      usual: usualDates,
+      careful: careful && datesIn(careful, piece),
+      latest: due === null ? null : { handle: latestOf("handle"), cured: latestOf("cured") },
+      alone: alone !== null && usualDates && alone < usualDates.handle - HARDLY_MS ? alone : null,
+    };
+  },
+  schedule: async (question, told) => {
+    turn += 1;
+    const own = turn;
+    const { hours, timeZone, start, days } = question;
     let last: Calendar | null = null;
-    let best: unknown = null;
-    for (const { best: now, tried, of } of improving({ pieces: works, hours, start, goal, hands, places })) {
-      const better = now !== best;
+    let known: unknown = null;
+    for (const { best: now, tried, of } of improving(askOf(question))) {
+      const better = now !== known;
       if (better) last = calendarOf(now, hours, timeZone, start, days);
-      best = now;
+      known = now;
       told({ calendar: better ? last : null, tried, of });
       await breath();
       if (own !== turn) break;

@@ -7,6 +7,11 @@ import type { Assumption, CompletePiece, Piece, Room } from "./piece";
 
 /** An ordinary lived-in room [from memory]. The standard atmosphere of ISO 3270 is 23 °C and 50 %. */
 export const USUAL_ROOM: Room = { temperatureC: 21, relativeHumidity: 0.55, airflow: "still" };
+
+/** A room with what was left open of it as it usually is. */
+export function wholeRoom(room: Partial<Room> = {}): Room {
+  return { ...USUAL_ROOM, ...room };
+}
 /** Taken when the user names no colour. */
 export const USUAL_BASE_COLOUR = "#2f4a5a";
 /** The second colour where there is more than one kind of decoration. */

@@ -2,7 +2,6 @@ import { describe, expect, test } from "@jest/globals";
 import type { StepId } from "../catalogue/ids";
 import type { Task } from "../coating/facts/task";
 import { coatDates } from "./coat-dates";
-import type { Dated } from "./coat-dates";
 
 const HOUR = 3_600_000;
 const task = (coat: number, half?: "first" | "second"): Task => ({
@@ -15,31 +14,24 @@ const task = (coat: number, half?: "first" | "second"): Task => ({
   after: [],
 });
 const tasks = [task(1, "first"), task(1, "second"), task(2)];
-const dated = (more: Partial<Dated>): Dated => ({
-  work: { tasks, milestones: [] },
-  own: { items: tasks.map((one, k) => ({ task: one, from: k * HOUR, to: k * HOUR + 1 })) } as never,
-  standing: new Map(),
-  now: 0,
-  ...more,
-});
+const at = (hours: readonly number[]) => ({ items: tasks.map((one, k) => ({ task: one, from: hours[k]! * HOUR, to: hours[k]! * HOUR + 1 })) });
 const act = { stepIds: ["base" as StepId] };
 
 describe("when each coat of an act is laid", () => {
-  test("as its own free hours have it, both halves once where they go into one sitting, and what is past is left out", () => {
-    expect(coatDates(act, dated({}))).toEqual([
+  test("both halves once where they go into one sitting, and what is past is left out", () => {
+    expect(coatDates(act, at([0, 1, 2]), 0)).toEqual([
       { coat: 1, from: 0 },
       { coat: 2, from: 2 * HOUR },
     ]);
-    const apart = [0, 24 * HOUR, 48 * HOUR].map((from, k) => ({ task: tasks[k]!, from, to: from + 1 }));
-    expect(coatDates(act, dated({ own: { items: apart } as never })).map(({ half }) => half)).toEqual(["first", "second", undefined]);
-    expect(coatDates(act, dated({ now: HOUR })).map(({ from }) => from)).toEqual([HOUR, 2 * HOUR]);
-    expect(coatDates({ stepIds: ["seal" as StepId] }, dated({}))).toEqual([]);
+    expect(coatDates(act, at([0, 24, 48]), 0).map(({ half }) => half)).toEqual(["first", "second", undefined]);
+    expect(coatDates(act, at([0, 1, 2]), HOUR).map(({ from }) => from)).toEqual([HOUR, 2 * HOUR]);
+    expect(coatDates({ stepIds: ["seal" as StepId] }, at([0, 1, 2]), 0)).toEqual([]);
+    expect(coatDates(act, null, 0)).toEqual([]);
   });
 
-  test("as the calendar has it where its dates stand; not where all of them have slipped", () => {
-    const standing = new Map([["base:2", 9 * HOUR]]);
-    expect(coatDates(act, dated({ standing }))).toEqual([{ coat: 2, from: 9 * HOUR }]);
-    expect(coatDates(act, dated({ standing, now: 10 * HOUR }))).toEqual([]);
-    expect(coatDates(act, dated({ standing: new Map([["base:2", -HOUR]]) }))).toHaveLength(2);
+  test("work that goes on over several sittings is told by its first", () => {
+    const [dots] = tasks;
+    const items = [1, 2, 3].map((part) => ({ task: dots!, part, from: part * 24 * HOUR, to: part * 24 * HOUR + 1 }));
+    expect(coatDates(act, { items }, 0).map(({ from }) => from)).toEqual([24 * HOUR]);
   });
 });

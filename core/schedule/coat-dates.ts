@@ -1,5 +1,4 @@
 import { taskId } from "../coating/facts/task";
-import type { Work } from "../coating/facts/task";
 import type { ToldAct } from "../coating/explain/told-acts";
 import type { Dates } from "./date-work";
 
@@ -11,30 +10,19 @@ export interface CoatDate {
   readonly from: number;
 }
 
-/** What is known of when a piece is worked at. */
-export interface Dated {
-  readonly work: Work | null;
-  /** Of its own, in the free hours; null where it cannot be dated. */
-  readonly own: Dates | null;
-  /** Dates that stand in the calendar, by task. */
-  readonly standing: ReadonlyMap<string, number>;
-  /** Instant, ms: dates before it have slipped. */
-  readonly now: number;
-}
-
 /**
- * When each coat of an act is laid: as the calendar of all pieces has it where its dates stand, else as the piece's own free hours have it.
+ * When each coat of an act is laid.
  *
+ * @param dates of the piece; null where it cannot be dated
+ * @param now instant, ms: what lies before it is left out
  * @returns each coat once a sitting, or each half of it where they are laid in several, in order; none where nothing can be dated, or it is done
  */
-export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, { work, own: dates, standing, now }: Dated): readonly CoatDate[] {
+export function coatDates({ stepIds }: Pick<ToldAct, "stepIds">, dates: Pick<Dates, "items"> | null, now: number): readonly CoatDate[] {
   const ids = new Set<string>(stepIds);
-  const isStanding = [...standing.values()].some((at) => at >= now);
-  const own = new Map((dates?.items ?? []).filter(({ part = 1 }) => part === 1).map(({ task, from }) => [task.id, from]));
   const found = new Map<string, CoatDate>();
-  for (const { id, stepId, coat, half } of work?.tasks ?? []) {
-    const from = isStanding ? standing.get(id) : own.get(id);
-    if (!ids.has(stepId) || from === undefined || from < now) continue;
+  for (const { task, from, part = 1 } of dates?.items ?? []) {
+    const { stepId, coat, half } = task;
+    if (!ids.has(stepId) || from < now || part > 1) continue;
     const key = taskId("", coat, half);
     const before = found.get(key);
     if (!before || from < before.from) found.set(key, { coat, ...(half ? { half } : {}), from });

@@ -78,29 +78,3 @@ export function dateWork(work: Work, hours: FreeHours, start: number, options: D
   const piece = alone(work, hours, start, options);
   return datesIn(piece, piece.sittings, start);
 }
-
-/**
- * The latest sitting in which the work may begin and still be ready by a date; starting at any later sitting misses it.
- *
- * @param earliest instant, ms, before which it cannot begin
- * @param due instant, ms, by which it must be ready
- * @param goal ready to be handled gently, or fully hard
- * @returns the sitting's start and its dates; null when even the earliest start is too late
- */
-export function latestStart(
-  work: Work,
-  hours: FreeHours,
-  earliest: number,
-  due: number,
-  goal: "handle" | "cured",
-  options: DateOptions = {},
-): { readonly start: number; readonly dates: Dates } | null {
-  const piece = alone(work, hours, earliest, options);
-  const last = piece.sittings.findLastIndex(({ from }) => from < due);
-  for (let at = last; at >= 0; at -= 1) {
-    const start = piece.sittings[at]!.from;
-    const dates = datesIn(piece, piece.sittings.slice(at), start);
-    if (dates && dates[goal] <= due) return { start, dates };
-  }
-  return null;
-}

@@ -1,8 +1,12 @@
 /** Waits, windows and sittings, on work small enough to date by hand. */
 import { afterAll, describe, expect, test } from "@jest/globals";
-import { dateWork, latestStart } from "./date-work";
+import { piece } from "../../tests/reference/made-up-tables";
+import { dateWork } from "./date-work";
 import { dateOf, dayLater, instantOf, longestSittingMin, sittingsFrom, usualHours, tellSameTime } from "./free-hours";
 import type { FreeHours } from "./free-hours";
+import type { PieceWork } from "./together/network";
+import { datesIn, latestBegin, latestBeginOf } from "./together/one-piece";
+import { scheduleAll } from "./together/schedule-all";
 import { stretchesOf } from "./stretches";
 import type { DatedTask } from "./date-work";
 import type { Edge, Task, Work } from "../coating/facts/task";
@@ -107,11 +111,32 @@ describe("long work", () => {
   });
 });
 
-test("the latest start is the last evening that still meets the date, and there is none when even now is late", () => {
+describe("the latest begin", () => {
   const one = work(task("one", 60));
-  expect(latestStart(one, UTC, MONDAY, at(27, "12:00"), "handle")?.start).toBe(at(26, "19:00"));
-  expect(latestStart(one, UTC, MONDAY, at(27, "12:00"), "cured")?.start).toBe(at(25, "19:00"));
-  expect(latestStart(one, UTC, MONDAY, at(24, "12:00"), "cured")).toBeNull();
+  const ask = (...pieces: PieceWork[]) => ({ pieces, hours: UTC, start: MONDAY });
+  test("is the last evening that still meets the date, and there is none when even now is late", () => {
+    const alone = ask(piece("pot", one));
+    expect(latestBeginOf(alone, "pot", "handle", at(27, "12:00"))).toBe(at(26, "19:00"));
+    expect(latestBeginOf(alone, "pot", "cured", at(27, "12:00"))).toBe(at(25, "19:00"));
+    expect(latestBeginOf(alone, "pot", "cured", at(24, "12:00"))).toBeNull();
+  });
+  test("leaves the others their evenings: a piece that would push one of them past its day begins sooner", () => {
+    const due = at(27, "12:00");
+    const others = Array.from({ length: 3 }, (_unused, k) => piece(`jar${k}`, one, { due, from: at(26, "19:00") }));
+    expect(latestBeginOf(ask(piece("pot", one), ...others), "pot", "handle", due)).toBe(at(25, "19:00"));
+    // Of all of them: nothing need be begun before the evening on which the rest still fits.
+    const all = Array.from({ length: 4 }, (_unused, k) => piece(`pot${k}`, one, { due }));
+    expect(latestBegin(ask(...all))?.at).toBe(at(25, "19:00"));
+    expect(latestBegin(ask(...all.slice(0, 2)))?.at).toBe(at(26, "19:00"));
+    expect(latestBegin(ask(piece("pot", one)))).toBeNull();
+    expect(latestBegin(ask(piece("pot", one, { due: MONDAY })))).toBeNull();
+  });
+  test("the dates of one piece among others are those it has among them", () => {
+    const together = scheduleAll(ask(piece("pot", one), piece("jar", work(task("first", 20), task("second", 20, edge("first", 90))))))!;
+    expect(datesIn(together, "jar")!.items.map(({ task: { id } }) => id)).toEqual(["first", "second"]);
+    expect(datesIn(together, "jar")!.handle).toBe(together.handle[1]);
+    expect(datesIn(together, "cup")).toBeNull();
+  });
 });
 
 describe("days and clocks", () => {

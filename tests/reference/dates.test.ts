@@ -7,12 +7,15 @@ import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Piece } from "#core/piece/piece";
-import { dateWork, latestStart } from "#core/schedule/date-work";
+import { dateWork } from "#core/schedule/date-work";
 import type { Dates } from "#core/schedule/date-work";
 import { sittingsFrom, usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { taskId } from "#core/coating/facts/task";
 import { workOf } from "#core/coating/facts/work-of";
+import { latestBeginOf } from "#core/schedule/together/one-piece";
+import type { Work } from "#core/coating/facts/task";
+import { piece as onTable } from "./made-up-tables";
 import { firstPlan, jar, mug, pebble, pot, tray, woodDisc } from "./bench";
 
 const MIN = 60_000;
@@ -34,6 +37,9 @@ function workFor(piece: Piece) {
   const exposures = new Map(facts.zones.map((zone) => [zone.zone, zone.template.exposure]));
   return { candidate, exposures, work: workOf(candidate, exposures) };
 }
+
+/** One piece, and nothing else on the table. */
+const alone = (work: Work) => ({ pieces: [onTable("it", work)], hours: LONDON, start: MONDAY });
 
 /** Wall-clock minutes of an instant in a zone, told by the platform itself. */
 function wall(instant: number, timeZone: string) {
@@ -109,10 +115,11 @@ describe.each(PIECES)("%s", (_name, piece) => {
 
   test("the latest start meets the date, and one sitting later misses it", () => {
     const due = Date.parse("2027-03-20T00:00:00Z");
-    const found = latestStart(work, LONDON, MONDAY, due, "cured")!;
-    expect(found.dates.cured).toBeLessThanOrEqual(due);
-    expect(faults(found.dates, candidate, exposures, LONDON, found.start, "typical")).toEqual([]);
-    const [, next] = sittingsFrom(LONDON, found.start);
+    const found = latestBeginOf(alone(work), "it", "cured", due)!;
+    const dates = dateWork(work, LONDON, found)!;
+    expect(dates.cured).toBeLessThanOrEqual(due);
+    expect(faults(dates, candidate, exposures, LONDON, found, "typical")).toEqual([]);
+    const [, next] = sittingsFrom(LONDON, found);
     expect(dateWork(work, LONDON, next!.from, {})!.cured).toBeGreaterThan(due);
   });
 });
@@ -164,6 +171,6 @@ describe("any hours", () => {
 
   test("a date that cannot be met has no latest start", () => {
     const { work } = workFor(PIECES[1]![1]);
-    expect(latestStart(work, LONDON, MONDAY, MONDAY + 3 * 24 * 60 * MIN, "cured")).toBeNull();
+    expect(latestBeginOf(alone(work), "it", "cured", MONDAY + 3 * 24 * 60 * MIN)).toBeNull();
   });
 });

@@ -14,7 +14,8 @@ import { shoppingFor } from "#core/shelf/shopping";
 import { stockOf } from "#core/shelf/stock";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody } from "#core/logbook/plan-on-body";
-import { datesOf, workFor } from "#core/schedule/dates-of";
+import { dateWork } from "#core/schedule/date-work";
+import { workFor } from "#core/schedule/dates-of";
 import { usualHours } from "#core/schedule/free-hours";
 
 /** Numbers between 0 and 1, the same for the same seed (mulberry32). */
@@ -94,7 +95,7 @@ function useAll({ bundle }: ReadBundle): void {
     const progress = bundle.progress.filter((one) => one.pieceId === record.id);
     const view = planOnBody(record.piece, keepingOf(plan), progress, catalogue);
     const work = view.shown && workFor(record.piece, view.shown, catalogue);
-    if (work) datesOf(work, { hours: bundle.hours[0]?.hours ?? HOURS, start: START, due: null, done: view.done });
+    if (work) dateWork(work, bundle.hours[0]?.hours ?? HOURS, START, { done: view.done });
     overviewOf({ shown: view.shown, work, done: view.done }, START);
     if (view.shown) wanting.push({ id: record.id, name: record.piece.name, needs: needsOf(view.shown) });
   }

@@ -2,6 +2,11 @@ import { Link } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
 import { daySchema } from "#core/formats/hours-schema";
 import type { JoiRoot } from "#core/formats/stores/definition";
+import { timesApplied } from "#core/logbook/own-times";
+import type { OwnTimes } from "#core/logbook/own-times";
+import { wholeRoom } from "#core/piece/complete-piece";
+import type { Piece } from "#core/piece/piece";
+import { lowerFirst } from "#core/units/letter-case";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { useAsk, useAsked } from "~/actions/use-ask";
@@ -12,7 +17,9 @@ import { RoomError } from "~/components/room-error";
 import { otherZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
 import { useNow } from "~/components/use-now";
-import { sayClock, sayZone } from "~/components/time-words";
+import { sayDay, sayZone } from "~/components/time-words";
+import { timesTold } from "~/components/own-times-words";
+import type { PlannedDates } from "~/calendar/table.client";
 import { keptPiece } from "~/piece/kept-piece";
 import type { Days } from "~/store/pieces";
 import { hardText, readyText } from "~/piece/ready-text";
@@ -33,14 +40,8 @@ function daysField(joi: JoiRoot) {
 }
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { datesOfPiece }, { standingDates }, { database }] = await Promise.all([
-    keptPiece(params.id),
-    import("~/piece/dates.client"),
-    import("~/store/calendar"),
-    import("~/store/open.client"),
-  ]);
-  const standing = await standingDates(await database(), kept.record.id);
-  return { kept, standing: [...standing.values()].sort((a, b) => a - b), dated: datesOfPiece(kept) };
+  const [kept, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/piece/dates.client")]);
+  return { kept, dated: datesOfPiece(kept) };
 }
 clientLoader.hydrate = true as const;
 
@@ -77,8 +78,7 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
   const now = useNow();
   const today = dateOf(now, hours.timeZone);
   const elsewhere = otherZoneHere(hours.timeZone, now);
-  const { kept, dated, standing } = loaderData;
-  const next = standing.find((at) => at >= now);
+  const { kept, dated } = loaderData;
   const action = `/pieces/${kept.record.id}/dates`;
   const ask = useAsk<DatesAsk>(action);
   const asked = useAsked<DatesAsk>(action);
@@ -106,14 +106,6 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
           Your hours were said in {sayZone(hours.timeZone)}. This device is on {sayZone(elsewhere)}, and the times below are what its clock will show.
         </p>
       )}
-      <p>
-        {next === undefined
-          ? "The days below are for this piece alone. "
-          : `In the calendar its dates stand: it is worked at next ${sayClock(next, now)}. The days below are for this piece alone. `}
-        <Link to="/calendar" className="underline">
-          All pieces in one calendar
-        </Link>
-      </p>
       <Awaited of={dated} waiting={<p role="status">Laying it into your free hours…</p>}>
         {({ dates, now: from }, busy) => (
           <div className="grid gap-4" aria-busy={busy}>
@@ -125,12 +117,44 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
                 from then on it may be {hardText(kept.record.piece.uses)}.
               </p>
             )}
+            {dates && <Beside dates={dates} now={from} />}
+            {dates && <OwnTimesUsed own={kept.shelf.own} dates={dates} room={kept.record.piece.room} />}
             {dates?.usual && <Sittings dates={dates.usual} shown={dates.shown} menu={menu} now={from} />}
             {dates && !dates.usual && <p role="alert">You have no free hour in the settings, so nothing can be dated.</p>}
           </div>
         )}
       </Awaited>
     </section>
+  );
+}
+
+/** What the other pieces on the table make of it. */
+function Beside({ dates: { others, alone }, now }: { dates: PlannedDates; now: number }) {
+  return (
+    <p>
+      {others > 0 &&
+        `${others === 1 ? "Another piece is" : `${others} other pieces are`} on the table too${alone === null ? "" : `; by itself it would be ready ${sayDay(alone, now)}`}. `}
+      <Link to="/calendar" className="underline">
+        All pieces in one calendar
+      </Link>
+    </p>
+  );
+}
+
+/** That the user's own times are reckoned with, and which. */
+function OwnTimesUsed({ own, dates, room }: { own: OwnTimes | null; dates: PlannedDates; room: Piece["room"] }) {
+  const menu = useMenu();
+  const { rooms } = useAppContext();
+  const told = own ? timesTold(timesApplied(own, dates.shown, wholeRoom(room)), menu, rooms) : [];
+  if (told.length === 0) return null;
+  return (
+    <p className="text-soft">
+      Reckoned with{" "}
+      <Link to="/settings#own-times" className="underline">
+        your own times
+      </Link>
+      : {told.map(({ what, said }) => `${lowerFirst(what)} ${said}`).join("; ")}.
+    </p>
   );
 }
 

@@ -5,7 +5,7 @@ import type { Step } from "#core/coating/model/step";
 import type { DatedTask, Dates } from "#core/schedule/date-work";
 import { stretchesOf } from "#core/schedule/stretches";
 import type { Stretch } from "#core/schedule/stretches";
-import type { DatedPlan } from "#core/schedule/dates-of";
+import type { PieceDates } from "~/workers/schedule-worker-api";
 import type { Menu } from "#core/catalogue/menu";
 import { sayDuration } from "#core/units/duration";
 import { shutWords } from "~/calendar/act-words";
@@ -72,7 +72,7 @@ export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Can
 }
 
 /** By when to begin at the latest. */
-export function Latest({ dates, now }: { dates: DatedPlan; now: number }) {
+export function Latest({ dates, now }: { dates: PieceDates; now: number }) {
   if (!dates.latest) return null;
   const { handle, cured } = dates.latest;
   const said =

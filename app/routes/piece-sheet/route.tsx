@@ -3,7 +3,6 @@ import { alikeZones } from "#core/coating/explain/alike-zones";
 import { actNumbers, toldActs } from "#core/coating/explain/told-acts";
 import type { Step } from "#core/coating/model/step";
 import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { Work } from "#core/coating/facts/task";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Menu } from "#core/catalogue/menu";
 import { nameOfColour } from "#core/film/colour-names";
@@ -33,15 +32,8 @@ import { coatWords, placesText, stepTitle, waitText, zoneName } from "~/componen
 import type { Route } from "./+types/route";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [kept, { planView }, { datesOfPiece }, { standingDates }, { database }] = await Promise.all([
-    keptPiece(params.id),
-    import("~/workers/planner.client"),
-    import("~/piece/dates.client"),
-    import("~/store/calendar"),
-    import("~/store/open.client"),
-  ]);
-  const standing = await standingDates(await database(), kept.record.id);
-  return { kept, standing, planned: Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]) };
+  const [kept, { planView }, { datesOfPiece }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client"), import("~/piece/dates.client")]);
+  return { kept, planned: Promise.all([planView(params.id, planOf(kept)), datesOfPiece(kept)]) };
 }
 clientLoader.hydrate = true as const;
 
@@ -147,7 +139,7 @@ function Needed({ shown, menu }: { shown: Candidate; menu: Menu }) {
 /** The plan for the table: section, steps with boxes to tick, waits, amounts, cautions. */
 export default function BenchSheet({ loaderData }: Route.ComponentProps) {
   const menu = useMenu();
-  const { kept, planned, standing } = loaderData;
+  const { kept, planned } = loaderData;
   const { piece } = kept.record;
   return (
     <PaperPage title={`Bench sheet: ${piece.name}`}>
@@ -159,9 +151,7 @@ export default function BenchSheet({ loaderData }: Route.ComponentProps) {
         </p>
         <Awaited of={planned} waiting={<p role="status">Working out the coats…</p>}>
           {([view, dated], busy) => (
-            <div aria-busy={busy}>
-              {view.shown ? <Sheet piece={piece} shown={view.shown} dated={dated} work={view.work} standing={standing} /> : <p>This piece has no plan yet.</p>}
-            </div>
+            <div aria-busy={busy}>{view.shown ? <Sheet piece={piece} shown={view.shown} dated={dated} /> : <p>This piece has no plan yet.</p>}</div>
           )}
         </Awaited>
       </article>
@@ -177,12 +167,9 @@ interface SheetProps {
   readonly piece: Piece;
   readonly shown: Candidate;
   readonly dated: DatesView;
-  readonly work: Work | null;
-  /** Dates that stand in the calendar, by task. */
-  readonly standing: ReadonlyMap<string, number>;
 }
 
-function Sheet({ piece, shown, dated: { dates, now }, work, standing }: SheetProps) {
+function Sheet({ piece, shown, dated: { dates, now } }: SheetProps) {
   const menu = useMenu();
   const acts = toldActs(shown);
   const numbers = actNumbers(shown);
@@ -216,7 +203,7 @@ function Sheet({ piece, shown, dated: { dates, now }, work, standing }: SheetPro
           </thead>
           <tbody>
             {acts.map((act) => (
-              <Row key={act.number} act={act} places={places} menu={menu} dates={coatDates(act, { work, own: dates?.usual ?? null, standing, now })} />
+              <Row key={act.number} act={act} places={places} menu={menu} dates={coatDates(act, dates?.usual ?? null, now)} />
             ))}
           </tbody>
         </table>
