@@ -2,7 +2,7 @@ import { CATALOGUE } from "./catalogue/catalogue";
 import { planPiece } from "./coating/planner/plan-piece";
 import { withPatternLayers } from "./marking/solve-piece";
 import type { Piece } from "./piece/piece";
-import { MIN_PER_DAY } from "./units/duration";
+import type { Severity } from "./catalogue/vocabulary";
 import { MS_PER_MIN } from "./schedule/free-hours";
 import type { FreeHours } from "./schedule/free-hours";
 import { overloads } from "./schedule/together/overload";
@@ -10,7 +10,8 @@ import { pieceWork } from "./schedule/together/piece-work";
 import { isTooLittleRoom, MOST_LOADS } from "./schedule/together/network";
 import type { PieceWork } from "./schedule/together/network";
 import { piecesFinished } from "./schedule/together/parts-done";
-import { scheduleAll } from "./schedule/together/schedule-all";
+import { scheduleTo } from "./schedule/together/goals";
+import { timeFindings } from "./schedule/together/time-findings";
 import type { Goal, Together } from "./schedule/together/schedule-all";
 
 /** What is asked of a schedule in a file; instants in ms. */
@@ -31,8 +32,8 @@ export interface ScheduledAsk {
 }
 
 interface ScheduleFinding {
-  readonly code: "no-plan" | "no-hours" | "no-room" | "late" | "too-much";
-  readonly severity: "stop" | "warn";
+  readonly code: string;
+  readonly severity: Severity;
   readonly pieces: readonly string[];
   readonly message: string;
 }
@@ -42,11 +43,8 @@ const TRIES_A_SECOND = 60;
 
 const iso = (instant: number) => new Date(instant).toISOString();
 const MIN_PER_HOUR = 60;
-/** From here on a time is told in days. */
-const DAYS_FROM_MIN = 48 * MIN_PER_HOUR;
 const tenth = (value: number) => Math.round(value * 10) / 10;
 const hoursOf = (min: number) => tenth(min / MIN_PER_HOUR);
-const lateBy = (min: number) => (min < DAYS_FROM_MIN ? `${hoursOf(min)} hours` : `${tenth(min / MIN_PER_DAY)} days`);
 
 function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
   const byPiece = (instants: readonly number[]) => Object.fromEntries(network.pieces.map(({ id }, index) => [id, iso(instants[index]!)]));
@@ -82,8 +80,8 @@ function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
 
 function findingsOf(together: Together, hours: FreeHours, start: number): readonly ScheduleFinding[] {
   const names = together.network.pieces.map(({ id }) => id);
-  const late = together.late.flatMap((ms, index): ScheduleFinding[] =>
-    ms === 0 ? [] : [{ code: "late", severity: "warn", pieces: [names[index]!], message: `it is ready ${lateBy(ms / MS_PER_MIN)} after it is due` }],
+  const others = names.flatMap((id) =>
+    timeFindings(together, id).map(({ code, severity, message }): ScheduleFinding => ({ code, severity, pieces: [id], message })),
   );
   const much = overloads(together.network, hours, start, together.hands).map(({ due, workMin, freeMin, pieces }): ScheduleFinding => ({
     code: "too-much",
@@ -91,7 +89,7 @@ function findingsOf(together: Together, hours: FreeHours, start: number): readon
     pieces: pieces.map((index) => names[index]!),
     message: `${hoursOf(workMin)} hours of work and ${hoursOf(freeMin)} free before ${iso(due)}: leave one out, make it simpler, or find another sitting`,
   }));
-  return [...much, ...late];
+  return [...much, ...others];
 }
 
 /** No schedule. */
@@ -119,13 +117,13 @@ export function scheduled({ pieces, start, freeHours, seconds = 1, goal, careful
     const message = `with so little room the pieces would go in more than ${MOST_LOADS} loads`;
     return { ...NOTHING, findings: [...none, { code: "no-room", severity: "stop", pieces: works.map(({ id }) => id), message } satisfies ScheduleFinding] };
   }
-  const together = scheduleAll({ pieces: works, hours: freeHours, start, tries, places, ...options });
+  const together = scheduleTo({ pieces: works, hours: freeHours, start, tries, places, ...options });
   if (together) return { ...told(together), findings: [...none, ...findingsOf(together, freeHours, start)] };
   const refused: ScheduleFinding = {
     code: "no-hours",
     severity: "stop",
     pieces: works.map(({ id }) => id),
-    message: "the free hours do not suffice: no sitting is long enough for one of its coats, or there are too few",
+    message: "the free hours do not suffice: there are none, or too few",
   };
   return { ...NOTHING, findings: [...none, refused] };
 }

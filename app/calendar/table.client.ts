@@ -14,8 +14,8 @@ import type { Database } from "~/store/database";
 import { hoursIn } from "~/store/preferences";
 import type { AtTable } from "~/workers/plan-worker-api";
 import { atTable } from "~/workers/planner.client";
-import { pieceDatesFor, scheduleFor } from "~/workers/schedule.client";
-import type { PieceDates, ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
+import { pieceDatesFor, scheduleFor, whatIfFor } from "~/workers/schedule.client";
+import type { AllIfs, PieceDates, ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
 import { toldLooking } from "./looking";
 
 /** A piece of the calendar, as it is told. */
@@ -89,6 +89,8 @@ const sittingsOf = (list: readonly InSitting[], id: string) => new Map(list.filt
 export interface Laid {
   readonly first: CalendarView;
   readonly best: Promise<CalendarView>;
+  /** What would change, were something done about all of it; worked out once the best is found. */
+  readonly ifs: Promise<AllIfs>;
 }
 
 function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<CalendarView, "calendar">>): Promise<Laid> {
@@ -111,7 +113,9 @@ function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<Calenda
   best.then(quiet, quiet);
   // Whoever shows it tells of a failure.
   best.catch(() => undefined);
-  return view(Promise.race([shown, last])).then((first) => ({ first, best }));
+  const ifs = best.then(async () => whatIfFor(await question));
+  ifs.catch(() => undefined);
+  return view(Promise.race([shown, last])).then((first) => ({ first, best, ifs }));
 }
 
 /** All that is on the table, and what is asked of it. */

@@ -1,8 +1,10 @@
 import type { Work } from "#core/coating/facts/task";
+import type { Finding } from "#core/coating/model/plan";
 import type { FreeHours } from "#core/schedule/free-hours";
 import type { Dates } from "#core/schedule/date-work";
 import type { Calendar } from "#core/schedule/together/calendar";
 import type { PieceWork, Places } from "#core/schedule/together/network";
+import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import type { Goal } from "#core/schedule/together/schedule-all";
 
 /** A piece as it goes over to the worker: what its tasks are alike by is a word for each. */
@@ -42,6 +44,15 @@ export interface PieceDates {
   readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
   /** When it may be handled, were it the only one; null where that is no sooner. */
   readonly alone: number | null;
+  /** What is wrong with its time. */
+  readonly findings: readonly Finding[];
+}
+
+/** What would change, were something done about all of it. */
+export interface AllIfs {
+  readonly ifs: readonly WhatIfAll[];
+  /** The latest sitting in which all of it may begin and be in time, ms; null where nothing is due, dates stand, or none is in time. */
+  readonly latest: number | null;
 }
 
 /** What the worker that dates all pieces together answers. */
@@ -54,6 +65,7 @@ export interface ScheduleWorkerApi {
   readonly schedule: (question: ScheduleQuestion, told: (news: ScheduleNews) => void) => Promise<Calendar | null>;
   /** The dates of one of the pieces, the others laid out beside it as ever. */
   readonly dates: (question: ScheduleQuestion, piece: string) => Promise<PieceDates>;
+  readonly whatIf: (question: ScheduleQuestion) => AllIfs;
   /** What is found by now is taken. */
   readonly enough: () => void;
 }

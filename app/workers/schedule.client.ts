@@ -1,7 +1,7 @@
 import { proxy } from "comlink";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { keptRunning } from "./running";
-import type { PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
+import type { AllIfs, PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
 
 const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
   () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
@@ -23,6 +23,12 @@ export function scheduleFor(question: ScheduleQuestion, told: (news: ScheduleNew
 export function pieceDatesFor(question: ScheduleQuestion, piece: string): Promise<PieceDates> {
   const { api, broken } = scheduler();
   return Promise.race([api.dates(question, piece) as Promise<PieceDates>, broken]);
+}
+
+/** What would change, were something done about all pieces. */
+export function whatIfFor(question: ScheduleQuestion): Promise<AllIfs> {
+  const { api, broken } = scheduler();
+  return Promise.race([api.whatIf(question) as Promise<AllIfs>, broken]);
 }
 
 /** No better one is looked for. */

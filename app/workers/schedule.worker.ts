@@ -1,8 +1,11 @@
 import { expose } from "comlink";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { datesIn, latestBeginOf } from "#core/schedule/together/one-piece";
-import { improving, scheduleAll } from "#core/schedule/together/schedule-all";
+import { datesIn, latestBegin, latestBeginOf } from "#core/schedule/together/one-piece";
+import { improvingTo } from "#core/schedule/together/goals";
+import { timeFindings } from "#core/schedule/together/time-findings";
+import { whatIfAll } from "#core/schedule/together/what-if-all";
+import { scheduleAll } from "#core/schedule/together/schedule-all";
 import type { Together, TogetherAsk } from "#core/schedule/together/schedule-all";
 import { breath } from "./breath";
 import type { ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
@@ -19,7 +22,7 @@ function askOf({ pieces, hours, start, goal, hands, places }: ScheduleQuestion):
 /** The best schedule of all pieces, in breaths; null where the free hours do not suffice, or something newer is asked. */
 async function best(ask: TogetherAsk, isWanted: () => boolean): Promise<Together | null> {
   let found: Together | null = null;
-  for (const { best: now } of improving(ask)) {
+  for (const { best: now } of improvingTo(ask)) {
     found = now;
     await breath();
     if (!isWanted()) return found;
@@ -47,6 +50,7 @@ const api: ScheduleWorkerApi = {
       usual: usualDates,
       careful: careful && datesIn(careful, piece),
       latest: due === null ? null : { handle: latestOf("handle"), cured: latestOf("cured") },
+      findings: usual ? timeFindings(usual, piece) : [],
       alone: alone !== null && usualDates && alone < usualDates.handle - HARDLY_MS ? alone : null,
     };
   },
@@ -56,7 +60,7 @@ const api: ScheduleWorkerApi = {
     const { hours, timeZone, start, days } = question;
     let last: Calendar | null = null;
     let known: unknown = null;
-    for (const { best: now, tried, of } of improving(askOf(question))) {
+    for (const { best: now, tried, of } of improvingTo(askOf(question))) {
       const better = now !== known;
       if (better) last = calendarOf(now, hours, timeZone, start, days);
       known = now;
@@ -65,6 +69,11 @@ const api: ScheduleWorkerApi = {
       if (own !== turn) break;
     }
     return last;
+  },
+  whatIf: (question) => {
+    const ask = askOf(question);
+    const isBegun = ask.pieces.some(({ agreed }) => agreed !== undefined && agreed.size > 0);
+    return { ifs: whatIfAll(ask), latest: isBegun ? null : (latestBegin(ask)?.at ?? null) };
   },
   enough: () => {
     turn += 1;

@@ -15,6 +15,7 @@ interface Props {
 const GOAL_CHOICES = [
   { id: "earliest", name: "Ready as early as may be" },
   { id: "fewest-sittings", name: "On as few evenings as may be" },
+  { id: "latest-begin", name: "Begun as late as is safe for its days" },
 ];
 
 const ROOMS = [

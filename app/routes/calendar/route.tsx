@@ -7,6 +7,7 @@ import type { CalendarDay, DayAct } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
+import type { AllIfs } from "~/workers/schedule-worker-api";
 import type { CalendarView } from "~/calendar/table.client";
 import { Awaited, useAnswer } from "~/components/awaited";
 import { Looks, useLook } from "~/components/looks";
@@ -28,6 +29,7 @@ import { Off } from "./off";
 import { Out } from "./out";
 import { Tracks } from "./tracks";
 import { Troubles } from "./troubles";
+import { WhatIfs } from "./what-ifs";
 
 export async function clientLoader() {
   const [{ database }, { calendarLaid }, { calendarIn }] = await Promise.all([
@@ -82,7 +84,7 @@ export default function CalendarRoom({ loaderData }: Route.ComponentProps) {
         </p>
       ) : (
         <Awaited of={laid} waiting={<LookingOn />}>
-          {({ first, best }, busy) => <Laid first={first} best={best} record={record} busy={busy} />}
+          {({ first, best, ifs }, busy) => <Laid first={first} best={best} ifs={ifs} record={record} busy={busy} />}
         </Awaited>
       )}
       <Off off={off} />
@@ -104,11 +106,13 @@ const keysOf = (acts: readonly DayAct[]) => [...new Map(acts.flatMap(tasksIn).ma
 function Laid({
   first,
   best,
+  ifs,
   record,
   busy,
 }: {
   first: CalendarView;
   best: Promise<CalendarView>;
+  ifs: Promise<AllIfs>;
   record: Route.ComponentProps["loaderData"]["record"];
   busy: boolean;
 }) {
@@ -179,6 +183,7 @@ function Laid({
           pieces: () => <Tracks calendar={calendar} pieces={pieces} menu={menu} now={now} />,
         }}
       />
+      <WhatIfs ifs={ifs} pieces={pieces} now={now} />
       <Manner record={record} ask={ask} />
       <Out calendar={calendar} pieces={pieces} menu={menu} now={now} />
     </div>

@@ -15,7 +15,7 @@ import { laterThanNow } from "#core/logbook/noted-times";
 import { hasOneColumn, openStep } from "#core/logbook/open-step";
 import { sayDuration } from "#core/units/duration";
 import { useAppContext } from "~/components/app-context";
-import { Awaited } from "~/components/awaited";
+import { Awaited, useLast } from "~/components/awaited";
 import { CoatSection } from "~/components/coat-section/section";
 import { isTyping } from "~/components/shortcuts";
 import { goTo } from "~/components/skip-links";
@@ -125,6 +125,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
   const urgent = shown.findings.filter((one) => one.severity === "stop" || one.severity === "warn");
   const notes = shown.findings.filter((one) => one.severity === "note");
   const cautions = shown.findings.filter((one) => one.severity === "safety");
+  const timed = useLast(dates);
   useDoneKey(open !== null);
   const { panelRef, reveal } = useRevealed(open?.step.id ?? null);
   const leadOf = (step: StepId) => acts.find((act) => act.stepIds.includes(step))?.step.id ?? step;
@@ -221,7 +222,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       )}
       <RepairPart shown={shown} pinned={pinned} menu={menu} actions={actions} repair={repair} />
       <div className="mt-4">
-        <Findings findings={urgent} apply={actions.apply} />
+        <Findings findings={[...urgent, ...(timed?.dates?.findings.filter((one) => one.severity !== "note") ?? [])]} apply={actions.apply} />
       </div>
       <Steps
         zones={shown.zones}
@@ -234,7 +235,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
         select={show}
         apply={actions.apply}
       />
-      <Said title="Worth knowing" findings={notes} apply={actions.apply} />
+      <Said title="Worth knowing" findings={[...notes, ...(timed?.dates?.findings.filter((one) => one.severity === "note") ?? [])]} apply={actions.apply} />
       <Said
         title="Take care of yourself"
         findings={cautions}

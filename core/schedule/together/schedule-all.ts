@@ -11,7 +11,7 @@ import { networkOf } from "./network";
 import type { Network, PieceWork, Places } from "./network";
 
 /** What a schedule is after. */
-export const GOALS = ["earliest", "fewest-sittings"] as const;
+export const GOALS = ["earliest", "fewest-sittings", "latest-begin"] as const;
 export type Goal = (typeof GOALS)[number];
 
 export interface TogetherAsk {
@@ -87,7 +87,7 @@ function judge(network: Network, done: Dispatched, sittings: readonly Sitting[],
   const lateness = late.reduce((sum, ms) => sum + ms, 0);
   const [last, all] = [Math.max(start, ...handle), handle.reduce((sum, at) => sum + at, 0)];
   const count = usedOf(done, sittings).length;
-  return { done, handle, late, worth: goal === "earliest" ? [lateness, last, all, count] : [lateness, count, last, all] };
+  return { done, handle, late, worth: goal === "fewest-sittings" ? [lateness, count, last, all] : [lateness, last, all, count] };
 }
 
 function isBetter(one: Judged, other: Judged): boolean {
@@ -187,7 +187,7 @@ export function* improving({
   };
   // What was agreed on is not shaken.
   const most = keep.every(Number.isNaN) ? tries : 0;
-  const isBest = () => best.worth[0] === 0 && goal === "earliest" && Math.max(...best.handle) <= bound.at;
+  const isBest = () => best.worth[0] === 0 && goal !== "fewest-sittings" && Math.max(...best.handle) <= bound.at;
   yield told(0, most);
   for (let tried = 0; tried < most && !isBest() && !stop(); tried += 1) {
     const other = shaken(rank, (reach * (1 + (tried % 5))) / 6, number);
