@@ -91,9 +91,11 @@ export interface Laid {
   readonly best: Promise<CalendarView>;
   /** What would change, were something done about all of it; worked out once the best is found. */
   readonly ifs: Promise<AllIfs>;
+  /** What was put into a sitting when it was laid out. */
+  readonly held: readonly InSitting[];
 }
 
-function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<CalendarView, "calendar">>): Promise<Laid> {
+function laidOut({ question, rest, held }: OnTable): Promise<Laid> {
   let show: (calendar: Calendar) => void;
   let over = false;
   const shown = new Promise<Calendar>((resolve) => (show = resolve));
@@ -115,13 +117,14 @@ function laidOut(question: Promise<ScheduleQuestion>, rest: Promise<Omit<Calenda
   best.catch(() => undefined);
   const ifs = best.then(async () => whatIfFor(await question));
   ifs.catch(() => undefined);
-  return view(Promise.race([shown, last])).then((first) => ({ first, best, ifs }));
+  return view(Promise.race([shown, last])).then((first) => ({ first, best, ifs, held }));
 }
 
 /** All that is on the table, and what is asked of it. */
 interface OnTable {
   readonly question: Promise<ScheduleQuestion>;
   readonly rest: Promise<Omit<CalendarView, "calendar">>;
+  readonly held: readonly InSitting[];
   readonly off: readonly OffTable[];
   readonly on: number;
 }
@@ -193,13 +196,13 @@ async function onTheTable(db: Database, about?: string): Promise<OnTable> {
   // Whoever waits for the question is told of a failure.
   rest.catch(() => undefined);
   const off = all.filter((kept) => kept.record.putAway === undefined && !isOn(kept)).map(({ record: of }) => ({ id: of.id, name: of.piece.name }));
-  return { question, rest, off, on: on.length };
+  return { question, rest, held, off, on: on.length };
 }
 
 /** Dates all pieces that are begun or wanted by a day, together. */
 export async function calendarLaid(db: Database): Promise<{ readonly laid: Promise<Laid>; readonly off: readonly OffTable[]; readonly on: number }> {
-  const { question, rest, off, on } = await onTheTable(db);
-  return { laid: laidOut(question, rest), off, on };
+  const table = await onTheTable(db);
+  return { laid: laidOut(table), off: table.off, on: table.on };
 }
 
 /** The dates of a piece among all that are on the table; null when there is no plan to date. */

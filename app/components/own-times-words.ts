@@ -16,9 +16,9 @@ const percentOf = (factor: number) => Math.round((100 * (factor - 1)) / GRAIN) *
 export function factorText({ factor, from, to, seen }: OwnFactor): string {
   const percent = percentOf(factor);
   const times = seen === 1 ? "seen once" : `seen ${seen} times`;
-  const said = percent === 0 ? "about as long as reckoned" : `about ${Math.abs(percent)} % ${percent > 0 ? "longer" : "shorter"}`;
+  const said = percent === 0 ? "about as long as reckoned" : `about ${Math.abs(percent)}\u00a0% ${percent > 0 ? "longer" : "shorter"}`;
   const [least, most] = [percentOf(from), percentOf(to)];
-  const end = (value: number) => (value === 0 ? "as reckoned" : `${Math.abs(value)} % ${value > 0 ? "longer" : "shorter"}`);
+  const end = (value: number) => (value === 0 ? "as reckoned" : `${Math.abs(value)}\u00a0% ${value > 0 ? "longer" : "shorter"}`);
   return `${said} (${least === most ? "" : `between ${end(least)} and ${end(most)}; `}${times})`;
 }
 

@@ -65,7 +65,7 @@ export interface ScheduleWorkerApi {
   readonly schedule: (question: ScheduleQuestion, told: (news: ScheduleNews) => void) => Promise<Calendar | null>;
   /** The dates of one of the pieces, the others laid out beside it as ever. */
   readonly dates: (question: ScheduleQuestion, piece: string) => Promise<PieceDates>;
-  readonly whatIf: (question: ScheduleQuestion) => AllIfs;
+  readonly whatIf: (question: ScheduleQuestion) => Promise<AllIfs>;
   /** What is found by now is taken. */
   readonly enough: () => void;
 }

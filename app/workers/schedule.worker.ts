@@ -4,7 +4,8 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import { datesIn, latestBegin, latestBeginOf } from "#core/schedule/together/one-piece";
 import { improvingTo } from "#core/schedule/together/goals";
 import { timeFindings } from "#core/schedule/together/time-findings";
-import { whatIfAll } from "#core/schedule/together/what-if-all";
+import { whatIfs } from "#core/schedule/together/what-if-all";
+import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import { scheduleAll } from "#core/schedule/together/schedule-all";
 import type { Together, TogetherAsk } from "#core/schedule/together/schedule-all";
 import { breath } from "./breath";
@@ -70,10 +71,18 @@ const api: ScheduleWorkerApi = {
     }
     return last;
   },
-  whatIf: (question) => {
+  whatIf: async (question) => {
+    // It stands back for whatever is asked meanwhile, and takes nothing from what is looked for now.
+    const own = turn;
     const ask = askOf(question);
-    const isBegun = ask.pieces.some(({ agreed }) => agreed !== undefined && agreed.size > 0);
-    return { ifs: whatIfAll(ask), latest: isBegun ? null : (latestBegin(ask)?.at ?? null) };
+    const isStanding = ask.pieces.some(({ agreed }) => agreed !== undefined && agreed.size > 0);
+    const ifs: WhatIfAll[] = [];
+    for (const one of whatIfs(ask)) {
+      if (one) ifs.push(one);
+      await breath();
+      if (own !== turn) break;
+    }
+    return { ifs, latest: isStanding || own !== turn ? null : (latestBegin(ask)?.at ?? null) };
   },
   enough: () => {
     turn += 1;

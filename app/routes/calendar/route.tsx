@@ -4,11 +4,10 @@ import { Link } from "react-router";
 import { dateOf } from "#core/schedule/free-hours";
 import { tasksIn } from "#core/schedule/together/calendar";
 import type { CalendarDay, DayAct } from "#core/schedule/together/calendar";
-import type { InSitting } from "#core/formats/stores/calendar";
+import type { CalendarRecord, InSitting } from "#core/formats/stores/calendar";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
-import type { AllIfs } from "~/workers/schedule-worker-api";
-import type { CalendarView } from "~/calendar/table.client";
+import type { CalendarView, Laid as LaidOut } from "~/calendar/table.client";
 import { Awaited, useAnswer } from "~/components/awaited";
 import { Looks, useLook } from "~/components/looks";
 import type { LookTab } from "~/components/looks";
@@ -84,7 +83,7 @@ export default function CalendarRoom({ loaderData }: Route.ComponentProps) {
         </p>
       ) : (
         <Awaited of={laid} waiting={<LookingOn />}>
-          {({ first, best, ifs }, busy) => <Laid first={first} best={best} ifs={ifs} record={record} busy={busy} />}
+          {(laidOut, busy) => <Laid laid={laidOut} record={record} busy={busy} />}
         </Awaited>
       )}
       <Off off={off} />
@@ -94,28 +93,20 @@ export default function CalendarRoom({ loaderData }: Route.ComponentProps) {
 
 /** Work that was moved, and what the calendar was before. */
 interface Moved {
-  /** The answer it was moved in: what came of it is told with the next. */
-  readonly of: CalendarView;
   readonly before: CalendarView;
   readonly tasks: ReadonlySet<string>;
 }
 
+/** What came of a move is told once it is laid out with it. */
+const isLaid = ({ tasks }: Moved, held: CalendarRecord["held"]) => {
+  const keys = new Set(held.map(({ piece, task }) => `${piece}/${task}`));
+  return [...tasks].every((key) => keys.has(key));
+};
+
 /** The tasks of acts, each once: loads of one batch have the same. */
 const keysOf = (acts: readonly DayAct[]) => [...new Map(acts.flatMap(tasksIn).map(({ piece, task }) => [`${piece}/${task}`, { piece, task }])).values()];
 
-function Laid({
-  first,
-  best,
-  ifs,
-  record,
-  busy,
-}: {
-  first: CalendarView;
-  best: Promise<CalendarView>;
-  ifs: Promise<AllIfs>;
-  record: Route.ComponentProps["loaderData"]["record"];
-  busy: boolean;
-}) {
+function Laid({ laid: { first, best, ifs, held }, record, busy }: { laid: LaidOut; record: CalendarRecord; busy: boolean }) {
   const shown = useAnswer(best) ?? first;
   const { calendar, pieces, now, without, tooLittleRoom } = shown;
   const ask = useAsk<CalendarAsk>("/calendar");
@@ -140,7 +131,7 @@ function Laid({
     if (!sitting) return;
     const tasks = keysOf(acts);
     const at = new Date(sitting.from).toISOString();
-    setMoved({ of: first, before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
+    setMoved({ before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
     ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })), standing: inSittings(calendar) });
     choose(to.date);
   };
@@ -166,7 +157,7 @@ function Laid({
         now={now}
         keep={record.agreed.length > 0 ? () => ask({ intent: "agree", agreed: inSittings(calendar) }) : null}
       />
-      {moved && !busy && moved.of !== first && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
+      {moved && !busy && isLaid(moved, held) && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
       <div className="min-h-7">
         <LookingOn quiet />
       </div>

@@ -110,7 +110,7 @@ export default function DatesRoom({ loaderData }: Route.ComponentProps) {
         {({ dates, now: from }, busy) => (
           <div className="grid gap-4" aria-busy={busy}>
             {!dates && <p>This piece has no plan to date yet.</p>}
-            {dates && <Latest dates={dates} now={from} />}
+            {dates && <Latest dates={dates} now={from} begun={kept.progress.length > 0} />}
             {dates && (
               <p>
                 Ready for gentle hands: <strong>{readyText(dates, "handle", from)}</strong>. Fully hard: <strong>{readyText(dates, "cured", from)}</strong>;

@@ -72,14 +72,15 @@ export function Sittings({ dates, shown, menu, now }: { dates: Dates; shown: Can
 }
 
 /** By when to begin at the latest. */
-export function Latest({ dates, now }: { dates: PieceDates; now: number }) {
+export function Latest({ dates, now, begun }: { dates: PieceDates; now: number; begun: boolean }) {
   if (!dates.latest) return null;
   const { handle, cured } = dates.latest;
+  const begin = begun ? "Go on" : "Begin";
   const said =
     cured !== null
-      ? `Begin by ${sayClock(cured, now)} at the latest, and it is fully hard in time.`
+      ? `${begin} by ${sayClock(cured, now)} at the latest, and it is fully hard in time.`
       : handle !== null
-        ? `It cannot be fully hard by then. Begin by ${sayClock(handle, now)} at the latest, and it can be handed over with care; say that it is still hardening.`
+        ? `It cannot be fully hard by then. ${begin} by ${sayClock(handle, now)} at the latest, and it can be handed over with care; say that it is still hardening.`
         : "It cannot be ready by then with your free hours. Take a plan that is ready sooner, a later date, or more hours.";
   return (
     <p role="status" className={`rounded-lg border-l-8 p-3 ${cured !== null ? "border-ready bg-note-tint" : "border-act bg-warn-tint"}`}>

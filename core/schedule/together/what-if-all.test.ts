@@ -1,5 +1,6 @@
 /** What would be bought for all pieces, goals, and what is wrong with the time of one. */
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { planPiece } from "../../coating/planner/plan-piece";
 import { remedied } from "../../drying/what-if";
@@ -50,6 +51,19 @@ describe("all of it, in another room", () => {
     // Dates that stand do not hide what it would buy.
     const standing = new Map([["dots", at("2026-12-10", "19:00")]]);
     expect(told([piece("pot", coats(4 * HOUR), { agreed: standing })]).get("fan")!.sooner).toEqual(["pot"]);
+  });
+
+  test("with shorter waits the last is never later than it is now, whatever is on the table", () => {
+    const works = fc.array(fc.record({ min: fc.integer({ min: 5, max: 90 }), wait: fc.integer({ min: 20, max: 30 * HOUR }) }), { minLength: 1, maxLength: 9 });
+    fc.assert(
+      fc.property(works, (list) => {
+        const pieces = list.map(({ min, wait }, k) =>
+          piece(`p${k}`, { ...coats(wait), tasks: [task("base", min), task("dots", min, [edge("base", wait, wet as never)])] }),
+        );
+        for (const { what, last } of whatIfAll(ask(pieces))) if (what !== "tomorrow") expect(last.to).toBeLessThanOrEqual(last.from);
+      }),
+      { numRuns: Number(process.env.RUNS ?? 10) },
+    );
   });
 });
 

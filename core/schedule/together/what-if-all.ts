@@ -6,6 +6,7 @@ import { remedied, REMEDIES } from "../../drying/what-if";
 import type { Remedy } from "../../drying/what-if";
 import type { Room } from "../../piece/piece";
 import { dateOf, dayLater, instantOf } from "../free-hours";
+import { scheduleTo } from "./goals";
 import { scheduleAll } from "./schedule-all";
 import type { Together, TogetherAsk } from "./schedule-all";
 
@@ -75,33 +76,73 @@ function changed(ask: TogetherAsk, what: What): TogetherAsk | null {
 
 /** Readiness that moves by less is not told, ms. */
 const HARDLY_MS = 3 * 3_600_000;
+/** Orders tried of each. */
+const TRIES = 20;
+
+const lastOf = ({ handle }: Together) => Math.max(...handle);
+const sum = (values: readonly number[]) => values.reduce((all, one) => all + one, 0);
+
+/** When each task begins as it is now, by piece and task. */
+function beginsIn({ network, sittings }: Together): ReadonlyMap<string, ReadonlyMap<string, number>> {
+  const begins = new Map<string, Map<string, number>>();
+  for (const { node, from } of sittings.flatMap(({ stints }) => stints)) {
+    const { piece, task } = network.nodes[node]!;
+    const { id } = network.pieces[piece]!;
+    const own = begins.get(id) ?? new Map<string, number>();
+    begins.set(id, own.has(task.id) ? own : own.set(task.id, from));
+  }
+  return begins;
+}
+
+/** The best of what is laid anew and of what stays as it is as far as it can: with shorter waits nothing need be later than it is now. */
+function bestOf(other: TogetherAsk, now: Together): Together | null {
+  const begins = beginsIn(now);
+  const anew = other.pieces.map(({ agreed: _agreed, ...piece }) => piece);
+  const kept = anew.map((piece) => ({ ...piece, agreed: begins.get(piece.id) ?? new Map<string, number>() }));
+  const found = [scheduleAll({ ...other, pieces: anew, tries: TRIES }), scheduleAll({ ...other, pieces: kept })].filter((one) => one !== null);
+  const worth = (one: Together) => [sum(one.late), lastOf(one), one.handle.filter((at, k) => at > now.handle[k]! + HARDLY_MS).length, sum(one.handle)];
+  return (
+    found.sort((a, b) => {
+      const [one, two] = [worth(a), worth(b)];
+      const at = one.findIndex((value, k) => value !== two[k]);
+      return at < 0 ? 0 : one[at]! - two[at]!;
+    })[0] ?? null
+  );
+}
 
 /**
- * What warmth, a fan, drier air, a helper, or putting it all off till tomorrow would do to all pieces; laid anew each time, dates that stand left out of account.
+ * What warmth, a fan, drier air, a helper, or putting it all off till tomorrow would do to all pieces.
  *
- * @returns of each that changes anything, what it changes
+ * @param asked as it is laid out now
+ * @yields of each that changes anything, what it changes; of tomorrow in any case; null of the others, so that somebody else may have a word in between
  */
-export function whatIfAll(asked: TogetherAsk): readonly WhatIfAll[] {
-  const ask: TogetherAsk = { ...asked, tries: 0, goal: "earliest", pieces: asked.pieces.map(({ agreed: _agreed, ...piece }) => piece) };
-  const now = scheduleAll(ask);
-  if (!now) return [];
+export function* whatIfs(asked: TogetherAsk): Generator<WhatIfAll | null, void> {
+  const now = scheduleTo(asked);
+  if (!now) return;
+  const ask: TogetherAsk = { ...asked, goal: "earliest" };
   const names = (is: (index: number) => boolean) => ask.pieces.flatMap(({ id }, index) => (is(index) ? [id] : []));
-  return WHATS.flatMap((what): WhatIfAll[] => {
+  for (const what of WHATS) {
     const other = changed(ask, what);
-    const then = other && scheduleAll(other);
-    if (!then) return [];
+    const then = other && bestOf(other, now);
+    if (!then) {
+      yield null;
+      continue;
+    }
     const told: WhatIfAll = {
       what,
       last: { from: lastOf(now), to: lastOf(then) },
-      sooner: names((k) => then.handle[k]! < now.handle[k]! - HARDLY_MS),
+      // That something happens to fall better when all begins later is nothing that is bought.
+      sooner: names((k) => what !== "tomorrow" && then.handle[k]! < now.handle[k]! - HARDLY_MS),
       later: names((k) => then.handle[k]! > now.handle[k]! + HARDLY_MS),
       inTime: names((k) => now.late[k]! > 0 && then.late[k] === 0),
       late: names((k) => now.late[k] === 0 && then.late[k]! > 0),
     };
     const isAny = told.sooner.length + told.later.length + told.inTime.length + told.late.length > 0;
-    // Tomorrow is told in any case: that it costs nothing is worth knowing.
-    return isAny || what === "tomorrow" ? [told] : [];
-  });
+    yield isAny || what === "tomorrow" ? told : null;
+  }
 }
 
-const lastOf = ({ handle }: Together) => Math.max(...handle);
+/** As `whatIfs`, to its end. */
+export function whatIfAll(asked: TogetherAsk): readonly WhatIfAll[] {
+  return [...whatIfs(asked)].filter((one) => one !== null);
+}
