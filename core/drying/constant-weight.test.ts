@@ -42,7 +42,7 @@ describe("a cast on the scales", () => {
           expect(told.constantAt!.to).toBeGreaterThanOrEqual(START + over * HOUR);
         },
       ),
-      { numRuns: Number(process.env.RUNS ?? 60) },
+      { numRuns: Number(process.env.RUNS ?? 40) },
     );
   });
 

@@ -11,7 +11,7 @@ import type { PlacedSpot, SolvedRow } from "./solved";
 import type { MarkingSurface } from "./surface";
 import { surfaceOf } from "./surface-of";
 
-const RUNS_OF_EACH = Number(process.env.RUNS ?? 60);
+const RUNS_OF_EACH = Number(process.env.RUNS ?? 40);
 const EPS = 1e-6;
 
 /** By hundredths: doubles drawn by their bits would nearly all be next to nothing. */

@@ -66,6 +66,8 @@ export async function newNotebook(options: Parameters<Browser["newContext"]>[0] 
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     serviceWorkers: "block",
+    // What moves is looked at where it is meant; elsewhere it only takes time.
+    reducedMotion: "reduce",
     ...options,
   });
   contexts.push(context);

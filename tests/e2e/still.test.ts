@@ -23,7 +23,7 @@ async function watchShifts(page: Page): Promise<() => Promise<number>> {
 
 test.each([1280, 390])("at %d px nothing moves by itself while the list and a piece are opened for the first time", async (width) => {
   const server = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
-  const { page } = await newNotebook({ viewport: { width, height: 800 } });
+  const { page } = await newNotebook({ viewport: { width, height: 800 }, reducedMotion: "no-preference" });
   const shifted = await watchShifts(page);
   await page.goto(server.url);
   await page.getByText("All coats on, hardening").first().waitFor();
@@ -55,7 +55,7 @@ async function unseen(page: Page, stops: number): Promise<readonly string[]> {
 }
 
 test("the keyboard goes to the parts of a page at once, sees where it is, and the plan comes first where it is seen first", async () => {
-  const { page } = await newNotebook({ viewport: { width: 390, height: 700 } });
+  const { page } = await newNotebook({ viewport: { width: 390, height: 700 }, reducedMotion: "no-preference" });
   await open(page, "/pieces/new");
   expect(await unseen(page, 70)).toEqual([]);
   await plan(page, { material: "Terracotta", uses: ["A planter with wet soil"] });

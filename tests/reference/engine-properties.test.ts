@@ -14,7 +14,7 @@ import type { Piece } from "#core/piece/piece";
 import { gypsum, jar, mug, pebble, piece, pot } from "./bench";
 
 const SEED = Number(process.env.FC_SEED ?? 20261124);
-const RUNS = 20;
+const RUNS = 14;
 console.log(`fast-check seed ${SEED}`);
 
 const some = <T>(values: readonly T[], most: number) => fc.uniqueArray(fc.constantFrom(...values), { maxLength: most });

@@ -17,7 +17,7 @@ import { IN_THE_PAINT } from "./in-the-paint";
 
 const DAMAGES = [...BEFORE_PAINT, ...IN_THE_PAINT, ...AFTER_PAINT];
 const SEED = 20261124;
-const LEAST_TRIES = 14;
+const LEAST_TRIES = 10;
 const LEAST_CAUGHT = 0.98;
 
 /** Mulberry32: small, seeded, the same everywhere. */
