@@ -44,12 +44,20 @@ export async function keptPiece(id: string): Promise<KeptPiece> {
 export async function keptPieces(db: Database): Promise<readonly KeptPiece[]> {
   const { ownShelf } = await import("~/store/own-shelf.client");
   const [records, plans, progress, shelf] = await Promise.all([db.getAll("pieces"), db.getAll("plans"), db.getAll("progress"), ownShelf(db)]);
+  const planById = new Map(plans.map((plan) => [plan.id, plan]));
+  const progressById = new Map<string, ProgressRecord[]>();
+  // By time, as they are of one piece: what is worked out from them is known by their last.
+  for (const one of progress.sort((a, b) => a.at.localeCompare(b.at))) {
+    const own = progressById.get(one.pieceId);
+    if (own) own.push(one);
+    else progressById.set(one.pieceId, [one]);
+  }
   return records
     .sort((a, b) => a.piece.name.localeCompare(b.piece.name))
     .map((record) => ({
       record,
-      plan: plans.find((one) => one.id === record.planId) ?? null,
-      progress: progress.filter((one) => one.pieceId === record.id),
+      plan: (record.planId === null ? undefined : planById.get(record.planId)) ?? null,
+      progress: progressById.get(record.id) ?? [],
       shelf,
     }));
 }

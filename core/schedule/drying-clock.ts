@@ -9,18 +9,21 @@ const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
 const NIGHT_MS = NIGHT_SHARE * MS_PER_DAY;
 /** The clocks go on or back by no more than this, ms. */
 const CLOCK_CHANGE_MS = 60 * MS_PER_MIN;
-/** Nights that are known of, before and after the day something is dated from. Beyond them drying goes on at its mean rate. */
-const DAYS = { before: 60, after: 420 } as const;
+/** Nights that are known of, before and after the month something is dated from. Beyond them drying goes on at its mean rate. */
+const DAYS = { before: 60, after: 450 } as const;
 
 const time = (hour: number) => `${String(hour).padStart(2, "0")}:00`;
 
-/** The instants at which day and night begin in turn, a day first; the last that was asked for is kept. */
+/** Of "YYYY-MM". */
+const MONTH_LENGTH = 7;
+/** The instants at which day and night begin in turn, a day first; those of the last month that was asked for are kept. */
 let known: { readonly key: string; readonly turns: Float64Array } | null = null;
 
 function turnsAround(date: string, timeZone: string): Float64Array {
-  const key = `${date} ${timeZone}`;
+  const month = date.slice(0, MONTH_LENGTH);
+  const key = `${month} ${timeZone}`;
   if (known?.key !== key) {
-    const first = dayLater(date, -DAYS.before);
+    const first = dayLater(`${month}-01`, -DAYS.before);
     const days = Array.from({ length: DAYS.before + DAYS.after }, (_unused, k) => dayLater(first, k));
     const turns = days.flatMap((day) => [instantOf(day, time(NIGHT.to), timeZone), instantOf(day, time(NIGHT.from), timeZone)]);
     known = { key, turns: Float64Array.from(turns) };
