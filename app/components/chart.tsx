@@ -4,10 +4,13 @@ import type { ApexOptions } from "apexcharts";
 import { getNonce } from "get-nonce";
 
 interface ChartProps {
-  readonly type: "line" | "bar";
+  readonly type: "line" | "bar" | "rangeBar";
   readonly height: number;
   readonly options: ApexOptions;
-  readonly series: readonly { readonly name: string; readonly data: readonly number[] }[];
+  readonly series: readonly {
+    readonly name: string;
+    readonly data: readonly number[] | readonly { readonly x: string; readonly y: readonly [number, number] }[];
+  }[];
 }
 
 /** The chart's code, fetched when a chart is first looked at: it is as heavy as the rest of the page. */

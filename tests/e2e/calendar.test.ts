@@ -288,6 +288,8 @@ test("a coat is found tacky, and one took longer than reckoned: both are learnt,
   await panel.getByRole("button", { name: "Still tacky" }).click();
   await panel.getByText(/^Leave it alone until about/).waitFor();
   await allSaved(page);
+  await panel.getByText("Exact figures (typical; your label wins)").click();
+  await panel.getByRole("img", { name: /^How it dries here: dry to the touch .*; hard for good/ }).waitFor();
   await axeClean(page);
   await toRoom(page, "Dates");
   await page.getByText(/^Reckoned with your own times/).waitFor();

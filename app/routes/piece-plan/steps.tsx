@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Check, Clock, Droplet, Hourglass } from "lucide-react";
 import type { StepId } from "#core/catalogue/ids";
 import type { ToldAct } from "#core/coating/explain/told-acts";
@@ -17,6 +18,7 @@ import { skipTo } from "~/components/skip-links";
 import { isWaterborne } from "~/components/use-menu";
 import { thinningText } from "~/components/thinning-words";
 import { placesText, stepTitle, waitText } from "~/components/words";
+import { DryingRanges } from "./drying-ranges";
 import { MovableStep, StepOrder } from "./step-order";
 import { useRunningValue } from "./use-running-value";
 
@@ -33,9 +35,10 @@ export function Figures({ step }: { step: Step }) {
     step.typical && step.cautious ? ["Next coat from", sayDurationRange(step.typical.recoatFrom, step.cautious.recoatFrom)] : null,
     step.typical && step.cautious ? ["Dry right through", sayDurationRange(step.typical.dryThrough, step.cautious.dryThrough)] : null,
   ].filter((row) => row !== null);
+  const [open, setOpen] = useState(false);
   if (rows.length === 0) return null;
   return (
-    <details className="mt-1">
+    <details className="mt-1" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="w-fit py-1 text-soft underline">Exact figures (typical; your label wins)</summary>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4">
         {rows.map(([term, value]) => (
@@ -45,6 +48,7 @@ export function Figures({ step }: { step: Step }) {
           </div>
         ))}
       </dl>
+      {open && <DryingRanges step={step} />}
     </details>
   );
 }
