@@ -23,6 +23,7 @@ test("at 390 px a fact is said, a step goes elsewhere by keys and is done anothe
     .first()
     .click();
   const panel = page.locator("[data-panel]");
+  await panel.getByRole("heading", { name: /Dots/ }).waitFor();
   await panel.getByText("Do it another way").click();
   await choose(page, "How it is decorated", "Stencil");
   await panel.getByRole("heading", { name: /Stencil: / }).waitFor();

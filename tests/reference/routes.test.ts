@@ -87,7 +87,9 @@ test("powder over a blended ground: blend wet, dry, powder, lock, outline, resin
   const top = stepsOf(plan, "top");
   const order = ["blended", "effect-powder", "outline"].map((technique) => top.findIndex((step) => step.technique === technique));
   expect([...order].sort((a, b) => a - b)).toEqual(order);
-  expect(top[order[0]!]).toMatchObject({ while: "wet", waitBefore: null });
+  // The first of its colours waits for the ground, the others for nothing.
+  expect(top[order[0]!]).toMatchObject({ while: "wet", waitBefore: { until: "dry-to-recoat" } });
+  for (const step of top.slice(order[0]! + 1, order[1]!)) expect(step).toMatchObject({ while: "wet", waitBefore: null });
   expect(top[order[1]! + 1]?.role).toBe("lock");
   expect(top.find((step) => step.role === "seal")).toMatchObject({ product: "coating-resin" });
 });

@@ -49,7 +49,8 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
     step: step === null ? null : stepId(step),
     repair: repairOf(params.id),
     view,
-    dates: datesOfPiece(kept),
+    // After the plan itself: all other pieces on the table are read for them.
+    dates: view.then(() => datesOfPiece(kept)),
     versions: versionsOf(params.id).catch(() => []),
     explanation: planner.explanationOf(params.id, of, step === null ? null : stepId(step), Date.now()),
   };
