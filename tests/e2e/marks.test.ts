@@ -104,6 +104,7 @@ test("rows are added, moved, copied and left out by the keyboard alone; what doe
   const page = await openPot();
   await page.getByRole("button", { name: "Begin with one row" }).press("Enter");
   await rowAt(page, 0).waitFor();
+  await allSaved(page);
   const titles = () => rowList(page).locator("[data-row-title] strong").allInnerTexts();
   await choose(page, "Another row", "Band");
   await page.getByRole("button", { name: "Add it" }).press("Enter");

@@ -71,7 +71,7 @@ function Room({ loaderData, view }: { loaderData: Route.ComponentProps["loaderDa
     return (
       <p className="max-w-prose">
         Rows are set out on a measured shape, and this piece is known only by its area.{" "}
-        <Link to=".." relative="path" className="underline">
+        <Link to={`/pieces/${record.id}`} className="underline">
           Say its shape and sizes in the plan
         </Link>
         .
