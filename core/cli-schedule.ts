@@ -7,7 +7,7 @@ import { MS_PER_MIN } from "./schedule/free-hours";
 import type { FreeHours } from "./schedule/free-hours";
 import { overloads } from "./schedule/together/overload";
 import { pieceWork } from "./schedule/together/piece-work";
-import { isTooLittleRoom, MOST_LOADS } from "./schedule/together/network";
+import { isTooLittleRoom, MOST_LOADS } from "./schedule/together/loads";
 import type { PieceWork } from "./schedule/together/network";
 import { piecesFinished } from "./schedule/together/parts-done";
 import { scheduleTo } from "./schedule/together/goals";

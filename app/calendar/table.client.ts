@@ -3,7 +3,7 @@ import type { InSitting } from "#core/formats/stores/calendar";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { instantOf } from "#core/schedule/free-hours";
-import { isTooLittleRoom } from "#core/schedule/together/network";
+import { isTooLittleRoom } from "#core/schedule/together/loads";
 import { timeZoneHere } from "~/components/time-zone";
 import { keptPieces, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";

@@ -8,18 +8,25 @@ import { nameIn } from "./use-menu";
 const GRAIN = 5;
 const percentOf = (factor: number) => Math.round((100 * (factor - 1)) / GRAIN) * GRAIN;
 
+/** How far a time is from what is reckoned, and how sure that is. */
+export interface FactorText {
+  readonly said: string;
+  readonly sure: string;
+}
+
 /**
- * How far a time is from what is reckoned, and how sure that is.
+ * A factor in words.
  *
- * @example factorText({ factor: 1.31, from: 1.1, to: 1.52, … }) // "about 30 % longer (10 to 50 % longer; seen 4 times)"
+ * @example factorText({ factor: 1.31, from: 1.1, to: 1.52, seen: 4, … }) // { said: "about 30 % longer", sure: "between 10 % longer and 50 % longer; seen 4 times" }
  */
-export function factorText({ factor, from, to, seen }: OwnFactor): string {
-  const percent = percentOf(factor);
+export function factorText({ factor, from, to, seen }: OwnFactor): FactorText {
+  const end = (percent: number) => (percent === 0 ? "as reckoned" : `${Math.abs(percent)}\u00a0% ${percent > 0 ? "longer" : "shorter"}`);
+  const [middle, least, most] = [percentOf(factor), percentOf(from), percentOf(to)];
   const times = seen === 1 ? "seen once" : `seen ${seen} times`;
-  const said = percent === 0 ? "about as long as reckoned" : `about ${Math.abs(percent)}\u00a0% ${percent > 0 ? "longer" : "shorter"}`;
-  const [least, most] = [percentOf(from), percentOf(to)];
-  const end = (value: number) => (value === 0 ? "as reckoned" : `${Math.abs(value)}\u00a0% ${value > 0 ? "longer" : "shorter"}`);
-  return `${said} (${least === most ? "" : `between ${end(least)} and ${end(most)}; `}${times})`;
+  return {
+    said: middle === 0 ? "about as long as reckoned" : `about ${end(middle)}`,
+    sure: least === most ? times : `between ${end(least)} and ${end(most)}; ${times}`,
+  };
 }
 
 const KIND_WORDS: Readonly<Record<string, string>> = {
@@ -62,10 +69,10 @@ export function timesTold(
   { films, rooms: own, hands }: OwnTimes,
   menu: Menu,
   rooms: readonly RoomRecord[],
-): readonly { readonly what: string; readonly said: string }[] {
+): readonly (FactorText & { readonly what: string })[] {
   return [
-    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)} dries`, said: factorText(one) })),
-    ...own.map((one) => ({ what: `In ${roomText(one.key, rooms)} things dry`, said: factorText(one) })),
-    ...hands.map((one) => ({ what: `${kindText(one.key, menu)} takes you`, said: factorText(one) })),
+    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)} dries`, ...factorText(one) })),
+    ...own.map((one) => ({ what: `In ${roomText(one.key, rooms)} things dry`, ...factorText(one) })),
+    ...hands.map((one) => ({ what: `${kindText(one.key, menu)} takes you`, ...factorText(one) })),
   ];
 }

@@ -1,5 +1,7 @@
 import type { PieceDates } from "~/workers/schedule-worker-api";
 import type { UseId } from "#core/catalogue/ids";
+import { releasesFor } from "#core/drying/releases";
+import type { Release } from "#core/drying/releases";
 import { sayDay } from "~/components/time-words";
 
 /** Ready for gentle hands, and fully hard, as a range where a careful painter waits longer. */
@@ -10,7 +12,14 @@ export function readyText(dates: Pick<PieceDates, "usual" | "careful">, pick: "h
   return to && to !== from ? `${from}, or ${to} to be safe` : from;
 }
 
-const WASHED: ReadonlySet<string> = new Set(["drinkware", "tableware", "serving-tray"]);
+const RELEASE_WORDS: Readonly<Record<Release, string>> = {
+  "put-down": "put down",
+  handled: "handled",
+  stacked: "stacked",
+  washed: "washed by hand",
+  posted: "wrapped and posted",
+  planted: "planted",
+};
 
 /**
  * What a piece may be let into once it is fully hard, by what it is for.
@@ -18,6 +27,7 @@ const WASHED: ReadonlySet<string> = new Set(["drinkware", "tableware", "serving-
  * @example hardText(["planter"]) // "planted, stacked, wrapped and posted"
  */
 export function hardText(uses: readonly UseId[]): string {
-  const first = [...(uses.includes("planter" as UseId) ? ["planted"] : []), ...(uses.some((use) => WASHED.has(use)) ? ["washed by hand"] : [])];
-  return [...first, "stacked", "wrapped and posted"].join(", ");
+  return releasesFor(uses)
+    .map((release) => RELEASE_WORDS[release])
+    .join(", ");
 }

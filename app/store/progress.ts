@@ -125,23 +125,36 @@ export function markDays(
   );
 }
 
+/** Notes something of coats that were laid, of a piece that is still there. */
+function noteLaid(
+  db: Database,
+  label: string,
+  of: Pick<ProgressRecord, "pieceId" | "planId">,
+  coats: readonly CoatEvent[],
+  kind: "removed" | "tacky",
+  at: string,
+  by: By,
+): Promise<void> {
+  return runCommand(
+    db,
+    label,
+    `pieces/${of.pieceId}`,
+    ["pieces", "progress"],
+    async (recorder) => {
+      if (!(await recorder.get("pieces", of.pieceId))) throw new GonePiece();
+      await note(recorder, of, coats, kind, at);
+    },
+    by,
+  );
+}
+
 /**
  * Notes that coats were touched and found tacky: what waits for them waits longer, and something is learnt of their drying.
  *
  * @param at ISO 8601
  */
 export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
-  return runCommand(
-    db,
-    "noting that it is still tacky",
-    `pieces/${piece}`,
-    ["pieces", "progress"],
-    async (recorder) => {
-      if (!(await recorder.get("pieces", piece))) throw new GonePiece();
-      await note(recorder, { pieceId: piece, planId: plan }, coats, "tacky", at);
-    },
-    by,
-  );
+  return noteLaid(db, "noting that it is still tacky", { pieceId: piece, planId: plan }, coats, "tacky", at, by);
 }
 
 /**
@@ -150,17 +163,7 @@ export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: rea
  * @param at ISO 8601
  */
 export function markUndone(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
-  return runCommand(
-    db,
-    "marking it as not done",
-    `pieces/${piece}`,
-    ["pieces", "progress"],
-    async (recorder) => {
-      if (!(await recorder.get("pieces", piece))) throw new GonePiece();
-      await note(recorder, { pieceId: piece, planId: plan }, coats, "removed", at);
-    },
-    by,
-  );
+  return noteLaid(db, "marking it as not done", { pieceId: piece, planId: plan }, coats, "removed", at, by);
 }
 
 /**

@@ -1,9 +1,10 @@
 import type { Work } from "#core/coating/facts/task";
 import type { Finding } from "#core/coating/model/plan";
 import type { FreeHours } from "#core/schedule/free-hours";
-import type { Dates } from "#core/schedule/date-work";
+import type { Beside, Dates } from "#core/schedule/together/one-piece";
 import type { Calendar } from "#core/schedule/together/calendar";
-import type { PieceWork, Places } from "#core/schedule/together/network";
+import type { Places } from "#core/schedule/together/loads";
+import type { PieceWork } from "#core/schedule/together/network";
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import type { Goal } from "#core/schedule/together/schedule-all";
 
@@ -36,14 +37,10 @@ export interface ScheduleNews {
 }
 
 /** The dates of one piece among all. */
-export interface PieceDates {
+export interface PieceDates extends Beside {
   /** Null where the free hours do not suffice. */
   readonly usual: Dates | null;
   readonly careful: Dates | null;
-  /** Latest sittings to begin in and still be handled, or fully hard, by its day, the others as they are; null where it has no day. */
-  readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
-  /** When it may be handled, were it the only one; null where that is no sooner. */
-  readonly alone: number | null;
   /** What is wrong with its time. */
   readonly findings: readonly Finding[];
 }

@@ -1,12 +1,11 @@
 import { expose } from "comlink";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { datesIn, latestBegin, latestBeginOf } from "#core/schedule/together/one-piece";
+import { besideOf, datesIn, latestBegin } from "#core/schedule/together/one-piece";
 import { improvingTo } from "#core/schedule/together/goals";
 import { timeFindings } from "#core/schedule/together/time-findings";
 import { whatIfs } from "#core/schedule/together/what-if-all";
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
-import { scheduleAll } from "#core/schedule/together/schedule-all";
 import type { Together, TogetherAsk } from "#core/schedule/together/schedule-all";
 import { breath } from "./breath";
 import type { ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
@@ -31,9 +30,6 @@ async function best(ask: TogetherAsk, isWanted: () => boolean): Promise<Together
   return found;
 }
 
-/** Ready sooner by less than this is not told, ms. */
-const HARDLY_MS = 2 * 3_600_000;
-
 const api: ScheduleWorkerApi = {
   dates: async (question, piece) => {
     turn += 1;
@@ -42,17 +38,12 @@ const api: ScheduleWorkerApi = {
     const ask = askOf(question);
     const usual = await best(ask, isWanted);
     const careful = isWanted() ? await best({ ...ask, careful: true, tries: CAREFUL_TRIES }, isWanted) : null;
-    const { due = null } = ask.pieces.find(({ id }) => id === piece) ?? {};
-    const lone = ask.pieces.length > 1 ? scheduleAll({ ...ask, pieces: ask.pieces.filter(({ id }) => id === piece), tries: 0 }) : null;
-    const usualDates = usual && datesIn(usual, piece);
-    const alone = lone?.handle[0] ?? null;
-    const latestOf = (goal: "handle" | "cured") => (due === null || !isWanted() ? null : latestBeginOf(ask, piece, goal, due));
+    const dates = usual && datesIn(usual, piece);
     return {
-      usual: usualDates,
+      usual: dates,
       careful: careful && datesIn(careful, piece),
-      latest: due === null ? null : { handle: latestOf("handle"), cured: latestOf("cured") },
       findings: usual ? timeFindings(usual, piece) : [],
-      alone: alone !== null && usualDates && alone < usualDates.handle - HARDLY_MS ? alone : null,
+      ...(dates && isWanted() ? besideOf(ask, piece, dates) : { latest: null, alone: null }),
     };
   },
   schedule: async (question, told) => {

@@ -1,3 +1,4 @@
+import type { UseId } from "../catalogue/ids";
 import { practice } from "../catalogue/provenance";
 import type { FilmStages, Wait } from "./film-drying";
 
@@ -22,4 +23,17 @@ const ASKS: Readonly<Record<Release, keyof FilmStages>> = practice({
  */
 export function releasesOf(stages: FilmStages): Readonly<Record<Release, Wait | null>> {
   return Object.fromEntries(RELEASES.map((release) => [release, stages[ASKS[release]]])) as Record<Release, Wait | null>;
+}
+
+/** What a use lets a piece into beyond what all are let into [common practice]. */
+const BY_USE: Readonly<Partial<Record<string, Release>>> = practice({
+  planter: "planted",
+  drinkware: "washed",
+  tableware: "washed",
+  "serving-tray": "washed",
+} as const).value;
+
+/** What a piece may be let into once it is fully hard: what it is for first. */
+export function releasesFor(uses: readonly UseId[]): readonly Release[] {
+  return [...new Set(uses.flatMap((use) => BY_USE[use] ?? [])), "stacked", "posted"];
 }

@@ -1,6 +1,6 @@
 import { taskId } from "../coating/facts/task";
 import type { ToldAct } from "../coating/explain/told-acts";
-import type { Dates } from "./date-work";
+import type { Dates } from "./together/one-piece";
 
 /** A coat on its day. */
 export interface CoatDate {

@@ -5,7 +5,7 @@ import type { Candidate } from "../coating/model/plan";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
 import { dateWork } from "./date-work";
-import type { Dates } from "./date-work";
+import type { Dates } from "./together/one-piece";
 import type { FreeHours } from "./free-hours";
 import type { Work } from "../coating/facts/task";
 import { workOf } from "../coating/facts/work-of";

@@ -8,7 +8,7 @@ import type { PieceWork } from "./together/network";
 import { datesIn, latestBegin, latestBeginOf } from "./together/one-piece";
 import { scheduleAll } from "./together/schedule-all";
 import { stretchesOf } from "./stretches";
-import type { DatedTask } from "./date-work";
+import type { DatedTask } from "./together/one-piece";
 import type { Edge, Task, Work } from "../coating/facts/task";
 
 const MIN = 60_000;

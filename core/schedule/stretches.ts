@@ -1,5 +1,5 @@
 import type { ZoneId } from "../catalogue/vocabulary";
-import type { DatedTask } from "./date-work";
+import type { DatedTask } from "./together/one-piece";
 import { MS_PER_MIN } from "./free-hours";
 
 /** A stretch of one act: the same coat, one place after another, with no break between. */

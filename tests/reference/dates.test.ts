@@ -8,7 +8,7 @@ import type { Step } from "#core/coating/model/step";
 import { completePiece } from "#core/piece/complete-piece";
 import type { Piece } from "#core/piece/piece";
 import { dateWork } from "#core/schedule/date-work";
-import type { Dates } from "#core/schedule/date-work";
+import type { Dates } from "#core/schedule/together/one-piece";
 import { sittingsFrom, usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { taskId } from "#core/coating/facts/task";

@@ -3,11 +3,11 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import psychrolib from "psychrolib";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { materialId, productId } from "#core/catalogue/ids";
+import { materialId, productId, useId } from "#core/catalogue/ids";
 import { dewPointC, saturationHpa, STANDARD_ROOM, wetBulbC } from "#core/drying/air";
 import { dryingOf } from "#core/drying/film-drying";
 import type { DryingAsk, FilmStages } from "#core/drying/film-drying";
-import { releasesOf } from "#core/drying/releases";
+import { releasesFor, releasesOf } from "#core/drying/releases";
 import { roomFactor } from "#core/drying/room-factor";
 import { warmedTo, whatIf } from "#core/drying/what-if";
 import type { Room } from "#core/piece/piece";
@@ -62,6 +62,7 @@ describe("films in the standard atmosphere", () => {
     expect(handled!.typicalMin).toBeLessThan(washed!.typicalMin);
     expect([planted, posted]).toEqual([washed, washed]);
     expect(releasesOf(stages({ product: product("poster-paint") })).washed).toBeNull();
+    expect(releasesFor([useId("planter"), useId("drinkware"), useId("tableware")])).toEqual(["planted", "washed", "stacked", "posted"]);
   });
 
   test("thinned paint of the same thickness has more to give off: by what is not solids", () => {

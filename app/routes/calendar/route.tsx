@@ -95,11 +95,13 @@ export default function CalendarRoom({ loaderData }: Route.ComponentProps) {
 interface Moved {
   readonly before: CalendarView;
   readonly tasks: ReadonlySet<string>;
+  /** The sitting it was put into, ISO 8601. */
+  readonly at: string;
 }
 
 /** What came of a move is told once it is laid out with it. */
-const isLaid = ({ tasks }: Moved, held: CalendarRecord["held"]) => {
-  const keys = new Set(held.map(({ piece, task }) => `${piece}/${task}`));
+const isLaid = ({ tasks, at }: Moved, held: CalendarRecord["held"]) => {
+  const keys = new Set(held.flatMap(({ piece, task, at: put }) => (put === at ? [`${piece}/${task}`] : [])));
   return [...tasks].every((key) => keys.has(key));
 };
 
@@ -131,7 +133,7 @@ function Laid({ laid: { first, best, ifs, held }, record, busy }: { laid: LaidOu
     if (!sitting) return;
     const tasks = keysOf(acts);
     const at = new Date(sitting.from).toISOString();
-    setMoved({ before: shown, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
+    setMoved({ before: shown, at, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
     ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })), standing: inSittings(calendar) });
     choose(to.date);
   };

@@ -153,7 +153,7 @@ function OwnTimesUsed({ own, dates, room }: { own: OwnTimes | null; dates: Plann
       <Link to="/settings#own-times" className="underline">
         your own times
       </Link>
-      : {told.map(({ what, said }) => `${lowerFirst(what)} ${said}`).join("; ")}.
+      : {told.map(({ what, said, sure }) => `${lowerFirst(what)} ${said} (${sure})`).join("; ")}.
     </p>
   );
 }

@@ -2,7 +2,7 @@ import { format } from "date-fns";
 import { actNumbers } from "#core/coating/explain/told-acts";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
-import type { DatedTask, Dates } from "#core/schedule/date-work";
+import type { DatedTask, Dates } from "#core/schedule/together/one-piece";
 import { stretchesOf } from "#core/schedule/stretches";
 import type { Stretch } from "#core/schedule/stretches";
 import type { PieceDates } from "~/workers/schedule-worker-api";

@@ -18,9 +18,9 @@ export function OwnTimesTold({ learnt, on, set }: { learnt: OwnTimes; on: boolea
         </p>
       ) : (
         <ul className="grid gap-1">
-          {told.map(({ what, said }) => (
+          {told.map(({ what, said, sure }) => (
             <li key={what}>
-              {what} <strong>{said.split(" (")[0]}</strong> <span className="text-soft">({said.split(" (")[1]}</span>
+              {what} <strong>{said}</strong> <span className="text-soft">({sure})</span>
             </li>
           ))}
         </ul>

@@ -1,6 +1,7 @@
 import { waitedFrom } from "../drying-clock";
 import type { Sitting } from "../free-hours";
-import type { Network, Node, Places } from "./network";
+import type { Places } from "./loads";
+import type { Network, Node } from "./network";
 import { RoomFor } from "./room-for";
 
 /** A stretch of one task at the table. */

@@ -2,6 +2,8 @@ import type { Edge, Task, Work } from "../../coating/facts/task";
 import { waitedFrom } from "../drying-clock";
 import type { ClockOf, DryingClock } from "../drying-clock";
 import { LEAST_PART_MIN, MS_PER_MIN } from "../free-hours";
+import { loadsOf } from "./loads";
+import type { Load, Places } from "./loads";
 
 /** One piece (or one batch of pieces alike) with the work that is to be done on it. */
 export interface PieceWork {
@@ -134,62 +136,6 @@ function tighter(one: Arc, other: Arc | undefined): Arc {
   return { ...first, waitMs: longer.waitMs, clock: longer.clock };
 }
 
-/** How many pieces there is room for at once. */
-export interface Places {
-  /** Where wet pieces stand to dry; absent: as many as there are. */
-  readonly rack?: number;
-  /** In the oven; absent: as many as there are. */
-  readonly oven?: number;
-}
-
-/** A batch, or as much of it as there is room for. */
-interface Load {
-  readonly piece: PieceWork;
-  readonly index: number;
-  readonly count: number;
-  readonly key: string;
-}
-
-/** Loads all pieces together may go in: more nobody dates. */
-export const MOST_LOADS = 400;
-
-/** Loads that one batch goes in because it is worked while it is wet, at most. */
-const MOST_WET_LOADS = 40;
-/** Nobody paints a piece in less, minutes. */
-const LEAST_PIECE_MIN = 0.1;
-
-/** With so little room the pieces would go in more loads than anybody dates. */
-export function isTooLittleRoom(pieces: readonly Pick<PieceWork, "count" | "work">[], places: Places): boolean {
-  return pieces.reduce((sum, piece) => sum + loadCount(piece, places), 0) > MOST_LOADS;
-}
-
-/** Pieces that are worked into one another's paint at once: the first of them is wet still when its next colour comes. */
-function wetCount({ count, work: { tasks } }: Pick<PieceWork, "count" | "work">): number {
-  const minutes = new Map(tasks.map(({ id, handsOnMin }) => [id, handsOnMin / count]));
-  const ties = tasks.flatMap(({ id, after }) =>
-    after.flatMap((tie) => (tie.wet ? [{ ...tie, min: Math.max(minutes.get(id)!, minutes.get(tie.task) ?? 0) }] : [])),
-  );
-  return Math.min(Infinity, ...ties.map(({ closesMin = Infinity, min }) => 1 + Math.floor(closesMin / Math.max(min, LEAST_PIECE_MIN))));
-}
-
-/** In how many loads a batch goes for which there is no room at once, or that is worked while it is wet. */
-function loadCount(piece: Pick<PieceWork, "count" | "work">, { rack = Infinity, oven = Infinity }: Places): number {
-  const { count, work } = piece;
-  const most = Math.min(rack, work.tasks.some((task) => task.oven) ? oven : Infinity);
-  return Math.max(1, Math.ceil(count / most), Math.min(MOST_WET_LOADS, Math.ceil(count / wetCount(piece))));
-}
-
-/** A batch for which there is no room at once, or that is worked while it is wet, goes in loads as even as may be. */
-function loadsOf(piece: PieceWork, index: number, places: Places): readonly Load[] {
-  const loads = loadCount(piece, places);
-  return Array.from({ length: loads }, (_unused, k) => ({
-    piece,
-    index,
-    count: Math.floor(((k + 1) * piece.count) / loads) - Math.floor((k * piece.count) / loads),
-    key: `${piece.id}/${k}`,
-  }));
-}
-
 /** Whether anything dries otherwise by night. */
 function clocked(drafts: readonly { readonly arcs: readonly After[] }[], ready: readonly (readonly After[])[]): boolean {
   return drafts.some(({ arcs }) => arcs.some(({ clock }) => clock !== null)) || ready.some((all) => all.some(({ clock }) => clock !== null));
@@ -214,7 +160,7 @@ export function networkOf(
   const loads = pieces.flatMap((piece, index) => loadsOf(piece, index, room));
   const places = new Map<string, number>();
   for (const { key, piece } of loads) for (const task of piece.work.tasks) places.set(`${key}/${task.id}`, places.size);
-  const at = (load: Load, task: string) => places.get(`${load.key}/${task}`);
+  const at = (load: Load<PieceWork>, task: string) => places.get(`${load.key}/${task}`);
   const drafts = loads.flatMap((load, number) =>
     load.piece.work.tasks.map((task) => {
       const { piece, index, count } = load;

@@ -1,8 +1,27 @@
-import type { DatedTask, Dates } from "../date-work";
+import type { Task } from "../../coating/facts/task";
 import { sittingsFrom } from "../free-hours";
 import type { FreeHours, Sitting } from "../free-hours";
 import { scheduleAll } from "./schedule-all";
 import type { Together, TogetherAsk } from "./schedule-all";
+
+/** One stretch of work on one task. `part` counts from 1 where it did not fit into one sitting. */
+export interface DatedTask {
+  readonly task: Task;
+  readonly from: number;
+  readonly to: number;
+  readonly part?: number;
+  /** Its recoat window had shut: scuff it dull first. */
+  readonly windowShut?: boolean;
+}
+
+export interface Dates {
+  readonly items: readonly DatedTask[];
+  /** End of the last work; instants in ms. */
+  readonly lastWork: number;
+  /** From when it may be handled gently, and from when it is fully hard. */
+  readonly handle: number;
+  readonly cured: number;
+}
 
 /**
  * The dates of one piece among all.
@@ -84,4 +103,32 @@ export function latestBeginOf(ask: TogetherAsk, id: string, goal: "handle" | "cu
     if (together && together[goal][at]! <= due && together.late.every((ms, index) => index === at || ms <= asItIs.late[index]!)) return from;
   }
   return null;
+}
+
+/** Ready sooner by less than this is not told, ms. */
+const HARDLY_MS = 2 * 3_600_000;
+
+/** What is told of a piece's dates beside them. */
+export interface Beside {
+  /** Latest sittings to begin in and still be handled, or fully hard, by its day, the others as they are; null where it has no day. */
+  readonly latest: { readonly handle: number | null; readonly cured: number | null } | null;
+  /** When it may be handled, were it the only one, ms; null where that is hardly sooner. */
+  readonly alone: number | null;
+}
+
+/**
+ * What the others on the table make of a piece's dates.
+ *
+ * @param usual its dates among them
+ */
+export function besideOf(ask: TogetherAsk, id: string, usual: Dates): Beside {
+  const own = ask.pieces.find((one) => one.id === id);
+  const due = own?.due ?? null;
+  const lone = own && ask.pieces.length > 1 ? scheduleAll({ ...ask, pieces: [own], tries: 0 }) : null;
+  const alone = lone?.handle[0] ?? null;
+  const latestOf = (goal: "handle" | "cured") => (due === null ? null : latestBeginOf(ask, id, goal, due));
+  return {
+    latest: due === null ? null : { handle: latestOf("handle"), cured: latestOf("cured") },
+    alone: alone !== null && alone < usual.handle - HARDLY_MS ? alone : null,
+  };
 }

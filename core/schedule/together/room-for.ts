@@ -1,5 +1,6 @@
 import { dryAt } from "./network";
-import type { Node, Places } from "./network";
+import type { Places } from "./loads";
+import type { Node } from "./network";
 
 /** Bakes of one heat that are put in within so long of the first share its load, ms [judgement of this project]. */
 const ONE_LOAD_MS = 30 * 60_000;

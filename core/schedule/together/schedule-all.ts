@@ -8,7 +8,8 @@ import { dispatch } from "./dispatch";
 import type { Dispatched, Manner, Stint } from "./dispatch";
 import { keptSittings, ranksOf } from "./kept-sittings";
 import { networkOf } from "./network";
-import type { Network, PieceWork, Places } from "./network";
+import type { Places } from "./loads";
+import type { Network, PieceWork } from "./network";
 
 /** What a schedule is after. */
 export const GOALS = ["earliest", "fewest-sittings", "latest-begin"] as const;

@@ -4,6 +4,7 @@ import fc from "fast-check";
 import type { Work } from "../../coating/facts/task";
 import { COATS, edge, EVENINGS, HOUR, piece, START, task, workOf } from "../../../tests/reference/made-up-tables";
 import { MS_PER_MIN, sittingsFrom } from "../free-hours";
+import { isTooLittleRoom } from "./loads";
 import type { PieceWork } from "./network";
 import { scheduleAll } from "./schedule-all";
 import type { Together, TogetherAsk } from "./schedule-all";
@@ -154,6 +155,10 @@ describe("all pieces around one pair of hands", () => {
       expect(cream.from - navy.from - each).toBeLessThanOrEqual(13 * MS_PER_MIN);
       expect(cream.windowShut).toBeUndefined();
     }
+    // That they go in many loads is no want of room.
+    const many = Array.from({ length: 20 }, (_unused, k) => piece(`p${k}`, wet, { count: 200 }));
+    expect(isTooLittleRoom(many, {})).toBe(false);
+    expect(isTooLittleRoom(many, { rack: 2 })).toBe(true);
     for (const off of of("unmask")) {
       const last = of("cream").find(({ load }) => load === off.load)!;
       expect(off.from - last.to).toBeGreaterThanOrEqual(20 * MS_PER_MIN);

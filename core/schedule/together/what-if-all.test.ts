@@ -33,7 +33,7 @@ describe("all of it, in another room", () => {
       const there = new Map(waits(planned));
       for (const [tie, min] of waits(moved)) {
         const other = there.get(tie);
-        if (other !== undefined && other > 30) expect(Math.abs(min / other - 1)).toBeLessThan(0.35);
+        if (other !== undefined && other > 30) expect(Math.abs(min / other - 1)).toBeLessThan(0.02);
       }
       expect(Math.abs(moved.milestones[0]!.cured.typicalMin / planned.milestones[0]!.cured.typicalMin - 1)).toBeLessThan(0.1);
     }
