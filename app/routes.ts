@@ -2,7 +2,10 @@ import { index, route } from "@react-router/dev/routes";
 import type { RouteConfig } from "@react-router/dev/routes";
 
 export default [
-  index("routes/pieces/route.tsx"),
+  index("routes/bench/route.tsx"),
+  route("evening", "routes/evening/route.tsx"),
+  route("practice", "routes/practice/route.tsx"),
+  route("pieces", "routes/pieces/route.tsx"),
   route("pieces/new", "routes/new-piece/route.tsx"),
   route("pieces/:id", "routes/piece/route.tsx", [
     index("routes/piece-plan/route.tsx"),
@@ -12,6 +15,7 @@ export default [
     route("mixing", "routes/piece-mixing/route.tsx"),
     route("sheet", "routes/piece-sheet/route.tsx"),
     route("card", "routes/piece-card/route.tsx"),
+    route("rescue", "routes/piece-rescue/route.tsx"),
   ]),
   route("pieces/:id/photographs", "routes/piece-photos/route.ts"),
   route("sets/:set", "routes/set/route.tsx"),

@@ -11,10 +11,16 @@ const CLIENT = join(ROOT, "build", "client");
 /** One address of each kind of page: what is kept under it answers for every address of that kind. */
 const SHELLS = [
   "/",
+  "/evening",
+  "/practice",
+  "/pieces",
   "/pieces/new",
   "/pieces/shell",
-  ...["dates", "ways", "sheet", "card"].map((room) => `/pieces/shell/${room}`),
+  ...["dates", "ways", "marks", "mixing", "sheet", "card", "rescue"].map((room) => `/pieces/shell/${room}`),
   "/sets/shell",
+  "/desk",
+  "/desk/marking",
+  "/calendar",
   "/shelf",
   "/shelf/shopping",
   "/settings",
@@ -36,7 +42,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
   const PATIENCE_MS = 2500;
   const trimmed = (path) => (path.length > 1 ? path.replace(/\/+$/, "") : path) || "/";
   const shellOf = (path) => {
-    const shell = PAGES.includes(path) ? path : path.replace(/^\/pieces\/[^/]+/, "/pieces/shell");
+    const shell = PAGES.includes(path) ? path : path.replace(/^\/(pieces|sets)\/[^/]+/, "/$1/shell");
     return PAGES.includes(shell) ? shell : NOWHERE;
   };
   const text = (response, from, to) =>
@@ -50,8 +56,8 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
     if (!kept) return Response.error();
     if (shell === NOWHERE) return text(kept, NOWHERE, pathname);
     if (path !== pathname) return Response.redirect(path, 302);
-    const [piece] = /^\/pieces\/[^/]+/.exec(path) ?? [];
-    return piece && !PAGES.includes(path) ? text(kept, "/pieces/shell", piece) : kept;
+    const [found, kind] = /^\/(pieces|sets)\/[^/]+/.exec(path) ?? [];
+    return found && !PAGES.includes(path) ? text(kept, `/${kind}/shell`, found) : kept;
   };
   /** A file of this version; else of one that is kept beside it, for a page of that version; else from the server. */
   const keptFile = async (request, pathname) => (await (await caches.open(VERSION)).match(pathname)) ?? (await caches.match(pathname)) ?? fetch(request);

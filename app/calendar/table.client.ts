@@ -62,14 +62,19 @@ const LEAST_DAYS = 42;
 export const QUARTER_MS = 15 * 60_000;
 
 /** Begun, or wanted by a day. */
-function isOn({ record, progress }: KeptPiece): boolean {
+export function isOn({ record, progress }: KeptPiece): boolean {
   return record.putAway === undefined && (record.planId !== null || progress.length > 0 || Boolean(record.dates?.due) || Boolean(record.dates?.start));
 }
 
 /** What is known of a piece on the table, as long as nothing about it changes. */
 const known = new Map<string, { readonly key: string; readonly table: Promise<AtTable | null> }>();
 
-function tableOf(kept: KeptPiece, beside: boolean): Promise<AtTable | null> {
+/**
+ * A piece as it stands on the table; null where nothing can be planned for it.
+ *
+ * @param beside another piece is looked at: this one may wait
+ */
+export function tableOf(kept: KeptPiece, beside: boolean): Promise<AtTable | null> {
   const { id } = kept.record;
   const key = keyOf(kept);
   const before = known.get(id);

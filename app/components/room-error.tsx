@@ -23,7 +23,7 @@ function SetAside({ id, isGone }: { id: string; isGone: boolean }) {
   useEffect(() => {
     if (data?.kind !== "file" || !("text" in data)) return;
     download(data);
-    void navigate("/");
+    void navigate("/pieces");
   }, [data, navigate]);
   // It stays to hand the file over when the piece has gone.
   if (isGone) return null;
@@ -83,7 +83,7 @@ export function RoomError() {
         <button type="button" className="button button-act" disabled={state !== "idle"} onClick={() => void revalidate()}>
           <RotateCcw aria-hidden size={18} /> Try again
         </button>
-        <Link to="/" className="button">
+        <Link to="/pieces" className="button">
           Back to your pieces
         </Link>
         {!isGone && (

@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui";
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
-import { Amphora, CalendarDays, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
+import { Amphora, Brush, CalendarDays, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
@@ -39,7 +39,8 @@ function usePalette(wanted: boolean): PaletteModule | null {
 }
 
 const PLACES = [
-  { to: "/", label: "Pieces", icon: Amphora },
+  { to: "/", label: "Bench", icon: Brush },
+  { to: "/pieces", label: "Pieces", icon: Amphora },
   { to: "/desk", label: "Desk", icon: Palette },
   { to: "/calendar", label: "Calendar", icon: CalendarDays },
   { to: "/shelf", label: "Shelf", icon: PaintBucket },

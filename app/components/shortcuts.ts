@@ -3,7 +3,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
   { keys: "Ctrl K", does: "Find a piece, a place or a thing to do" },
   { keys: "?", does: "This list", single: true },
   { keys: "N", does: "A new piece", single: true },
-  { keys: "1, 2, 3, 4, 5", does: "Go to the places, as they stand in the bar", single: true },
+  { keys: "1, 2, 3, 4, 5, 6", does: "Go to the places, as they stand in the bar", single: true },
   { keys: "Ctrl Z", does: "Take back what was done last" },
   { keys: "Ctrl Shift Z", does: "Do it again" },
   { keys: "Arrow keys", does: "Walk the bands of a coat section" },

@@ -1,6 +1,9 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
+import { inspectionFields } from "#core/formats/stores/inspections";
+import type { InspectionRecord } from "#core/formats/stores/inspections";
 import type { CoatEvent } from "#core/logbook/progress";
+import type { Rewriting } from "#core/logbook/rescue/rewriting";
 import type { Intents } from "~/actions/perform";
 import { instantSchema } from "#core/formats/hours-schema";
 import { changesField, coatsField, followedField } from "~/piece/change-asks";
@@ -13,7 +16,10 @@ export type PlanAsk =
   | { readonly intent: "pin"; readonly followed: Followed; readonly stepIds: readonly StepId[]; readonly kept: boolean }
   | { readonly intent: "plain" }
   | { readonly intent: "keep"; readonly followed: Followed }
-  | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "done"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string; readonly said?: true }
+  | { readonly intent: "started"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "put-right"; readonly followed: Followed; readonly rewriting: Rewriting; readonly timer: string | null; readonly at: string }
+  | ({ readonly intent: "inspected" } & Omit<InspectionRecord, "id" | "rev" | "pieceId">)
   | { readonly intent: "tacky"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "clock-right"; readonly at: string }
@@ -26,7 +32,15 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   pin: (joi) => ({ followed: followedField(joi), stepIds: joi.array().items(joi.string().max(120)).min(1).max(60).required(), kept: joi.boolean().required() }),
   plain: () => ({}),
   keep: (joi) => ({ followed: followedField(joi) }),
-  done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required() }),
+  done: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required(), said: joi.boolean().valid(true) }),
+  started: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required() }),
+  "put-right": (joi) => ({
+    followed: followedField(joi),
+    rewriting: joi.object({ ruined: coatsField(joi).min(0), tacky: coatsField(joi).min(0), changes: changesField(joi) }).required(),
+    timer: recordIdSchema(joi).allow(null).required(),
+    at: instantSchema(joi).required(),
+  }),
+  inspected: (joi) => inspectionFields(joi),
   tacky: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   undone: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   "clock-right": (joi) => ({ at: instantSchema(joi).required() }),

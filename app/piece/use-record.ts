@@ -12,7 +12,7 @@ import type { KeptPiece } from "./kept-piece";
 export type PieceAsk =
   | { readonly intent: "change"; readonly seen: Piece; readonly changes: readonly Change[] }
   | { readonly intent: "take-theirs"; readonly key: string }
-  | { readonly intent: "keep-with"; readonly set?: string; readonly putAway?: string }
+  | { readonly intent: "keep-with"; readonly set?: string; readonly putAway?: string; readonly standsAt?: string }
   | { readonly intent: "copy"; readonly copy: string }
   | { readonly intent: "remove" };
 

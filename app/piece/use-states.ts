@@ -6,25 +6,6 @@ import type { StepState } from "#core/logbook/coat-states";
 import { useAppContext } from "~/components/app-context";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
-/** Two soft notes; browsers that may not sound stay silent. */
-function chime(): void {
-  try {
-    const audio = new AudioContext();
-    for (const [index, frequency] of [523, 659].entries()) {
-      const note = audio.createOscillator();
-      const loud = audio.createGain();
-      note.frequency.value = frequency;
-      loud.gain.setValueAtTime(0.12, audio.currentTime + index * 0.25);
-      loud.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + index * 0.25 + 0.6);
-      note.connect(loud).connect(audio.destination);
-      note.start(audio.currentTime + index * 0.25);
-      note.stop(audio.currentTime + index * 0.25 + 0.6);
-    }
-  } catch {
-    // No sound here.
-  }
-}
-
 export interface Standing {
   readonly states: ReadonlyMap<StepId, StepState>;
   /** Something has been done already. */
@@ -45,7 +26,7 @@ export function useStates(view: PlannedView): Standing {
     before.current = states;
     if (!ended) return;
     announce("A wait has ended: the next coat may go on");
-    if (settings.sounds) chime();
+    if (settings.sounds) void import("~/bench/alerts.client").then(({ chime }) => chime());
   }, [states, announce, settings.sounds]);
   return { states, begun: done.size > 0, done, now };
 }

@@ -161,11 +161,14 @@ export interface Keeping {
   readonly set?: string;
   /** The day it is put away; "" brings it out again. */
   readonly putAway?: string;
+  /** Where it stands to dry; "" where nobody says. */
+  readonly standsAt?: string;
 }
 
 /** Puts pieces into a set, or away, or brings them out again; all of them or none. */
 export function setKeeping(db: Database, ids: readonly PieceId[], keeping: Keeping, by: By = {}): Promise<void> {
-  const label = keeping.putAway === undefined ? "the set" : keeping.putAway === "" ? "bringing it out again" : "putting it away";
+  const away = keeping.putAway === "" ? "bringing it out again" : "putting it away";
+  const label = keeping.putAway !== undefined ? away : keeping.set !== undefined ? "the set" : "where it stands";
   return runCommand(
     db,
     label,
@@ -175,10 +178,10 @@ export function setKeeping(db: Database, ids: readonly PieceId[], keeping: Keepi
       for (const id of ids) {
         const current = await recorder.get("pieces", id);
         if (!current) continue;
-        const { set = current.set ?? "", putAway = current.putAway ?? "" } = keeping;
-        const { set: _set, putAway: _away, ...rest } = current;
-        const next: PieceRecord = { ...rest, ...(set === "" ? {} : { set }), ...(putAway === "" ? {} : { putAway }) };
-        if (next.set === current.set && next.putAway === current.putAway) continue;
+        const { set = current.set ?? "", putAway = current.putAway ?? "", standsAt = current.standsAt ?? "" } = keeping;
+        const { set: _set, putAway: _away, standsAt: _place, ...rest } = current;
+        const next: PieceRecord = { ...rest, ...(set === "" ? {} : { set }), ...(putAway === "" ? {} : { putAway }), ...(standsAt === "" ? {} : { standsAt }) };
+        if (next.set === current.set && next.putAway === current.putAway && next.standsAt === current.standsAt) continue;
         await recorder.put("pieces", { ...next, rev: current.rev + 1 });
       }
     },
@@ -202,7 +205,7 @@ export function copyPiece(db: Database, id: PieceId, copy: PieceId, by: By = {})
     async (recorder) => {
       const current = await recorder.get("pieces", id);
       if (!current || (await recorder.get("pieces", copy))) return;
-      const { putAway: _away, dates: _dates, marked: _marked, ...rest } = current;
+      const { putAway: _away, standsAt: _place, dates: _dates, marked: _marked, ...rest } = current;
       const plan = current.planId === null ? undefined : await recorder.get("plans", current.planId);
       const own = plan && plan.basis === undefined ? planId(freshId()) : null;
       await recorder.put("pieces", { ...rest, id: copy, rev: 1, planId: own, piece: { ...current.piece, name: nameWith(current.piece.name, COPY) } });

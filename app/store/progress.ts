@@ -1,7 +1,9 @@
 import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
-import { basisBroughtToNow, broughtToNow, notBefore } from "#core/logbook/noted-times";
-import type { CoatEvent, ProgressRecord, RecordedAct } from "#core/logbook/progress";
+import { changesWith } from "#core/coating/model/apply-changes";
+import { basisBroughtToNow, broughtToNow, notBefore, saidAt } from "#core/logbook/noted-times";
+import type { CoatEvent, ProgressKind, ProgressRecord, RecordedAct } from "#core/logbook/progress";
+import type { Rewriting } from "#core/logbook/rescue/rewriting";
 import { noteOfMix } from "#core/shelf/mixes";
 import { runCommand } from "./command";
 import type { By, Recorder } from "./command";
@@ -20,25 +22,32 @@ export async function progressOf(db: Database, piece: PieceId): Promise<readonly
  * Notes coats as on the piece, or as not on it after all; of those that are so already nothing: a second click notes nothing a second time.
  *
  * @param at instant by the clock, ISO 8601
+ * @param said the user has said the instant: it may lie before what was noted of other places since
  */
 async function note(
   recorder: Recorder,
   of: Pick<ProgressRecord, "pieceId" | "planId">,
   coats: readonly CoatEvent[],
-  kind: "done" | "removed" | "tacky",
+  kind: ProgressKind,
   at: string,
+  said: { readonly basis: string | null } | null = null,
 ): Promise<void> {
   const noted = [...(await recorder.of("progress", "byPiece", of.pieceId))].sort((a, b) => a.at.localeCompare(b.at));
   const lastOf = ({ zone, stepId, coat, half }: CoatEvent) =>
     noted.findLast((one) => one.zone === zone && one.stepId === stepId && one.coat === coat && one.half === half);
-  const instant = notBefore(at, noted);
+  const zones = new Set(coats.map(({ zone }) => zone));
+  const here = noted.filter(({ zone }) => zones.has(zone));
+  const instant = said ? saidAt(at, here, said.basis) : notBefore(at, noted);
   for (const coat of coats) {
     const last = lastOf(coat);
     const isOn = last?.kind === "done" || last?.kind === "tacky";
-    if (isOn === (kind === "done")) continue;
+    if (isOn === (kind === "done" || kind === "started")) continue;
+    // The same count again says nothing.
+    if (kind === "started" && last?.kind === "started" && (last.pieces ?? 0) === (coat.pieces ?? 0)) continue;
     // What comes off, or is found tacky, is what was laid, out of the jar it was laid from, whatever the plan says by now.
+    const isLaying = kind === "done" || kind === "started";
     const laid =
-      kind !== "done" && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : { act: await withMixture(recorder, coat.act) };
+      !isLaying && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : { act: await withMixture(recorder, coat.act) };
     await recorder.put("progress", { ...coat, ...laid, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
   }
 }
@@ -53,8 +62,17 @@ async function withMixture(recorder: Recorder, act: RecordedAct): Promise<Record
  * Notes coats as done at an instant; the plan is kept from then on.
  *
  * @param at ISO 8601
+ * @param said the user has said the instant, which is past
  */
-export function markDone(db: Database, piece: PieceId, followed: Followed, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<PlanId> {
+export function markDone(
+  db: Database,
+  piece: PieceId,
+  followed: Followed,
+  coats: readonly CoatEvent[],
+  at: string,
+  by: By = {},
+  said = false,
+): Promise<PlanId> {
   const label = new Set(coats.map((one) => `${one.coat}:${one.half ?? ""}`)).size > 1 ? "marking coats as done" : "marking it as done";
   return runCommand(
     db,
@@ -63,8 +81,58 @@ export function markDone(db: Database, piece: PieceId, followed: Followed, coats
     ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
-      await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at);
+      await note(recorder, { pieceId: piece, planId: plan.id }, coats, "done", at, said ? { basis: plan.basis ?? null } : null);
       return plan.id;
+    },
+    by,
+  );
+}
+
+/**
+ * Notes that hands are on a coat, and how many pieces of its batch have it by now.
+ *
+ * @param at ISO 8601
+ */
+export function markStarted(db: Database, piece: PieceId, followed: Followed, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "counting the pieces",
+    `pieces/${piece}`,
+    ["plans", "pieces", "progress", "shelf"],
+    async (recorder) => {
+      const plan = await followedPlan(recorder, piece, followed);
+      await note(recorder, { pieceId: piece, planId: plan.id }, coats, "started", at);
+    },
+    by,
+  );
+}
+
+/**
+ * Notes what a remedy made of the coats, and writes the plan anew: all of it or nothing, and one thing to take back. What the piece was held for is over.
+ *
+ * @param timer what reminded of it; null for nothing
+ * @param at ISO 8601
+ */
+export function putRight(
+  db: Database,
+  piece: PieceId,
+  followed: Followed,
+  { ruined, tacky, changes }: Rewriting,
+  timer: string | null,
+  at: string,
+  by: By = {},
+): Promise<void> {
+  return runCommand(
+    db,
+    "putting it right",
+    `pieces/${piece}`,
+    ["plans", "pieces", "progress", "shelf", "timers"],
+    async (recorder) => {
+      const plan = await followedPlan(recorder, piece, followed);
+      await note(recorder, { pieceId: piece, planId: plan.id }, ruined, "ruined", at);
+      await note(recorder, { pieceId: piece, planId: plan.id }, tacky, "tacky", at);
+      if (changes.length > 0) await recorder.put("plans", { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, changes) });
+      if (timer !== null && (await recorder.get("timers", timer))) await recorder.remove("timers", timer);
     },
     by,
   );
@@ -131,7 +199,7 @@ function noteLaid(
   label: string,
   of: Pick<ProgressRecord, "pieceId" | "planId">,
   coats: readonly CoatEvent[],
-  kind: "removed" | "tacky",
+  kind: "removed" | "tacky" | "ruined",
   at: string,
   by: By,
 ): Promise<void> {

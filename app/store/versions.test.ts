@@ -56,7 +56,8 @@ describe("the notebook's own versions", () => {
   test("database-9.json: drops are those of the standard dropper until they are counted; what was chosen stays chosen, jars stay as they are", async () => {
     const now = await older("database-9.json");
     const { rev: _rev, ...settings } = (await now.get("settings", "settings"))!;
-    expect(settings).toEqual({ id: "settings", units: "in", theme: "dim", sounds: true, singleKeys: false, signature: "M.", dropsPerMl: 20, ownTimes: true });
+    const chosen = { units: "in", theme: "dim", sounds: true, singleKeys: false, signature: "M." };
+    expect(settings).toEqual({ id: "settings", ...chosen, dropsPerMl: 20, ownTimes: true, notify: false, awake: false });
     const [jar] = await now.getAll("shelf");
     expect(jar).toMatchObject({ name: "Harbour navy", label: { opacity: "opaque" }, left: { ml: 40 } });
     expect(jar).not.toHaveProperty("mix");

@@ -66,8 +66,8 @@ export interface ListedOverview extends Overview {
   readonly needs: readonly Need[];
 }
 
-/** A piece as it stands on the table among others. */
-export interface AtTable {
+/** A piece as it stands on the table among others; with what it takes to follow its plan. */
+export interface AtTable extends Pick<PlannedView, "tacky" | "basis" | "made" | "madeFor"> {
   readonly work: Work;
   /** What each task is like: the same work with the same stuff, by task. */
   readonly likes: Readonly<Record<string, string>>;

@@ -98,7 +98,7 @@ const api: PlanWorkerApi = {
     return candidates.length === 0 ? [] : recipes.map((recipe) => ({ id: recipe.id, applied: applyRecipe(recipe, candidates, of.piece, catalogue) }));
   },
   atTable: (of) => {
-    const { shown, work, done } = firstViewOf(of);
+    const { shown, work, done, tacky, basis, made, madeFor } = firstViewOf(of);
     if (!shown || !work) return null;
     const { likeOf } = pieceWork("", of.piece, shown, knownFor(of).catalogue);
     return {
@@ -108,6 +108,10 @@ const api: PlanWorkerApi = {
       steps: Object.fromEntries(shown.zones.flatMap((zone) => zone.steps.map((step) => [step.id, step] as const))),
       places: shown.zones.length,
       shown,
+      tacky,
+      basis,
+      made,
+      madeFor,
     };
   },
   explain: (of, stepId, now) => {

@@ -18,6 +18,8 @@ export type RecipeId = Branded<"recipe-record">;
 export type ToolId = Branded<"tool-record">;
 export type PatternId = Branded<"pattern-record">;
 export type PhotoId = Branded<"photo-record">;
+export type TimerId = Branded<"timer-record">;
+export type InspectionId = Branded<"inspection-record">;
 /** A picture by what is in it: the same bytes have the same id. */
 export type PictureId = Branded<"picture">;
 
@@ -35,6 +37,8 @@ export const recipeId = (text: string): RecipeId => text as RecipeId;
 export const toolId = (text: string): ToolId => text as ToolId;
 export const patternId = (text: string): PatternId => text as PatternId;
 export const photoId = (text: string): PhotoId => text as PhotoId;
+export const timerId = (text: string): TimerId => text as TimerId;
+export const inspectionId = (text: string): InspectionId => text as InspectionId;
 export const pictureId = (text: string): PictureId => text as PictureId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";

@@ -127,6 +127,9 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
 /** More paint than one coat of anything takes, mL. */
 export const MOST_JAR_ML = 1_000_000;
 
+/** Pieces of one batch, at most. */
+export const MOST_OF_BATCH = 10_000;
+
 /** Minutes of a wait or of work, at most: a year. */
 const MOST_MIN = 366 * 24 * 60;
 
@@ -158,5 +161,6 @@ export function coatEventSchema(joi: JoiRoot): Joi.Schema {
     half: joi.string().valid("first", "second"),
     jarMl: joi.number().min(0).max(MOST_JAR_ML),
     actual: actualSchema(joi),
+    pieces: joi.number().integer().min(0).max(MOST_OF_BATCH),
   });
 }

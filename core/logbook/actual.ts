@@ -14,6 +14,16 @@ export interface Standing {
 /** Looked at again after this share of its wait, and not before so many minutes [judgement of this project]. */
 const AGAIN = { share: 0.25, leastMin: 15 } as const;
 
+/**
+ * How long a film is left from its end on that was found tacky: it is looked at again after a quarter of its wait.
+ *
+ * @param foundMin when it was found, minutes after its end
+ * @param reckonedMin its wait as it is reckoned, minutes
+ */
+export function leftWaiting(foundMin: number, reckonedMin: number): number {
+  return foundMin + Math.max(AGAIN.leastMin, reckonedMin * AGAIN.share);
+}
+
 const reckonedOf = (edge: Edge) => edge.reckonedMin ?? edge.typicalMin;
 
 /** The film a task waits for: of several the one that takes the longest from now. */
@@ -82,7 +92,7 @@ export function leftLonger(work: Work, done: ReadonlyMap<string, number>, tacky:
   const edge = (one: Edge): Edge => {
     const [end, found] = [done.get(one.task), tacky.get(one.task)];
     if (end === undefined || found === undefined || found < end || one.film === undefined) return one;
-    const again = (found - end) / MS_PER_MIN + Math.max(AGAIN.leastMin, reckonedOf(one) * AGAIN.share);
+    const again = leftWaiting((found - end) / MS_PER_MIN, reckonedOf(one));
     if (again <= one.typicalMin) return one;
     const typicalMin = Math.ceil(again);
     return {

@@ -21,10 +21,17 @@ export interface StepState {
   readonly untilCareful: number | null;
 }
 
-/** When a task may be begun, its waits going by the hour where the nights of its room are not as its days. */
-type OpenAt = (edges: readonly Edge[]) => number | null;
+/** When a task may be begun, its waits going by the hour where the nights of its room are not as its days; null before what it waits for is done. */
+export type OpenAt = (edges: readonly Edge[]) => number | null;
 
-function openingBy(room: Work["room"], done: ReadonlyMap<string, number>, now: number, timeZone: string, careful: boolean): OpenAt {
+/**
+ * Tells when work may be begun.
+ *
+ * @param done tasks done, by id: when each ended, ms
+ * @param now instant, ms
+ * @param careful as a careful painter waits
+ */
+export function openingBy(room: Work["room"], done: ReadonlyMap<string, number>, now: number, timeZone: string, careful: boolean): OpenAt {
   const clockOf = clocksFrom(now, timeZone, careful);
   return (edges) => {
     let at = 0;
@@ -37,7 +44,8 @@ function openingBy(room: Work["room"], done: ReadonlyMap<string, number>, now: n
   };
 }
 
-const zoneHere = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
+/** Where this runs: IANA name. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /**
  * Where every step of a plan stands at an instant.

@@ -21,6 +21,19 @@ export function notBefore(at: string, noted: readonly Noted[]): string {
 }
 
 /**
+ * When something is noted that the user says was done at an earlier time: after what was done before on the same places, and after what the plan was
+ * made for; never later than now for that.
+ *
+ * @param at instant the user says, ISO 8601
+ * @param noted what was noted of the same places before
+ * @param basis instant of the body the plan was made for; null for the bare piece
+ * @returns the instant to note, ISO 8601
+ */
+export function saidAt(at: string, noted: readonly Noted[], basis: string | null): string {
+  return notBefore(at, basis === null ? noted : [...noted, { at: basis }]);
+}
+
+/**
  * The last note of a piece, where it lies later than the clock stands: the clock was wrong then, or is wrong now.
  *
  * @param ends instants at which what is on the piece was done, ms

@@ -29,7 +29,7 @@ export interface Actual {
   };
 }
 
-/** `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
+/** `started`: hands are on it, of a batch with the pieces that have it by now; it is on the body only when it is `done`. `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
 export type ProgressKind = "started" | "done" | "tacky" | "ruined" | "removed";
 
 /** Something that happened at the bench, complete in itself; only ever added. A countdown is never kept: it follows from these. */
@@ -50,12 +50,14 @@ export interface ProgressRecord {
   readonly jarMl?: number;
   /** Of what is done the film beneath; of what is tacky its own. */
   readonly actual?: Actual;
+  /** Of a batch that is under way: pieces that have this coat by now. */
+  readonly pieces?: number;
   /** Instant, ISO 8601. */
   readonly at: string;
 }
 
 /** One coat of one zone, before it is a record. */
-export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl" | "actual">;
+export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl" | "actual" | "pieces">;
 
 const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "heat", "group"] as const;
 

@@ -11,6 +11,8 @@ const BODY = 10;
 const COLUMN = 46;
 const GAP = 4;
 const MOST = 4;
+/** How much larger it is on the Bench. */
+const TALL = 2.6;
 
 /** The same section small enough for a list: bands without words, done ones full, the rest faint. */
 export function MiniSection({
@@ -19,20 +21,30 @@ export function MiniSection({
   material,
   states,
   label,
+  tall = false,
 }: {
   groups: readonly ZoneGroup[];
   menu: Menu;
   material: string;
   states: ReadonlyMap<StepId, StepState> | null;
   label: string;
+  /** Large enough to be read on the Bench. */
+  tall?: boolean;
 }) {
   const at = useId().replace(/[^a-z0-9]/gi, "");
-  const columns = groups.slice(0, MOST).map((group) => columnOf(group, menu));
+  const columns = groups.slice(0, tall ? 2 : MOST).map((group) => columnOf(group, menu));
   const tallest = Math.max(60, ...columns.map((column) => column.height));
   const scale = (HEIGHT - BODY - 2) / tallest;
   const width = columns.length * (COLUMN + GAP) - GAP;
   return (
-    <svg width={width * 1.3} height={HEIGHT * 1.3} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={label} className="shrink-0">
+    <svg
+      width={width * (tall ? TALL : 1.3)}
+      height={HEIGHT * (tall ? TALL : 1.3)}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      role="img"
+      aria-label={label}
+      className="shrink-0"
+    >
       <Grammar at={at} menu={menu} material={material} />
       {columns.map((column, index) => {
         const x = index * (COLUMN + GAP);

@@ -1,10 +1,12 @@
 import { useState } from "react";
-import { Check, Fingerprint, RotateCcw } from "lucide-react";
+import { Link } from "react-router";
+import { Check, Fingerprint, RotateCcw, Wrench } from "lucide-react";
 import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
 import type { StepState } from "#core/logbook/coat-states";
 import { once } from "~/components/once";
 import { coatWords, zoneNames } from "~/components/words";
+import { AskWet } from "~/piece/ask-wet";
 import type { PlanActions } from "~/piece/plan-actions";
 
 interface Props {
@@ -36,10 +38,16 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
   const [took, setTook] = useState("");
   const minutes = minutesOf(took);
   const isWrong = Number.isNaN(minutes);
-  const mark = (what: readonly Task[]) => {
-    if (isWrong) return;
+  const [doubted, doubt] = useState<readonly Task[] | null>(null);
+  const note = (what: readonly Task[]) => {
     actions.markDone(what, minutes);
     setTook("");
+  };
+  const mark = (what: readonly Task[]) => {
+    if (isWrong) return;
+    // Over what is wet it is asked about first: a slip is likelier than the deed.
+    if (state?.state === "waiting" && (state.until ?? 0) > Date.now()) doubt(what);
+    else note(what);
   };
   return (
     <>
@@ -91,6 +99,12 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
           <Fingerprint aria-hidden size={18} /> Still tacky
         </button>
       )}
+      {(laid.length > 0 || ready) && batch.concat(laid).length > 0 && (
+        <Link to={`/pieces/${actions.piece}/rescue?step=${encodeURIComponent((laid[0] ?? batch[0])!.stepId)}`} className="button">
+          <Wrench aria-hidden size={18} /> It went wrong
+        </Link>
+      )}
+      {doubted && <AskWet open title={title} until={state?.until ?? 0} piece={actions.piece} close={() => doubt(null)} note={() => note(doubted)} />}
       {laid.length > 0 && (
         <button type="button" className="button" aria-label={`Not done after all: ${title}`} onClick={() => actions.markUndone(laid)}>
           <RotateCcw aria-hidden size={18} /> Not done

@@ -10,7 +10,8 @@ import { noteRepair } from "~/store/repairs.client";
 import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { bringVersionBack, clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
-import { markDone, markTacky, markUndone, setNotesRight } from "~/store/progress";
+import { noteInspection } from "~/store/inspections";
+import { markDone, markStarted, markTacky, markUndone, putRight, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "~/piece/plan-ask";
 
@@ -44,7 +45,10 @@ export function planCommands(of: string) {
       const { plan } = await keptPiece(of);
       if (plan) await clearEdits(await database(), id, plan.id, by);
     },
-    done: async ({ followed, coats, at }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by)),
+    done: async ({ followed, coats, at, said }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by, said === true)),
+    started: async ({ followed, coats, at }: Of<"started">, by: By) => markStarted(await database(), id, followed, coats, at, by),
+    "put-right": async ({ followed, rewriting, timer, at }: Of<"put-right">, by: By) => putRight(await database(), id, followed, rewriting, timer, at, by),
+    inspected: async ({ intent: _intent, ...found }: Of<"inspected">, by: By) => noteInspection(await database(), { ...found, pieceId: id }, by),
     tacky: async ({ coats, at }: Of<"tacky">, by: By) => {
       const { plan } = await keptPiece(of);
       if (plan) await markTacky(await database(), id, plan.id, coats, at, by);

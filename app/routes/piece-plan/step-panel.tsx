@@ -22,7 +22,7 @@ import { placesText, stepTitle, TRADE_WORDS, waitText } from "~/components/words
 import type { PlanActions } from "~/piece/plan-actions";
 import { OwnStep } from "./own-step";
 import { OwnWay } from "./own-way";
-import { MixedOf, OwnJar, OwnThinner, Pour } from "./pouring";
+import { MixedOf, OwnJar, OwnThinner, Pour } from "~/piece/pouring";
 import { Bake } from "./bake";
 import { Doing } from "./doing";
 import { Sooner } from "./sooner";

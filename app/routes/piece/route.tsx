@@ -39,7 +39,7 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
     {
       change: (joi) => ({ seen: joi.object().unknown().required(), changes: changesField(joi) }),
       "take-theirs": (joi) => ({ key: joi.string().max(40).required() }),
-      "keep-with": (joi) => ({ set: setNameSchema(joi).allow(""), putAway: daySchema(joi).allow("") }),
+      "keep-with": (joi) => ({ set: setNameSchema(joi).allow(""), putAway: daySchema(joi).allow(""), standsAt: setNameSchema(joi).allow("") }),
       copy: (joi) => ({ copy: recordIdSchema(joi).required() }),
       remove: () => ({}),
     },
@@ -75,7 +75,7 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
       remove: async (_ask, by) => {
         const db = await database();
         await removePiece(db, id, (await pieceById(db, id))?.piece.name, by);
-        return redirect("/");
+        return redirect("/pieces");
       },
     },
   );

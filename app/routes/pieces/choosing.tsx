@@ -17,7 +17,7 @@ interface Props {
 
 /** What is done with the pieces that are chosen: into a set, away, out again. */
 export function ChosenBar({ pieces, chosen, sets, chooseAll, end }: Props) {
-  const ask = useAsk<PiecesAsk>("/?index");
+  const ask = useAsk<PiecesAsk>("/pieces");
   const [set, setSet] = useState("");
   const mine = pieces.filter(({ id }) => chosen.has(id));
   const ids = mine.map(({ id }) => id);

@@ -60,7 +60,7 @@ export function ErrorBoundary() {
 }
 
 function Empty() {
-  const ask = useAsk<PiecesAsk>("/?index");
+  const ask = useAsk<PiecesAsk>("/pieces");
   return (
     <section className="note mt-6 max-w-prose p-6">
       <h2 className="text-2xl">What have you got in your hand?</h2>

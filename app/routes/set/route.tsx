@@ -82,7 +82,7 @@ export default function SetPage({ loaderData }: Route.ComponentProps) {
       {of.length === 0 ? (
         <p className="mt-3">
           Nothing is in this set. Open a piece, and put it in under “More to do with this piece”.{" "}
-          <Link to="/" className="underline">
+          <Link to="/pieces" className="underline">
             To the pieces
           </Link>
         </p>

@@ -20,6 +20,8 @@ export interface PieceRecord {
   readonly set?: string;
   /** The day it was put away: "YYYY-MM-DD". */
   readonly putAway?: string;
+  /** Where it stands to dry, as it was said: "left of the window". */
+  readonly standsAt?: string;
   /** How many marks of each row are set by now, by its place and its name: "top/r2". */
   readonly marked?: Readonly<Record<string, number>>;
 }
@@ -37,7 +39,7 @@ export function markedSchema(joi: JoiRoot): Joi.Schema {
     .max(PATTERN_LIMITS.rows * PATTERN_LIMITS.patterns);
 }
 
-/** The name of a set, as it is typed. */
+/** The name of a set, or of a place on the rack, as it is typed. */
 export function setNameSchema(joi: JoiRoot): Joi.StringSchema {
   return joi.string().trim().min(1).max(60);
 }
@@ -64,6 +66,7 @@ export const PIECES = defineStore<PieceRecord>({
       dates: joi.object({ start: daySchema(joi), due: daySchema(joi) }),
       set: setNameSchema(joi),
       putAway: daySchema(joi),
+      standsAt: setNameSchema(joi),
       marked: markedSchema(joi),
     }),
   check: ({ piece }, { readPiece }, at) => {

@@ -1,5 +1,5 @@
 import type { ProgressRecord } from "../../logbook/progress";
-import { actSchema, actualSchema, MOST_JAR_ML } from "../change-schema";
+import { actSchema, actualSchema, MOST_JAR_ML, MOST_OF_BATCH } from "../change-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedProgress } from "../step-translation";
@@ -25,6 +25,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
       jarMl: joi.number().min(0).max(MOST_JAR_ML),
       actual: actualSchema(joi),
+      pieces: joi.number().integer().min(0).max(MOST_OF_BATCH),
       at: instantSchema(joi).required(),
     }),
   check: ({ pieceId, planId }, { has }, at) => {

@@ -18,6 +18,10 @@ export interface SettingsRecord {
   readonly dropsPerMl: number;
   /** Waits and work are reckoned as the user's own table has taught them. */
   readonly ownTimes: boolean;
+  /** The device says when a wait has ended, where it may. */
+  readonly notify: boolean;
+  /** The screen stays on at the Bench, where it can. */
+  readonly awake: boolean;
 }
 
 export const USUAL_SETTINGS: SettingsRecord = {
@@ -30,6 +34,8 @@ export const USUAL_SETTINGS: SettingsRecord = {
   signature: "",
   dropsPerMl: STANDARD_DROPS_PER_ML,
   ownTimes: true,
+  notify: false,
+  awake: false,
 };
 
 /** What may be chosen. */
@@ -42,6 +48,8 @@ export function settingsFields(joi: JoiRoot) {
     signature: joi.string().allow("").max(80),
     dropsPerMl: joi.number().min(DROPS_BOUNDS.least).max(DROPS_BOUNDS.most),
     ownTimes: joi.boolean(),
+    notify: joi.boolean(),
+    awake: joi.boolean(),
   };
 }
 
@@ -67,5 +75,10 @@ export const SETTINGS = defineStore<SettingsRecord>({
       up: (record) => ({ ...record, dropsPerMl: STANDARD_DROPS_PER_ML }),
     },
     { to: 12, does: "times may be learnt from the user's own table; they are, unless the user says no", up: (record) => ({ ...record, ownTimes: true }) },
+    {
+      to: 13,
+      does: "the device may tell of waits that have ended, and stay awake; it does neither until the user says so",
+      up: (record) => ({ ...record, notify: false, awake: false }),
+    },
   ],
 });

@@ -1,6 +1,7 @@
 import type { StoreDefinition, StoredRecord } from "./definition";
 import { CALENDAR } from "./calendar";
 import { HOURS } from "./hours";
+import { INSPECTIONS } from "./inspections";
 import { PHOTOS } from "./photos";
 import { PIECES } from "./pieces";
 import { PLANS } from "./plans";
@@ -10,6 +11,7 @@ import { PATTERNS } from "./patterns";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
 import { SHELF } from "./shelf";
+import { TIMERS } from "./timers";
 import { TOOLS_STORE } from "./tools";
 
 /** Every store, in the order of a file: owners before what belongs to them. */
@@ -17,6 +19,7 @@ export const STORES = {
   pieces: PIECES,
   plans: PLANS,
   progress: PROGRESS,
+  inspections: INSPECTIONS,
   photos: PHOTOS,
   shelf: SHELF,
   recipes: RECIPES,
@@ -25,6 +28,7 @@ export const STORES = {
   rooms: ROOMS,
   hours: HOURS,
   calendar: CALENDAR,
+  timers: TIMERS,
   settings: SETTINGS,
 } as const;
 

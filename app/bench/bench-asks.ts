@@ -1,0 +1,57 @@
+import type { Task } from "#core/coating/facts/task";
+import { actualOfGo, foundTacky } from "#core/logbook/actual";
+import type { Begun } from "#core/logbook/bench/begun";
+import { coatEvents } from "#core/logbook/coat-events";
+import type { CoatEvent } from "#core/logbook/progress";
+import { MS_PER_MIN } from "#core/schedule/free-hours";
+import type { PlanAsk } from "~/piece/plan-ask";
+import type { OnBench } from "./bench-loaded.client";
+
+/** The address that takes what is noted of a piece. */
+export const actionOf = (piece: Pick<OnBench, "id">): string => `/pieces/${piece.id}?index`;
+
+const iso = (instant: number) => new Date(instant).toISOString();
+
+/** A go that took many times what is reckoned was interrupted, and says nothing of the hands. */
+const MOST_TIMES = 4;
+
+/** How long hands were on a go that was begun, minutes; null where that says nothing. */
+function tookMin(begun: Begun | null, end: number, reckonedMin: number): number | null {
+  if (!begun) return null;
+  const min = (end - begun.at) / MS_PER_MIN;
+  return min > 0.2 && min < Math.max(1, reckonedMin) * MOST_TIMES ? min : null;
+}
+
+/** What is noted first carries what was seen: it was one go. */
+const withActual = (coats: readonly CoatEvent[], actual: CoatEvent["actual"]) =>
+  actual ? coats.map((coat, index) => (index === 0 ? { ...coat, actual } : coat)) : coats;
+
+/**
+ * That a go is done.
+ *
+ * @param at instant, ms
+ * @param said the user has said it: it is past
+ */
+export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | null, at: number, said = false): PlanAsk {
+  const { work, done, shown, followed } = piece;
+  const reckoned = tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
+  const actual = actualOfGo(tasks, { work, done, now: at }, said ? null : tookMin(begun, at, reckoned));
+  const coats = withActual(
+    tasks.flatMap((task) => coatEvents(shown, task)),
+    actual ?? undefined,
+  );
+  return { intent: "done", followed, coats, at: iso(at), ...(said ? { said: true } : {}) };
+}
+
+/** That hands are on a go, and how many pieces of the batch have it. */
+export function startedAsk({ shown, followed }: OnBench, tasks: readonly Task[], pieces: number, at: number): PlanAsk {
+  const coats = tasks.flatMap((task) => coatEvents(shown, task)).map((coat) => ({ ...coat, pieces }));
+  return { intent: "started", followed, coats, at: iso(at) };
+}
+
+/** That what a go waits for was touched and found tacky; null where nothing beneath it has to dry. */
+export function tackyAsk({ shown, work, done }: OnBench, tasks: readonly Task[], at: number): PlanAsk | null {
+  const found = foundTacky(tasks, { work, done, now: at });
+  const coats = found.flatMap(({ task, actual }) => withActual(coatEvents(shown, task), actual));
+  return coats.length > 0 ? { intent: "tacky", coats, at: iso(at) } : null;
+}

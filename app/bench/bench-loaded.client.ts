@@ -1,0 +1,88 @@
+import type { BenchPiece } from "#core/logbook/bench/bench-piece";
+import { instantOf } from "#core/schedule/free-hours";
+import type { PieceRecord } from "#core/formats/stores/pieces";
+import type { TimerRecord } from "#core/formats/stores/timers";
+import { isOn, tableOf } from "~/calendar/table.client";
+import type { OffTable } from "~/calendar/table.client";
+import { timeZoneHere } from "~/components/time-zone";
+import { followedOf } from "~/piece/followed";
+import { keptPieces } from "~/piece/kept-piece";
+import type { KeptPiece } from "~/piece/kept-piece";
+import { keyOf } from "~/piece/worked-out.client";
+import type { Database } from "~/store/database";
+import { keptOverview } from "~/store/listing";
+import type { Followed } from "~/store/plans";
+import { timersIn } from "~/store/timers";
+
+/** A piece on the bench, with what it takes to note what is done on it. */
+export interface OnBench extends BenchPiece {
+  readonly record: PieceRecord;
+  readonly followed: Followed;
+}
+
+export interface BenchLoaded {
+  /** Pieces with a plan. */
+  readonly pieces: Promise<readonly OnBench[]>;
+  /** Names of those for which nothing can be planned. */
+  readonly without: Promise<readonly OffTable[]>;
+  readonly timers: readonly TimerRecord[];
+  /** Pieces nobody has begun. */
+  readonly off: readonly OffTable[];
+  readonly on: number;
+}
+
+/** What was finished longer ago than this has hardened, ms. */
+const HARDENED_MS = 60 * 24 * 60 * 60_000;
+
+/** All that was laid on it is on since so long that it has hardened. */
+async function isOver(db: Database, kept: KeptPiece, now: number): Promise<boolean> {
+  const last = kept.progress.at(-1)?.at;
+  if (last === undefined || now - Date.parse(last) < HARDENED_MS) return false;
+  return (await keptOverview(db, kept.record.id, keyOf(kept), now))?.finished === true;
+}
+
+/** When a piece is held because it is to be put right first. */
+function spoiltOf(id: string, timers: readonly TimerRecord[]): Pick<BenchPiece, "spoilt"> {
+  const held = timers.find((timer) => timer.rescue !== undefined && timer.piece === id);
+  return held ? { spoilt: Date.parse(held.until) } : {};
+}
+
+async function onBench(kept: KeptPiece, timers: readonly TimerRecord[]): Promise<OnBench | null> {
+  const table = await tableOf(kept, false);
+  const followed = table && followedOf(table);
+  if (!table || !followed) return null;
+  const { record, progress } = kept;
+  const { due } = record.dates ?? {};
+  return {
+    id: record.id,
+    name: record.piece.name,
+    count: record.piece.count ?? 1,
+    due: due ? instantOf(due, "00:00", timeZoneHere()) : null,
+    shown: table.shown,
+    work: table.work,
+    done: table.done,
+    tacky: table.tacky,
+    progress,
+    ...spoiltOf(record.id, timers),
+    record,
+    followed,
+  };
+}
+
+/** All pieces that are begun, or wanted by a day, as they lie on the bench. */
+export async function benchLoaded(db: Database): Promise<BenchLoaded> {
+  const now = Date.now();
+  const [all, timers] = await Promise.all([keptPieces(db), timersIn(db)]);
+  const here = all.filter((kept) => kept.record.putAway === undefined);
+  const on: KeptPiece[] = [];
+  for (const kept of here) if (isOn(kept) && !(await isOver(db, kept, now))) on.push(kept);
+  const told = Promise.all(on.map(async (kept) => ({ kept, found: await onBench(kept, timers).catch(() => null) })));
+  const named = ({ record }: KeptPiece): OffTable => ({ id: record.id, name: record.piece.name });
+  return {
+    pieces: told.then((list) => list.flatMap(({ found }) => found ?? [])),
+    without: told.then((list) => list.flatMap(({ kept, found }) => (found ? [] : [named(kept)]))),
+    timers,
+    off: here.filter((kept) => !isOn(kept)).map(named),
+    on: on.length,
+  };
+}

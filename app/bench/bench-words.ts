@@ -1,0 +1,22 @@
+import type { Menu } from "#core/catalogue/menu";
+import type { Go } from "#core/logbook/bench/go";
+import type { LeftAlone } from "#core/logbook/bench/bench";
+import { coatWords, stepTitle, zoneNames } from "~/components/words";
+import type { OnBench } from "./bench-loaded.client";
+
+/** What is done, in the painter's words, one coat of it: "Base colour: Harbour navy, coat 1 of 2". */
+export function goTitle({ act, coat, half }: Go, menu: Menu): string {
+  return [stepTitle(act.step, menu, false), coatWords(coat, half, act.step.coats)].filter(Boolean).join(", ");
+}
+
+/** Where it is done: "all over", "rim and saucer". */
+export function actPlaces({ zones }: Pick<Go, "zones">, { shown }: Pick<OnBench, "shown">): string {
+  return zones.length >= shown.zones.length ? "all over" : zoneNames(zones).toLowerCase();
+}
+
+/** What must not be touched of a piece: "wet on the rim", "drying through". */
+export function aloneWords({ wet, partly }: Pick<LeftAlone, "wet" | "partly">, { shown }: Pick<OnBench, "shown">): string {
+  if (wet.length === 0) return "drying through";
+  const where = wet.length >= shown.zones.length ? "wet all over" : `wet: ${zoneNames(wet).toLowerCase()}`;
+  return partly ? `${where}; the rest may be touched` : where;
+}

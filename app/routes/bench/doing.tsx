@@ -1,0 +1,177 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { Check, CloudRain, Fingerprint, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
+import { batchClock } from "#core/logbook/bench/begun";
+import type { Go } from "#core/logbook/bench/go";
+import type { Menu } from "#core/catalogue/menu";
+import { sayClock, sayTime } from "~/components/time-words";
+import { sayCountdown } from "~/components/countdown";
+import { once } from "~/components/once";
+import { goTitle } from "~/bench/bench-words";
+import { tackyAsk } from "~/bench/bench-asks";
+import type { OnBench } from "~/bench/bench-loaded.client";
+
+/** What may be noted of a go. */
+export interface Noting {
+  readonly start: () => void;
+  readonly done: (at?: number) => void;
+  readonly count: (pieces: number) => void;
+  readonly tacky: () => void;
+  readonly skip: () => void;
+}
+
+interface Props {
+  readonly go: Go;
+  readonly piece: OnBench;
+  readonly menu: Menu;
+  readonly now: number;
+  readonly noting: Noting;
+}
+
+/** The buttons of what is done now: large, under the thumb, the likeliest first. */
+export function Doing({ go, piece, menu, now, noting }: Props) {
+  const title = goTitle(go, menu);
+  const batch = piece.count > 1;
+  const has = go.begun?.ends.length ?? 0;
+  const canBeTacky = tackyAsk(piece, go.tasks, now) !== null;
+  return (
+    <div className="mt-4 grid gap-3">
+      {batch && go.begun && <Batch go={go} piece={piece} now={now} />}
+      <div className="flex flex-wrap gap-2">
+        {batch && go.begun ? (
+          <>
+            <button type="button" className="button button-act text-lg" data-primary onClick={() => noting.count(has + 1)}>
+              <Plus aria-hidden size={22} /> One more: {has} of {piece.count}
+            </button>
+            <button
+              type="button"
+              className="button"
+              aria-label="One too many: take it off the count"
+              disabled={has === 0}
+              onClick={() => noting.count(has - 1)}
+            >
+              <Minus aria-hidden size={20} />
+            </button>
+            <button type="button" className="button" aria-label={`All ${piece.count} done: ${title}`} onClick={(event) => once(event) && noting.done()}>
+              <Check aria-hidden size={20} /> All done
+            </button>
+          </>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="button button-act text-lg"
+              data-primary
+              aria-label={`${batch ? "All done" : "Done"}: ${title}`}
+              onClick={(event) => once(event) && noting.done()}
+            >
+              <Check aria-hidden size={22} /> {batch ? "All done" : "Done"}
+            </button>
+            {!go.begun && (
+              <button type="button" className="button text-lg" aria-label={`Start: ${title}`} onClick={noting.start}>
+                <Play aria-hidden size={20} /> {batch ? "Start, and count them" : "Start"}
+              </button>
+            )}
+          </>
+        )}
+        <DoneAt noting={noting} now={now} title={title} />
+        {canBeTacky && (
+          <button type="button" className="button" title="It is left for longer, and its drying is learnt from" onClick={noting.tacky}>
+            <Fingerprint aria-hidden size={20} /> Still tacky
+          </button>
+        )}
+        <Link to={`/pieces/${piece.id}/rescue?step=${encodeURIComponent(go.act.step.id)}`} className="button">
+          <Wrench aria-hidden size={20} /> It went wrong
+        </Link>
+        <button type="button" className="button" title="It comes back in the morning" onClick={noting.skip}>
+          <Moon aria-hidden size={20} /> Not tonight
+        </button>
+      </div>
+      {go.begun && !batch && (
+        <p className="text-soft">
+          Begun at {sayTime(go.begun.at)}, {sayCountdown(Math.max(1, now - go.begun.at))} ago.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Which pieces of the batch may be touched, each by its own clock. */
+function Batch({ go, piece, now }: Pick<Props, "go" | "piece" | "now">) {
+  const ends = go.begun?.ends ?? [];
+  const { dry, next } = batchClock(ends, go.act.step.typical?.touchDry ?? 0, now);
+  const wet = go.act.step.wetMicrons !== null;
+  return (
+    <div role="status" className="grid gap-1">
+      <p className="text-lg">
+        <strong>
+          {ends.length} of {piece.count}
+        </strong>{" "}
+        have it.{" "}
+        {wet && ends.length > 0 && (
+          <>
+            {dry > 0 && `${dry === 1 ? "The first" : `The first ${dry}`} may be turned. `}
+            {next !== null && (
+              <span className="inline-flex items-center gap-1">
+                <CloudRain aria-hidden size={18} /> {dry === 0 ? "The first" : "The next"} in {sayCountdown(next - now)}, about {sayClock(next, now)}.
+              </span>
+            )}
+          </>
+        )}
+      </p>
+      <span aria-hidden className="flex flex-wrap gap-1">
+        {Array.from({ length: Math.min(piece.count, 60) }, (_unused, k) => (
+          <span
+            key={k}
+            className={`size-4 rounded-full border ${k < dry ? "border-ready bg-ready" : k < ends.length ? "drying-bar border-soft" : "border-line"}`}
+          />
+        ))}
+      </span>
+    </div>
+  );
+}
+
+const MS_PER_DAY = 86_400_000;
+
+/** The last time the clock showed this: "19:00" in the evening is today's, in the small hours yesterday's. @param typed "HH:MM" */
+function lastTime(typed: string, now: number): number | null {
+  const [hour, minute] = typed.split(":").map(Number);
+  if (hour === undefined || minute === undefined || !Number.isFinite(hour + minute)) return null;
+  const at = new Date(now);
+  at.setHours(hour, minute, 0, 0);
+  return at.getTime() <= now ? at.getTime() : at.getTime() - MS_PER_DAY;
+}
+
+/** It was done some time ago: hands were wet. */
+function DoneAt({ noting, now, title }: { noting: Noting; now: number; title: string }) {
+  const [typed, type] = useState<string | null>(null);
+  if (typed === null)
+    return (
+      <button type="button" className="button" onClick={() => type(new Date(now - new Date(now).getTimezoneOffset() * 60_000).toISOString().slice(11, 16))}>
+        Done at …
+      </button>
+    );
+  const at = lastTime(typed, now);
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (at === null) return;
+        noting.done(at);
+        type(null);
+      }}
+    >
+      <label>
+        <span className="sr-only">When it was done: {title}</span>
+        <input type="time" className="field w-32" required value={typed} onChange={(event) => type(event.target.value)} />
+      </label>
+      <button type="submit" className="button" disabled={at === null}>
+        Done at {at === null ? "…" : sayClock(at, now)}
+      </button>
+      <button type="button" className="button" onClick={() => type(null)}>
+        Never mind
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,84 @@
+import { Link } from "react-router";
+import { Check } from "lucide-react";
+import { nearestTool } from "#core/marking/tool";
+import type { MarkTool } from "#core/marking/tool";
+import { benchChecks } from "#core/logbook/bench/checks";
+import type { Go } from "#core/logbook/bench/go";
+import type { Menu } from "#core/catalogue/menu";
+import { workableMin } from "#core/drying/film-drying";
+import { sayDuration } from "#core/units/duration";
+import { actPlaces, goTitle } from "~/bench/bench-words";
+import type { OnBench } from "~/bench/bench-loaded.client";
+import { useAppContext } from "~/components/app-context";
+import { ColourChip } from "~/components/colour-chip";
+import { extentText, saySize } from "~/components/extent-words";
+import { sayClock } from "~/components/time-words";
+import { zoneNames } from "~/components/words";
+import { Pour } from "~/piece/pouring";
+
+interface Props {
+  readonly go: Go;
+  readonly piece: OnBench;
+  readonly menu: Menu;
+  readonly tools: readonly MarkTool[];
+  readonly now: number;
+}
+
+/** What the hands do now, with what, how much of it and where; large enough for an arm's length. */
+export function GoText({ go, piece, menu, tools, now }: Props) {
+  const { settings } = useAppContext();
+  const { step } = go.act;
+  const extent = extentText(step, settings.units);
+  const tool = step.marks ? nearestTool(step.marks.diameterMm, tools) : null;
+  const touch = step.typical?.touchDry;
+  const checks = benchChecks(step, piece.shown);
+  return (
+    <div>
+      <p className="text-xl">
+        <Link to={`/pieces/${piece.id}?step=${encodeURIComponent(step.id)}`} className="underline underline-offset-4">
+          {piece.name}
+        </Link>
+        {piece.count > 1 && <span className="text-soft"> × {piece.count}</span>}
+        <span className="text-soft"> · {actPlaces(go, piece)}</span>
+      </p>
+      <h2 className="mt-1 text-3xl sm:text-4xl" data-go={go.id}>
+        {goTitle(go, menu)}{" "}
+        {go.act.colours.map((colour) => (
+          <span key={colour} className="mr-1">
+            <ColourChip colour={colour} sheen={step.sheen} size={30} />
+          </span>
+        ))}
+      </h2>
+      <div className="mt-3 grid gap-1 text-lg">
+        {step.jarMl !== null && step.jarMl > 0 && (
+          <Pour act={go.act} menu={menu} tasks={piece.work.tasks.filter(({ stepId }) => go.act.stepIds.includes(stepId))} done={piece.done} />
+        )}
+        {extent && <p>{extent}</p>}
+        {tool && (
+          <p>
+            With {tool.tool.label}: it leaves {saySize(tool.leavesMm, settings.units)}.
+          </p>
+        )}
+        <p className="text-soft">
+          About {sayDuration(Math.max(1, go.handsOnMin))} of work
+          {touch !== undefined && go.act.step.wetMicrons !== null && `; it stays workable about ${sayDuration(Math.max(1, workableMin(touch)))}`}
+          {go.together !== null && `. At most ${go.together} at a time, all colours, while they are wet`}.
+        </p>
+        {go.closes !== null && !go.shut && go.closes > now && (
+          <p className="font-semibold text-act">Begin it before {sayClock(go.closes, now)}: after that it comes too late.</p>
+        )}
+        {go.shut && <p className="font-semibold text-stop">It comes late: scuff what lies beneath dull first, or score along the mask.</p>}
+        {checks.map((check) => (
+          <p key={check}>
+            <Check aria-hidden size={20} className="mr-1 inline text-ready" />
+            {check}
+          </p>
+        ))}
+        {go.half !== undefined && (
+          <p className="text-soft">{go.half === "first" ? "The half you do not hold; leave the other for your hand." : "Hold it by the half that is dry."}</p>
+        )}
+        {piece.shown.zones.length > 1 && go.zones.length < piece.shown.zones.length && <p className="sr-only">Only {zoneNames(go.zones)}</p>}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import type { Task } from "../../coating/facts/task";
+import type { ProgressRecord } from "../progress";
+
+/** A coat of a batch that is under way. */
+export interface Begun {
+  /** Instant, ms, at which hands were laid on it. */
+  readonly at: number;
+  /** When each piece that has it was finished, ms, the first one first. */
+  readonly ends: readonly number[];
+}
+
+/**
+ * How far a coat has come that was begun and is not done.
+ *
+ * @param progress records of the piece, by time
+ * @param tasks of the go, in all its places
+ * @returns null where nobody has begun
+ */
+export function begunOf(progress: readonly ProgressRecord[], tasks: readonly Task[]): Begun | null {
+  const own = (one: ProgressRecord) => tasks.some(({ stepId, coat, half }) => one.stepId === stepId && one.coat === coat && one.half === half);
+  let begun: { at: number; ends: number[] } | null = null;
+  for (const record of progress.filter(own)) {
+    const at = Date.parse(record.at);
+    if (record.kind !== "started") {
+      begun = null;
+      continue;
+    }
+    begun ??= { at, ends: [] };
+    const { pieces = begun.ends.length } = record;
+    // One that was counted too many is taken off the end again.
+    begun.ends = pieces <= begun.ends.length ? begun.ends.slice(0, pieces) : [...begun.ends, ...Array.from({ length: pieces - begun.ends.length }, () => at)];
+  }
+  return begun;
+}
+
+/** The pieces of a batch that are wet by now. */
+export interface BatchClock {
+  /** Pieces that may be turned, or stood on, by now. */
+  readonly dry: number;
+  /** When the next of them may be, ms; null where all are dry that have the coat. */
+  readonly next: number | null;
+  /** When the last may be, ms. */
+  readonly last: number | null;
+}
+
+/**
+ * Which pieces of a batch may be touched: each dries from its own end on.
+ *
+ * @param ends when each was finished, ms
+ * @param touchDryMin until its film is dry to the touch, minutes
+ * @param now instant, ms
+ * @example batchClock([0, 120_000], 6, 400_000) // { dry: 1, next: 480_000, last: 480_000 }
+ */
+export function batchClock(ends: readonly number[], touchDryMin: number, now: number): BatchClock {
+  const dries = ends.map((end) => end + touchDryMin * 60_000).sort((a, b) => a - b);
+  const wet = dries.filter((at) => at > now);
+  return { dry: dries.length - wet.length, next: wet[0] ?? null, last: wet.at(-1) ?? null };
+}

@@ -1,0 +1,150 @@
+/** Nothing that is wet is ever shown touchable; what is left alone says until when. */
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { CATALOGUE } from "../../catalogue/catalogue";
+import { plainZone } from "../../catalogue/vocabulary";
+import type { PieceId, PlanId, ProgressId } from "../../catalogue/ids";
+import { planPiece } from "../../coating/planner/plan-piece";
+import type { Piece } from "../../piece/piece";
+import { workFor } from "../../schedule/dates-of";
+import { mug, pebble, pot } from "../../../tests/reference/bench";
+import { coatEvents } from "../coat-events";
+import type { ProgressRecord } from "../progress";
+import { batchClock, begunOf } from "./begun";
+import { benchOf } from "./bench";
+import type { BenchPiece } from "./bench-piece";
+import type { Go } from "./go";
+
+const MIN = 60_000;
+const START = Date.parse("2026-11-02T18:00:00Z");
+const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] };
+
+/** A piece on a bench of its own clock. */
+class Table {
+  readonly pieces = new Map<string, BenchPiece>();
+  now = START;
+
+  add(id: string, piece: Piece, more: Partial<BenchPiece> = {}): this {
+    const shown = planPiece(piece, CATALOGUE).candidates[0]!;
+    const work = workFor(piece, shown, CATALOGUE);
+    this.pieces.set(id, { id, name: id, count: piece.count ?? 1, due: null, shown, work, done: new Map(), tacky: new Map(), progress: [], ...more });
+    return this;
+  }
+
+  get bench() {
+    return benchOf([...this.pieces.values()], this.now, "UTC");
+  }
+
+  /** Does a go, as long as it takes. */
+  do({ piece, tasks, handsOnMin }: Go): this {
+    this.now += Math.max(1, handsOnMin) * MIN;
+    const one = this.pieces.get(piece)!;
+    this.pieces.set(piece, { ...one, done: new Map([...one.done, ...tasks.map((task) => [task.id, this.now] as const)]) });
+    return this;
+  }
+}
+
+const dottedPot = () => pot({ uses: ["planter"], parts: ["saucer"], conditions: ["dusty"], decoration: DOTS });
+
+describe("what may be touched", () => {
+  test("is nothing that lies on, or is held by, a wet film: whatever is done in whatever order, on several pieces", () => {
+    const touched = fc.array(fc.record({ pick: fc.nat(20), wait: fc.nat(90) }), { minLength: 8, maxLength: 30 });
+    fc.assert(
+      fc.property(touched, (moves) => {
+        const table = new Table()
+          .add("pot", dottedPot())
+          .add("pebble", pebble({ decoration: DOTS }))
+          .add("mug", mug());
+        for (const { pick, wait } of moves) {
+          const { now: free, alone, changes } = table.bench;
+          for (const go of free) {
+            const { done, work, shown } = table.pieces.get(go.piece)!;
+            const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step]));
+            // By hand: every tie of the plan is over, and no other place of the same body is wet.
+            for (const { after } of go.tasks) for (const edge of after) expect(done.get(edge.task)! + edge.typicalMin * MIN).toBeLessThanOrEqual(table.now);
+            const own = new Set(go.zones.map(plainZone));
+            for (const task of work.tasks) {
+              const touch = steps.get(task.stepId)?.typical?.touchDry;
+              if (touch === undefined || !done.has(task.id) || done.get(task.id)! + touch * MIN <= table.now) continue;
+              const apart = (zone: string) => (zone === "saucer" ? "saucer" : "pot");
+              const elsewhere =
+                !task.zones.some((zone) => own.has(plainZone(zone))) && task.zones.some((zone) => go.zones.some((mine) => apart(mine) === apart(zone)));
+              expect(elsewhere).toBe(false);
+            }
+          }
+          for (const one of alone) expect(one.until).toBeGreaterThan(table.now);
+          if (free.length > 0) table.do(free[pick % free.length]!);
+          else if (changes !== null) expect(changes).toBeGreaterThan(table.now);
+          table.now += wait * MIN;
+        }
+      }),
+      { numRuns: 10, seed: 15 },
+    );
+  });
+
+  test("goes on to the end when one does what is offered and waits as it is told to", () => {
+    const table = new Table().add("pot", dottedPot()).add("pebble", pebble({ decoration: DOTS }));
+    for (let n = 0; n < 200; n += 1) {
+      const { now: free, changes } = table.bench;
+      if (free[0]) table.do(free[0]);
+      else if (changes === null) break;
+      else table.now = changes;
+    }
+    const { now: free, alone, hardening } = table.bench;
+    expect([free.length, alone.length, hardening.length]).toEqual([0, 0, 0]);
+    for (const { work, done } of table.pieces.values()) expect(work.tasks.every((task) => done.has(task.id))).toBe(true);
+  });
+
+  test("what is found tacky is left alone for longer, its other places too", () => {
+    const table = new Table().add("pot", dottedPot());
+    const first = table.pieces.get("pot")!;
+    const primed = first.work.tasks.find(({ stepId }) => stepId.includes(".prime."))!;
+    table.pieces.set("pot", { ...first, done: new Map(first.work.tasks.slice(0, first.work.tasks.indexOf(primed) + 1).map((task) => [task.id, START])) });
+    table.now = START + 300 * MIN;
+    expect(table.bench.alone.flatMap(({ wet }) => wet)).toEqual([]);
+    table.pieces.set("pot", { ...table.pieces.get("pot")!, tacky: new Map([[primed.id, START + 299 * MIN]]) });
+    expect(table.bench.alone[0]?.wet).toContain(primed.zones[0]);
+  });
+
+  test("a piece that is to be put right shows nothing else", () => {
+    const table = new Table().add("pebble", pebble({ decoration: DOTS }), { spoilt: START + 20 * MIN });
+    expect(table.bench.now).toEqual([]);
+    expect(table.bench.alone.map(({ until, then }) => [until, then])).toEqual([[START + 20 * MIN, null]]);
+  });
+});
+
+test("what is nearly due goes before what has time; what hands are on goes before both", () => {
+  const table = new Table().add("later", pebble()).add("soon", pebble(), { due: START + 2 * 24 * 60 * MIN });
+  expect(table.bench.now[0]?.piece).toBe("soon");
+  const later = table.pieces.get("later")!;
+  const [task] = later.work.tasks;
+  const started = coatEvents(later.shown, task!).map((event) => record({ ...event, kind: "started", at: new Date(START).toISOString() }));
+  table.pieces.set("later", { ...later, progress: started });
+  expect(table.bench.now[0]?.piece).toBe("later");
+});
+
+function record(of: Partial<ProgressRecord>): ProgressRecord {
+  return { id: "p" as ProgressId, rev: 1, pieceId: "x" as PieceId, planId: "x" as PlanId, ...of } as ProgressRecord;
+}
+
+describe("a batch", () => {
+  const table = new Table().add("batch", pebble({ count: 12 }));
+  const { shown, work } = table.pieces.get("batch")!;
+  const [task] = work.tasks;
+  const at = (min: number, pieces?: number, kind: ProgressRecord["kind"] = "started") =>
+    coatEvents(shown, task!).map((event) =>
+      record({ ...event, kind, at: new Date(START + min * MIN).toISOString(), ...(pieces === undefined ? {} : { pieces }) }),
+    );
+
+  test("counts from what was noted: each piece dries from its own end on; one counted too many is taken off again", () => {
+    const begun = begunOf([...at(0, 0), ...at(3, 1), ...at(7, 3), ...at(8, 2), ...at(11, 3)], [task!])!;
+    expect([begun.at, begun.ends]).toEqual([START, [START + 3 * MIN, START + 7 * MIN, START + 11 * MIN]]);
+    expect(begunOf([...at(0, 0), ...at(5, undefined, "done")], [task!])).toBeNull();
+  });
+
+  test("the first may be turned while the last is wet", () => {
+    const ends = [0, 3, 6].map((min) => START + min * MIN);
+    expect(batchClock(ends, 10, START + 12 * MIN)).toEqual({ dry: 1, next: START + 13 * MIN, last: START + 16 * MIN });
+    expect(batchClock(ends, 10, START + 16 * MIN)).toEqual({ dry: 3, next: null, last: null });
+  });
+});

@@ -1,0 +1,63 @@
+import { plainZone } from "../../catalogue/vocabulary";
+import type { ZoneId } from "../../catalogue/vocabulary";
+import type { Step } from "../../coating/model/step";
+import type { Task } from "../../coating/facts/task";
+import { clocksFrom, waitedFrom } from "../../schedule/drying-clock";
+import { MS_PER_MIN } from "../../schedule/free-hours";
+import { leftWaiting } from "../actual";
+import type { BenchPiece } from "./bench-piece";
+
+/** A film on a piece that must not be touched yet. */
+export interface WetFilm {
+  readonly task: Task;
+  readonly step: Step;
+  readonly zones: readonly ZoneId[];
+  /** Instants, ms, at which it is dry to the touch: usual and careful. */
+  readonly until: number;
+  readonly untilCareful: number;
+}
+
+/** Parts of a piece that lie on the table by themselves. */
+const APART: ReadonlySet<string> = new Set(["saucer", "lid", "parts"]);
+
+/** What a zone is taken in the hand with: the piece itself, or a part of it. */
+function bodyOfZone(zone: ZoneId): string {
+  const plain = plainZone(zone);
+  return APART.has(plain) ? plain : "piece";
+}
+
+/**
+ * Films of a piece that are wet, the one that dries last first.
+ *
+ * @param now instant, ms
+ * @param timeZone where the piece dries, IANA name
+ */
+export function wetFilms({ shown, work, done, tacky }: BenchPiece, now: number, timeZone: string): readonly WetFilm[] {
+  const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step] as const));
+  const [clock, careful] = [false, true].map((slow) => clocksFrom(now, timeZone, slow)) as [ReturnType<typeof clocksFrom>, ReturnType<typeof clocksFrom>];
+  return work.tasks
+    .flatMap((task): WetFilm[] => {
+      const [end, step] = [done.get(task.id), steps.get(task.stepId)];
+      if (end === undefined || !step?.typical || !step.cautious) return [];
+      const by = work.tasks.flatMap(({ after }) => after).find((edge) => edge.task === task.id && edge.film !== undefined)?.by;
+      const dry = (min: number, clocks: typeof clock) => waitedFrom(end, min * MS_PER_MIN, clocks(by, work.room));
+      const found = tacky.get(task.id);
+      const again = found === undefined || found < end ? 0 : end + leftWaiting((found - end) / MS_PER_MIN, step.typical.touchDry) * MS_PER_MIN;
+      const until = Math.max(again, dry(step.typical.touchDry, clock));
+      if (until <= now) return [];
+      return [{ task, step, zones: task.zones, until, untilCareful: Math.max(until, dry(step.cautious.touchDry, careful)) }];
+    })
+    .sort((one, other) => other.until - one.until);
+}
+
+/**
+ * Wet films in the way of a hand that works elsewhere on the same body: it would have to be held by them. Of its own places the waits of the plan
+ * say when a film may be worked over.
+ *
+ * @param zones where the hand works
+ */
+export function wetBeside(zones: readonly ZoneId[], films: readonly WetFilm[]): readonly WetFilm[] {
+  const own = new Set(zones.map(plainZone));
+  const bodies = new Set(zones.map(bodyOfZone));
+  return films.filter((film) => film.zones.some((zone) => bodies.has(bodyOfZone(zone))) && !film.zones.some((zone) => own.has(plainZone(zone))));
+}

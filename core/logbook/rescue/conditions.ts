@@ -1,0 +1,27 @@
+import type { Spot, Wetness } from "./spot";
+
+/** Standings of remedies. */
+export const PRACTICE = { kind: "common-practice" } as const;
+export const MEMORY = { kind: "memory" } as const;
+
+/** A colour that is not fired yet, or is by now: no water near it. */
+export const isKiln = ({ binder, material }: Spot): boolean => binder === "mineral" && material === "ceramic-bisque";
+/** Two parts that harden by themselves. */
+export const isResin = ({ binder }: Spot): boolean => binder === "epoxy";
+/** Water, or what takes it off, may come near it. */
+export const mayWipe = (spot: Spot): boolean => !spot.groundMoves && !isKiln(spot) && !isResin(spot);
+/** Nothing is drawn into it. */
+export const isSlick = ({ material }: Spot): boolean => material === "glass" || material === "ceramic-glazed";
+/** Paper may go over it: a film that is sound, and nothing beneath that may hold lead. */
+export const maySand = (spot: Spot): boolean => !spot.suspect && !isKiln(spot) && !(isSlick(spot) && spot.bare);
+/** Unfired paint is never laid over what was in the kiln. */
+export const mayPaintOver = (spot: Spot): boolean => !(spot.wetness === "heated" && isKiln(spot));
+/** Dry to the touch, and hard right through. */
+export const DRY: readonly Wetness[] = ["dry", "hard"];
+/** Only a film that is hard right through is sanded. */
+export const SANDED: readonly Wetness[] = ["hard"];
+
+/** Nothing lies on it yet: what goes over it goes on top. */
+export const isTopmost = ({ above }: Spot): boolean => above.length === 0;
+/** One coat more of it may go over. */
+export const takesCoat = (spot: Spot): boolean => mayPaintOver(spot) && isTopmost(spot);
