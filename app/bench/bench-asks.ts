@@ -44,8 +44,10 @@ export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | n
 }
 
 /** That hands are on a go, and how many pieces of the batch have it. */
-export function startedAsk({ shown, followed }: OnBench, tasks: readonly Task[], pieces: number, at: number): PlanAsk {
-  const coats = tasks.flatMap((task) => coatEvents(shown, task)).map((coat) => ({ ...coat, pieces }));
+export function startedAsk({ shown, followed, count }: OnBench, tasks: readonly Task[], pieces: number, at: number): PlanAsk {
+  const coats = tasks
+    .flatMap((task) => coatEvents(shown, task))
+    .map(({ jarMl, ...coat }) => ({ ...coat, pieces, ...(jarMl === undefined ? {} : { jarMl: (jarMl * pieces) / count }) }));
   return { intent: "started", followed, coats, at: iso(at) };
 }
 

@@ -4,9 +4,14 @@ import type { LeftAlone } from "#core/logbook/bench/bench";
 import { coatWords, stepTitle, zoneNames } from "~/components/words";
 import type { OnBench } from "./bench-loaded.client";
 
+/** Which coat of it, or which half: "coat 1 of 2"; "" where there is only one. */
+export function goCoat({ act, coat, half }: Go): string {
+  return coatWords(coat, half, act.step.coats);
+}
+
 /** What is done, in the painter's words, one coat of it: "Base colour: Harbour navy, coat 1 of 2". */
-export function goTitle({ act, coat, half }: Go, menu: Menu): string {
-  return [stepTitle(act.step, menu, false), coatWords(coat, half, act.step.coats)].filter(Boolean).join(", ");
+export function goTitle(go: Go, menu: Menu): string {
+  return [stepTitle(go.act.step, menu, false), goCoat(go)].filter(Boolean).join(", ");
 }
 
 /** Where it is done: "all over", "rim and saucer". */

@@ -3,8 +3,9 @@ import { Check, X } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import type { Change } from "#core/coating/model/change";
+import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
-import { CUT_GRADES, GOOD_GRADE } from "#core/logbook/inspections/inspection";
+import { CUT_GRADES, cutSpacingMm, GOOD_GRADE } from "#core/logbook/inspections/inspection";
 import type { Inspection, InspectionKind } from "#core/logbook/inspections/inspection";
 import { inspectionsAfter, proposalFor } from "#core/logbook/inspections/inspect";
 import type { Proposal } from "#core/logbook/inspections/inspect";
@@ -17,12 +18,35 @@ export interface Found {
   readonly grade?: number;
 }
 
+/** Coats that are cut through. */
+export interface CutStack {
+  readonly dryMicrons: number;
+  /** On wood, gypsum, bisque. */
+  readonly soft: boolean;
+}
+
+const SOFT: ReadonlySet<string> = new Set(["gypsum-cast", "ceramic-bisque", "terracotta", "wood-softwood", "wood-board", "wood-hardwood"]);
+
+/** All coats of a place, as they are cut through. */
+export function stackOf({ zones }: Pick<Candidate, "zones">, zone: ZoneId, material: string): CutStack {
+  const steps = zones.find((one) => one.zone === zone)?.steps ?? [];
+  return { dryMicrons: steps.reduce((sum, { dryMicrons, coats, marks }) => sum + (marks ? 0 : (dryMicrons ?? 0) * coats), 0), soft: SOFT.has(material) };
+}
+
+function cutWords({ dryMicrons, soft }: CutStack): string {
+  const mm = cutSpacingMm(dryMicrons, soft);
+  return mm === null ? "These coats are too thick for it: cut an X of two lines, 4 cm long, in place of the squares." : `Lines ${mm} mm apart.`;
+}
+
 interface Props {
   /** The film that is looked at. */
   readonly step: Step;
   readonly zone: ZoneId;
   /** It is hard right through. */
   readonly hard: boolean;
+  readonly title?: string;
+  /** All coats of the place, where they may be cut. */
+  readonly stack?: CutStack;
   readonly note: (found: Found) => void;
   readonly apply: (changes: readonly Change[]) => void;
   /** It has to be left for longer. */
@@ -32,7 +56,7 @@ interface Props {
 }
 
 /** Ways to see whether a stage is right before the next one covers it; what fails proposes what to do. */
-export function Inspect({ step, zone, hard, note, apply, wait, rescue }: Props) {
+export function Inspect({ step, zone, hard, title = "Look before you cover it", stack, note, apply, wait, rescue }: Props) {
   const all = inspectionsAfter(step, hard);
   const [found, setFound] = useState<Found | null>(null);
   if (all.length === 0) return null;
@@ -43,11 +67,13 @@ export function Inspect({ step, zone, hard, note, apply, wait, rescue }: Props) 
   const proposal = found && !found.passed ? proposalFor(found.kind, step, zone, CATALOGUE) : null;
   return (
     <details className="mt-4">
-      <summary className="w-fit min-h-[44px] py-2 underline">Look before you cover it ({all.map(({ name }) => name.toLowerCase()).join(", ")})</summary>
+      <summary className="w-fit min-h-[44px] py-2 underline">
+        {title} ({all.map(({ name }) => name.toLowerCase()).join(", ")})
+      </summary>
       <ul className="mt-1 grid gap-3">
         {all.map((one) => (
           <li key={one.id} className="border-t border-dashed border-line pt-2">
-            <One inspection={one} find={find} />
+            <One inspection={one} stack={stack} find={find} />
           </li>
         ))}
       </ul>
@@ -61,14 +87,14 @@ export function Inspect({ step, zone, hard, note, apply, wait, rescue }: Props) 
   );
 }
 
-function One({ inspection: { id, name, how, good, bad }, find }: { inspection: Inspection; find: (found: Found) => void }) {
+function One({ inspection: { id, name, how, good, bad }, stack, find }: { inspection: Inspection; stack: CutStack | undefined; find: (found: Found) => void }) {
   return (
     <>
       <p>
         <strong>{name}.</strong> {how}
       </p>
       <p className="text-soft">
-        Good: {good}. Not good: {bad}.
+        Good: {good}. Not good: {bad}.{id === "tape" && stack && ` ${cutWords(stack)}`}
       </p>
       {id === "tape" ? (
         <div className="mt-1 flex flex-wrap gap-2" role="group" aria-label="Which of these does it look like?">

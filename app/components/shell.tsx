@@ -10,6 +10,7 @@ import type * as PaletteModuleType from "./palette";
 import { NAMES_KEY } from "./names-key";
 import { SkipLinks, skipTo } from "./skip-links";
 import { useFocusKept } from "./use-focus-kept";
+import { useCalls } from "~/bench/use-calls";
 import { useAppContext } from "./app-context";
 
 type PaletteModule = typeof PaletteModuleType;
@@ -223,6 +224,7 @@ export function Shell({ renewed, children }: { renewed: (() => void) | null; chi
   useKeys(setShowing);
   useFocusOnPage();
   useFocusKept();
+  useCalls();
   const palette = usePalette(showing === "palette");
   return (
     <>

@@ -11,7 +11,7 @@ import { coatEvents } from "#core/logbook/coat-events";
 import { timeZoneHere } from "~/components/time-zone";
 import { dateWork } from "#core/schedule/date-work";
 import { dateOf, dayLater, usualHours } from "#core/schedule/free-hours";
-import { checksAtHand, runCommand } from "~/store/command";
+import { checksAtHand, runCommand, storesWith } from "~/store/command";
 import type { By } from "~/store/command";
 import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
@@ -159,7 +159,7 @@ export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
     db,
     "removing the Tern Point notebook",
     "everything",
-    ["pieces", "plans", "progress", "photos", "shelf", "tools", "rooms"],
+    [...storesWith("pieces"), "shelf", "tools", "rooms"],
     async (recorder) => {
       for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
       for (const { id } of await recorder.all("shelf")) if (isOfTernPoint(id)) await recorder.remove("shelf", id);

@@ -6,7 +6,7 @@ import type { Pictures } from "#core/formats/notebook-file";
 import { withPatternLayers } from "#core/marking/solve-piece";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
-import { runCommand } from "./command";
+import { runCommand, storesWith } from "./command";
 import type { Recorder } from "./command";
 import type { Database } from "./database";
 
@@ -187,13 +187,13 @@ export function importBundle(db: Database, read: Bundle, { label = "bringing the
  * @returns its records as they stand, for a file; null when it is not here
  */
 export function setAside(db: Database, id: string): Promise<BundleFile | null> {
-  return runCommand(db, "setting a piece aside", `pieces/${id}`, ["pieces", "plans", "progress", "photos"], async (recorder) => {
+  return runCommand(db, "setting a piece aside", `pieces/${id}`, storesWith("pieces"), async (recorder) => {
     const piece = await recorder.get("pieces", id);
-    const [plans, progress] = [await recorder.of("plans", "byPiece", id), await recorder.of("progress", "byPiece", id)];
-    const photos = await recorder.of("photos", "byPiece", id);
     if (!piece) return null;
+    const own: Record<string, readonly unknown[]> = {};
+    for (const store of storesWith("pieces").slice(1)) own[store] = await recorder.of(store, "byPiece", id);
     await recorder.removeWhole("pieces", id);
-    return fileOf({ ...writeBundle({}), pieces: [piece], plans, progress, photos });
+    return fileOf({ ...writeBundle({}), ...own, pieces: [piece] });
   });
 }
 

@@ -56,6 +56,11 @@ export function ownedBy(store: string): readonly (typeof DEFINITIONS)[number][] 
   return DEFINITIONS.filter((one) => one.owner?.store === store);
 }
 
+/** The stores a record of one is removed from with all that belongs to it. */
+export function storesWith(store: StoreName): readonly StoreName[] {
+  return [store, ...ownedBy(store).flatMap(({ name }) => storesWith(name as StoreName))];
+}
+
 /** Reads and writes inside one transaction, and remembers every record as it was. */
 export class Recorder {
   private readonly touched = new Map<string, Entry>();

@@ -9,7 +9,7 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import { withPatternLayers } from "#core/marking/solve-piece";
 import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
-import { runCommand } from "./command";
+import { runCommand, storesWith } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
@@ -226,7 +226,7 @@ export function removePiece(
     db,
     `removing ${name}`,
     ofPiece(id),
-    ["pieces", "plans", "progress", "photos"],
+    storesWith("pieces"),
     async (recorder) => {
       const piece = await recorder.get("pieces", id);
       const plans = await recorder.of("plans", "byPiece", id);

@@ -93,7 +93,7 @@ describe("in the middle of a half-painted piece", () => {
     const tasks = workFor(bench.piece, shown!, CATALOGUE).tasks;
     const dots = tasks.find((task) => task.stepId.includes(".decorate."))!;
     const before = tasks.filter((task) => !task.stepId.includes(".isolate.") && !task.stepId.includes(".prime.")).slice(0, tasks.indexOf(dots));
-    for (const task of before) bench["record"]("done", coatEvents(shown!, task));
+    for (const task of before) bench.record("done", coatEvents(shown!, task));
     expect(bench.open().map((step) => step.role)).not.toContain("prime");
     expect(missing(bench)).toEqual([]);
   });

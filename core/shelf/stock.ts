@@ -3,7 +3,7 @@ import type { ProgressRecord } from "../logbook/progress";
 
 type Laid = Pick<ProgressRecord, "pieceId" | "zone" | "stepId" | "coat" | "half" | "kind" | "at" | "jarMl" | "act">;
 
-const OUT_OF_JAR: ReadonlySet<ProgressRecord["kind"]> = new Set(["done", "tacky"]);
+const OUT_OF_JAR: ReadonlySet<ProgressRecord["kind"]> = new Set(["started", "done", "tacky"]);
 
 /**
  * Paint taken out of each jar since an instant of its own, folded from what was laid. A coat that was ruined has used its paint; one that was noted by
@@ -14,16 +14,18 @@ const OUT_OF_JAR: ReadonlySet<ProgressRecord["kind"]> = new Set(["done", "tacky"
  */
 export function usedSince(progress: readonly Laid[], since: ReadonlyMap<string, string>): ReadonlyMap<string, number> {
   const used = new Map<string, number>();
-  const laid = new Map<string, { readonly jar: string; readonly ml: number }>();
+  const laid = new Map<string, { readonly jar: string; readonly ml: number; readonly whole: boolean }>();
   const add = (jar: string, ml: number) => used.set(jar, Math.max(0, (used.get(jar) ?? 0) + ml));
   for (const one of [...progress].sort((a, b) => a.at.localeCompare(b.at))) {
     const coat = [one.pieceId, one.zone, one.stepId, one.coat, one.half ?? ""].join("/");
     const before = laid.get(coat);
     if (OUT_OF_JAR.has(one.kind)) {
       const { ownProduct } = one.act;
-      if (before || ownProduct === undefined || one.jarMl === undefined || one.at <= (since.get(ownProduct) ?? "")) continue;
-      laid.set(coat, { jar: ownProduct, ml: one.jarMl });
-      add(ownProduct, one.jarMl);
+      const whole = one.kind !== "started";
+      if (before?.whole || ownProduct === undefined || one.jarMl === undefined || one.at <= (since.get(ownProduct) ?? "")) continue;
+      laid.set(coat, { jar: ownProduct, ml: one.jarMl, whole });
+      // Of a batch under way it took the pieces that have it; the rest when all of them do.
+      add(ownProduct, one.jarMl - (before?.jar === ownProduct ? before.ml : 0));
     } else if (one.kind === "removed" || one.kind === "ruined") {
       if (before && one.kind === "removed") add(before.jar, -before.ml);
       laid.delete(coat);

@@ -62,7 +62,7 @@ test("single keys can be switched off; the others go on", async () => {
   await open(page, "/settings");
   await page.getByRole("checkbox", { name: /^Single keys do things/ }).click();
   await allSaved(page);
-  await open(page, "/");
+  await open(page, "/pieces");
   await page.locator("#page").focus();
   await page.keyboard.press("n");
   await page.keyboard.press("3");

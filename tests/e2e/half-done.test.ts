@@ -113,7 +113,7 @@ test("Back finds the plan as it was left: the opened step is open still", async 
   await page.goBack();
   await planReady(page);
   expect(await panel.innerText()).toBe(opened);
-  await open(page, "/");
+  await open(page, "/pieces");
 });
 
 test.each([

@@ -92,7 +92,7 @@ describe("the notebook's list", () => {
 describe("by keyboard only", () => {
   test("three facts, a plan, a change, and away again", async () => {
     const { page } = await newNotebook();
-    await open(page, "/");
+    await open(page, "/pieces");
     const press = async (until: () => Promise<boolean>, key = "Tab", most = 80) => {
       for (let count = 0; count < most; count += 1) {
         if (await until()) return;

@@ -34,7 +34,7 @@ describe("many of them", () => {
     await more();
     await page.getByRole("button", { name: "Put it away" }).click();
     await allSaved(page);
-    await open(page, "/");
+    await open(page, "/pieces");
     const names = page.locator("main li .font-display");
     await page.getByText("2 of 3 pieces").waitFor();
     expect(await names.allInnerTexts()).toEqual(["Smooth pebble with dots", "Twin stone"]);
@@ -54,7 +54,7 @@ describe("many of them", () => {
     await more();
     await page.getByRole("button", { name: "Bring it out again" }).click();
     await allSaved(page);
-    await open(page, "/");
+    await open(page, "/pieces");
     await choose(page, "Set", "Terrace");
     await page.getByRole("link", { name: /^Make “Terrace” together/ }).click();
     const work = page.getByRole("list", { name: "The work on the set, in its order" });
@@ -76,7 +76,7 @@ describe("many of them", () => {
     expect(await row.getByText("done: ").count()).toBe(0);
     await page.setViewportSize({ width: 390, height: 800 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-    await open(page, "/");
+    await open(page, "/pieces");
     await page.getByRole("button", { name: "Choose several" }).click();
     await page.getByRole("checkbox", { name: "Choose Twin stone" }).check();
     await page.getByRole("checkbox", { name: /^Choose Terracotta/ }).check();
@@ -87,7 +87,7 @@ describe("many of them", () => {
     await page.goto("about:blank");
     await open(page, "/sets/For%20the%20windows");
     for (const name of [/Twin stone/, /Terracotta/]) await page.locator("main ul .chip").filter({ hasText: name }).waitFor();
-    await open(page, "/");
+    await open(page, "/pieces");
     await page.getByText("Look through them").click();
     await page.getByLabel("Look for").fill("terracotta");
     await page.getByText("1 of 3 pieces").waitFor();

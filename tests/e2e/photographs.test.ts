@@ -135,7 +135,7 @@ test("a file carries photographs; brought into an empty notebook they are there 
   await open(fresh, "/settings");
   await fresh.getByLabel("Notebook file").setInputFiles({ name: whole.name, mimeType: "application/zip", buffer: whole.bytes });
   await fresh.getByText("1 piece brought in.").waitFor();
-  await open(fresh, "/");
+  await open(fresh, "/pieces");
   await fresh.locator("a[href^='/pieces/'] img").click();
   await planReady(fresh);
   await shown(fresh).first().click();

@@ -9,7 +9,7 @@ describe("first visit", () => {
   test("an empty notebook says what to do, and every page is axe clean in both themes and at 390 px", async () => {
     for (const options of [{}, { colorScheme: "dark" as const }, { viewport: { width: 390, height: 800 } }]) {
       const { page } = await newNotebook(options);
-      await open(page, "/");
+      await open(page, "/pieces");
       await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
       await axeClean(page);
       for (const path of ["/pieces/new", "/settings"]) {

@@ -15,7 +15,7 @@ test("a browser that keeps nothing says so, the choices stand, and once it keeps
       return opening.apply(this, args);
     };
   });
-  await open(page, "/");
+  await open(page, "/pieces");
   await page.getByRole("alert").getByText("Your notebook does not open in this browser").waitFor();
   await open(page, "/settings");
   await page.getByRole("alert").getByText("Your notebook does not open in this browser").waitFor();

@@ -148,7 +148,7 @@ test("what was removed is told, and brought back after a reload, whatever was do
   await removePiece(page);
   await page.locator("[data-told]").getByText("Removed: Glazed ceramic mug.").waitFor();
   await plan(page, { material: "Terracotta", uses: ["On show indoors"] });
-  await open(page, "/");
+  await open(page, "/pieces");
   await page.getByText("Lately removed (1)").click();
   await axeClean(page);
   await page.getByRole("button", { name: "Bring back Glazed ceramic mug" }).click();
@@ -195,7 +195,7 @@ test("a damaged record costs itself: the list stands, the piece can be set aside
   expect(JSON.parse(await contentOf(file)).aside.map((one: { store: string }) => one.store)).toEqual(["pieces", "pieces", "hours"]);
   await page.getByRole("button", { name: "Begin it anew" }).click();
   await page.getByLabel("Monday, from").waitFor();
-  await open(page, "/");
+  await open(page, "/pieces");
   await page.locator("main .font-display").getByText("Glazed ceramic mug").waitFor();
   await page.getByText("This piece cannot be shown. Open it to set it aside.").nth(1).waitFor();
   for (const id of ["damaged00001", "damaged00002"]) {

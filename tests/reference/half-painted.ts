@@ -42,7 +42,7 @@ export class Bench {
     return planOnBody(this.piece, this.keeping, this.progress, CATALOGUE, plan);
   }
 
-  private record(kind: ProgressKind, events: ReturnType<typeof coatEvents>): void {
+  record(kind: ProgressKind, events: ReturnType<typeof coatEvents>): void {
     this.clock += HOUR;
     const at = new Date(this.clock).toISOString();
     const made = events.map((event): ProgressRecord => ({

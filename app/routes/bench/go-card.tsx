@@ -7,13 +7,13 @@ import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
 import { workableMin } from "#core/drying/film-drying";
 import { sayDuration } from "#core/units/duration";
-import { actPlaces, goTitle } from "~/bench/bench-words";
+import { actPlaces, goCoat } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
 import { useAppContext } from "~/components/app-context";
 import { ColourChip } from "~/components/colour-chip";
 import { extentText, saySize } from "~/components/extent-words";
 import { sayClock } from "~/components/time-words";
-import { zoneNames } from "~/components/words";
+import { stepTitle, zoneNames } from "~/components/words";
 import { Pour } from "~/piece/pouring";
 
 interface Props {
@@ -41,13 +41,19 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
         {piece.count > 1 && <span className="text-soft"> × {piece.count}</span>}
         <span className="text-soft"> · {actPlaces(go, piece)}</span>
       </p>
-      <h2 className="mt-1 text-3xl sm:text-4xl" data-go={go.id}>
-        {goTitle(go, menu)}{" "}
+      <h2 className="mt-1 text-4xl sm:text-5xl" data-go={go.id}>
+        {stepTitle(step, menu, false)}{" "}
         {go.act.colours.map((colour) => (
           <span key={colour} className="mr-1">
             <ColourChip colour={colour} sheen={step.sheen} size={30} />
           </span>
         ))}
+        {goCoat(go) !== "" && (
+          <>
+            {" "}
+            <span className="block text-2xl first-letter:uppercase">{goCoat(go)}</span>
+          </>
+        )}
       </h2>
       <div className="mt-3 grid gap-1 text-lg">
         {step.jarMl !== null && step.jarMl > 0 && (

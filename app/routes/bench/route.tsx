@@ -31,6 +31,7 @@ import { EmptyBench, NotBegun } from "./empty";
 import { MeanwhileList } from "./meanwhile-list";
 import { NowCard } from "./now-card";
 import { OtherGoes } from "./other-goes";
+import { SomethingElse } from "./something-else";
 import { TellMe } from "./tell-me";
 import { Timers } from "./timers";
 import { ToPutRight } from "./to-put-right";
@@ -178,6 +179,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
             .
           </p>
         )}
+        {pieces.length > 0 && <SomethingElse pieces={pieces} />}
         <NotBegun off={off} />
       </div>
       <aside className="min-w-0" aria-label="Wet, and waited for">

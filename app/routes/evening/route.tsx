@@ -78,14 +78,14 @@ function Told({ pieces, loaded, laid }: { pieces: readonly OnBench[]; loaded: Ro
     <div className="mt-3 grid gap-6 lg:grid-cols-2">
       <div className="grid content-start gap-6">
         <Done done={done} pieces={byId} />
+        <Awaited of={laid} waiting={<p className="text-soft">Looking what tomorrow wants…</p>}>
+          {(laidOut) => <Next laid={laidOut} now={now} />}
+        </Awaited>
         <Clearing up={clearingUp(done, CATALOGUE)} any={done.length > 0} />
       </div>
       <div className="grid content-start gap-6">
         <Drying bench={bench} pieces={byId} now={now} />
         <Morning bench={benchOf(pieces, morning)} pieces={byId} morning={morning} now={now} />
-        <Awaited of={laid} waiting={<p className="text-soft">Looking what tomorrow wants…</p>}>
-          {(laidOut) => <Next laid={laidOut} now={now} />}
-        </Awaited>
       </div>
     </div>
   );

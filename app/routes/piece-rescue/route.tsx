@@ -14,6 +14,7 @@ import type { Wetness } from "#core/logbook/rescue/spot";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { askOf } from "~/actions/use-ask";
 import { actionOf } from "~/bench/bench-asks";
+import { Inspect, stackOf } from "~/bench/inspect";
 import { MishapPicture } from "~/bench/mishap-picture";
 import { setTimerTo } from "~/bench/timer-asks";
 import { useAppContext } from "~/components/app-context";
@@ -163,6 +164,27 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
             </div>
           </fieldset>
         )}
+        <Inspect
+          key={keyOf(band)}
+          step={band.step}
+          zone={band.zone}
+          hard={spot.wetness === "hard" || spot.wetness === "heated"}
+          title="Or see whether it holds"
+          stack={stackOf(shown, band.zone, record.piece.material)}
+          note={(found) => ask({ intent: "inspected", zone: band.zone, stepId: band.step.id, at: new Date().toISOString(), ...found })}
+          apply={(edits) => followed && ask({ intent: "edit", followed, edits })}
+          wait={() =>
+            followed &&
+            ask({
+              intent: "put-right",
+              followed,
+              rewriting: rewritingOf({ kind: "wait" }, spot, shown, body, CATALOGUE),
+              timer: null,
+              at: new Date().toISOString(),
+            })
+          }
+          rescue={(what) => set("what", what)}
+        />
         {spot.wetness === "heated" && <p>It has been {shown.route === "kiln" ? "fired" : "baked"} since: what is on it stays, or is shaved off.</p>}
       </div>
       <div>

@@ -64,7 +64,14 @@ export const MISHAPS: readonly Mishap[] = [
     remedies: ["push", "redot", "top-dot"],
   },
   { id: "short-swipe", name: "A swipe that is too short", looks: "its tail is missing", roles: MARKS, fits: isStroke, remedies: ["reload", "redot", "accent"] },
-  { id: "too-dark", name: "Too much dark in a swirl", looks: "it goes to mud", roles: COLOURS, remedies: ["base-back", "one-more", "accent", "refill"] },
+  {
+    id: "too-dark",
+    name: "Too much dark in a swirl",
+    looks: "it goes to mud",
+    roles: COLOURS,
+    fits: ({ step }) => ["blended", "swirled"].includes(step.technique ?? ""),
+    remedies: ["base-back", "one-more", "accent", "refill"],
+  },
   { id: "outline-thick", name: "An outline has swallowed a thin shape", looks: "more line than shape", roles: MARKS, remedies: ["lift", "inside", "erase"] },
   { id: "slumps", name: "The paint slumps or runs out", looks: "flat marks with soft edges", roles: MARKS, remedies: ["wipe-all", "refill", "redot", "erase"] },
   {

@@ -143,7 +143,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     worse: ["sanding or scraping it"],
     min: [3, 10],
     effect: { kind: "one-more" },
-    fits: (spot) => spot.suspect && takesCoat(spot),
+    fits: (spot) => spot.suspect,
     provenance: PRACTICE,
   },
   {

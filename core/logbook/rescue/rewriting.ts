@@ -101,7 +101,8 @@ export function rewritingOf(effect: Effect, spot: Spot, shown: Candidate, body: 
       return { ...NOTHING, ruined: all, changes: ground ? [oneMore(zone, ground, ground)] : [] };
     }
     case "one-more":
-      return { ...NOTHING, changes: [oneMore(zone, step, top)] };
+      // What lies on it already stays: the coat goes over all of it.
+      return { ...NOTHING, changes: [top === step ? oneMore(zone, step, top) : { op: "add", zone, at: { after: top.id }, step: again(step) }] };
     case "block":
       return {
         ...NOTHING,
