@@ -45,6 +45,8 @@ interface Props {
   /** It is hard right through. */
   readonly hard: boolean;
   readonly title?: string;
+  /** The last band on the same place, where that is another. */
+  readonly top?: Step;
   /** All coats of the place, where they may be cut. */
   readonly stack?: CutStack;
   readonly note: (found: Found) => void;
@@ -56,7 +58,7 @@ interface Props {
 }
 
 /** Ways to see whether a stage is right before the next one covers it; what fails proposes what to do. */
-export function Inspect({ step, zone, hard, title = "Look before you cover it", stack, note, apply, wait, rescue }: Props) {
+export function Inspect({ step, zone, hard, title = "Look before you cover it", top = step, stack, note, apply, wait, rescue }: Props) {
   const all = inspectionsAfter(step, hard);
   const [found, setFound] = useState<Found | null>(null);
   if (all.length === 0) return null;
@@ -64,7 +66,7 @@ export function Inspect({ step, zone, hard, title = "Look before you cover it", 
     note(one);
     setFound(one);
   };
-  const proposal = found && !found.passed ? proposalFor(found.kind, step, zone, CATALOGUE) : null;
+  const proposal = found && !found.passed ? proposalFor(found.kind, step, zone, CATALOGUE, top) : null;
   return (
     <details className="mt-4">
       <summary className="w-fit min-h-[44px] py-2 underline">

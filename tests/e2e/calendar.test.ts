@@ -47,7 +47,7 @@ async function onTable(due: string, options: Parameters<typeof newNotebook>[0] =
   await page.getByText("3 pieces brought in.").waitFor();
   await allSaved(page);
   // From the list, which is left while its cards are still being worked out.
-  await page.goto(`${URL_BASE}/`);
+  await page.goto(`${URL_BASE}/pieces`);
   await page.getByRole("link", { name: "Calendar" }).click();
   await settled(page);
   return page;

@@ -69,5 +69,5 @@ test("single keys can be switched off; the others go on", async () => {
   await page.keyboard.press("?");
   await page.keyboard.press("Control+k");
   await page.getByRole("dialog").waitFor();
-  expect([page.url(), await page.getByRole("dialog").count()]).toEqual([`${URL_BASE}/`, 1]);
+  expect([page.url(), await page.getByRole("dialog").count()]).toEqual([`${URL_BASE}/pieces`, 1]);
 });

@@ -83,7 +83,7 @@ describe("the notebook's list", () => {
     await page.getByText("Tea mug for Tern Point").click();
     await planReady(page);
     await removePiece(page);
-    await page.waitForURL(`${URL_BASE}/`);
+    await page.waitForURL(`${URL_BASE}/pieces`);
     await names.first().waitFor();
     expect(await names.allInnerTexts()).toEqual(["Smooth pebble"]);
   });

@@ -181,10 +181,10 @@ describe("everywhere", () => {
     await page.keyboard.press("Escape");
     await page.getByRole("dialog", { name: "Keys" }).waitFor({ state: "detached" });
     await page.locator("#page").focus();
-    await page.keyboard.press("1");
+    await page.keyboard.press("2");
     await page.getByRole("heading", { name: "Pieces" }).waitFor();
     await page.locator("#page").focus();
-    await page.keyboard.press("5");
+    await page.keyboard.press("6");
     // A digit in a box is meant for the box.
     await page.getByLabel("How you sign").press("1");
     expect(await page.getByLabel("How you sign").inputValue()).toBe("1");

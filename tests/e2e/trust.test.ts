@@ -206,7 +206,7 @@ test("a damaged record costs itself: the list stands, the piece can be set aside
     await page.keyboard.press("Escape");
     const [aside] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Set this piece aside, as a file" }).click()]);
     expect(JSON.parse(await contentOf(aside)).pieces[0].id).toBe(id);
-    await page.waitForURL(`${URL_BASE}/`);
+    await page.waitForURL(`${URL_BASE}/pieces`);
   }
   expect((await kept(page, "pieces")).map((one) => one.piece.name)).toEqual(["Glazed ceramic mug"]);
   allowComplaints(/Cannot read|null|undefined|planner|error/i);

@@ -69,7 +69,7 @@ export async function walk(browser: Browser, url: string, seed: number, actions 
     await page.goto(url);
     await page.getByText("All coats on, hardening").first().waitFor();
     await page.goto(
-      `${url}${pick(random, ["/", "/pieces/new", "/settings", "/shelf", "/shelf?look=lids&add=jar", "/shelf/shopping", "/pieces/ternpoint002", "/pieces/ternpoint005", "/pieces/ternpoint003/ways", "/pieces/ternpoint007/dates"])}`,
+      `${url}${pick(random, ["/", "/evening", "/practice?of=swipes", "/pieces", "/pieces/ternpoint002/rescue", "/pieces/new", "/settings", "/shelf", "/shelf?look=lids&add=jar", "/shelf/shopping", "/pieces/ternpoint002", "/pieces/ternpoint005", "/pieces/ternpoint003/ways", "/pieces/ternpoint007/dates"])}`,
     );
     for (let index = 0; index < actions; index += 1) {
       // What has gone under the hand, or is covered, is simply missed.

@@ -31,7 +31,13 @@ export function AloneList({ bench, pieces, menu, now, laid }: Props) {
         {bench.alone.map((one) => {
           const piece = pieces.get(one.piece)!;
           return (
-            <li key={one.piece} className="hatched rounded-lg border border-soft p-3" data-alone={one.piece}>
+            <li
+              key={one.piece}
+              className="hatched rounded-lg border border-soft p-3"
+              data-alone={one.piece}
+              data-until={one.until}
+              data-partly={one.partly || undefined}
+            >
               <div className="flex items-start justify-between gap-2">
                 <p className="min-w-0 leading-snug">
                   <Link to={`/pieces/${piece.id}`} className="font-semibold underline underline-offset-4">

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { Check, CloudRain, Fingerprint, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
+import { Check, Fingerprint, Hourglass, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
 import { batchClock } from "#core/logbook/bench/begun";
 import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
@@ -8,7 +8,9 @@ import { sayClock, sayTime } from "~/components/time-words";
 import { sayCountdown } from "~/components/countdown";
 import { once } from "~/components/once";
 import { goTitle } from "~/bench/bench-words";
-import { tackyAsk } from "~/bench/bench-asks";
+import type { PlanAsk } from "~/piece/plan-ask";
+import { useAsked } from "~/actions/use-ask";
+import { actionOf, tackyAsk } from "~/bench/bench-asks";
 import type { OnBench } from "~/bench/bench-loaded.client";
 
 /** What may be noted of a go. */
@@ -32,13 +34,16 @@ interface Props {
 export function Doing({ go, piece, menu, now, noting }: Props) {
   const title = goTitle(go, menu);
   const batch = piece.count > 1;
-  const has = go.begun?.ends.length ?? 0;
+  // What is on its way is counted on from: taps are quicker than the page.
+  const asked = useAsked<PlanAsk>(actionOf(piece)).flatMap((ask) => (ask.intent === "started" ? (ask.coats[0]?.pieces ?? []) : []));
+  const has = asked.at(-1) ?? go.begun?.ends.length ?? 0;
+  const begun = go.begun !== null || asked.length > 0;
   const canBeTacky = tackyAsk(piece, go.tasks, now) !== null;
   return (
     <div className="mt-4 grid gap-3">
-      {batch && go.begun && <Batch go={go} piece={piece} now={now} />}
+      {batch && begun && <Batch go={go} piece={piece} now={now} />}
       <div className="flex flex-wrap gap-2">
-        {batch && go.begun ? (
+        {batch && begun ? (
           <>
             <button type="button" className="button button-act text-lg" data-primary onClick={() => noting.count(has + 1)}>
               <Plus aria-hidden size={22} /> One more: {has} of {piece.count}
@@ -67,7 +72,7 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
             >
               <Check aria-hidden size={22} /> {batch ? "All done" : "Done"}
             </button>
-            {!go.begun && (
+            {!begun && (
               <button type="button" className="button text-lg" aria-label={`Start: ${title}`} onClick={noting.start}>
                 <Play aria-hidden size={20} /> {batch ? "Start, and count them" : "Start"}
               </button>
@@ -113,7 +118,7 @@ function Batch({ go, piece, now }: Pick<Props, "go" | "piece" | "now">) {
             {dry > 0 && `${dry === 1 ? "The first" : `The first ${dry}`} may be turned. `}
             {next !== null && (
               <span className="inline-flex items-center gap-1">
-                <CloudRain aria-hidden size={18} /> {dry === 0 ? "The first" : "The next"} in {sayCountdown(next - now)}, about {sayClock(next, now)}.
+                <Hourglass aria-hidden size={18} /> {dry === 0 ? "The first" : "The next"} in {sayCountdown(next - now)}, about {sayClock(next, now)}.
               </span>
             )}
           </>

@@ -24,10 +24,14 @@ interface Props {
   readonly now: number;
 }
 
+/** Titles longer than this are set smaller. */
+const LONG_TITLE = 26;
+
 /** What the hands do now, with what, how much of it and where; large enough for an arm's length. */
 export function GoText({ go, piece, menu, tools, now }: Props) {
   const { settings } = useAppContext();
   const { step } = go.act;
+  const title = stepTitle(step, menu, false);
   const extent = extentText(step, settings.units);
   const tool = step.marks ? nearestTool(step.marks.diameterMm, tools) : null;
   const touch = step.typical?.touchDry;
@@ -41,8 +45,8 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
         {piece.count > 1 && <span className="text-soft"> × {piece.count}</span>}
         <span className="text-soft"> · {actPlaces(go, piece)}</span>
       </p>
-      <h2 className="mt-1 text-4xl sm:text-5xl" data-go={go.id}>
-        {stepTitle(step, menu, false)}{" "}
+      <h2 className={`mt-1 ${title.length > LONG_TITLE ? "text-2xl sm:text-4xl" : "text-3xl sm:text-5xl"}`} data-go={go.id}>
+        {title}{" "}
         {go.act.colours.map((colour) => (
           <span key={colour} className="mr-1">
             <ColourChip colour={colour} sheen={step.sheen} size={30} />
@@ -51,11 +55,11 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
         {goCoat(go) !== "" && (
           <>
             {" "}
-            <span className="block text-2xl first-letter:uppercase">{goCoat(go)}</span>
+            <span className="block text-xl sm:text-2xl first-letter:uppercase">{goCoat(go)}</span>
           </>
         )}
       </h2>
-      <div className="mt-3 grid gap-1 text-lg">
+      <div className="mt-2 grid gap-1 sm:mt-3 sm:text-lg">
         {step.jarMl !== null && step.jarMl > 0 && (
           <Pour act={go.act} menu={menu} tasks={piece.work.tasks.filter(({ stepId }) => go.act.stepIds.includes(stepId))} done={piece.done} />
         )}

@@ -170,6 +170,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
           zone={band.zone}
           hard={spot.wetness === "hard" || spot.wetness === "heated"}
           title="Or see whether it holds"
+          top={spot.above.at(-1) ?? band.step}
           stack={stackOf(shown, band.zone, record.piece.material)}
           note={(found) => ask({ intent: "inspected", zone: band.zone, stepId: band.step.id, at: new Date().toISOString(), ...found })}
           apply={(edits) => followed && ask({ intent: "edit", followed, edits })}

@@ -6,6 +6,7 @@ import type { Change, NewStep } from "../../coating/model/change";
 import type { Candidate } from "../../coating/model/plan";
 import type { Step } from "../../coating/model/step";
 import { actKey } from "../body-state";
+import { again, oneMore } from "../one-more";
 import type { LaidAct } from "../body-state";
 import type { CoatEvent } from "../progress";
 import type { Effect } from "./remedy";
@@ -38,26 +39,6 @@ function fromBand(body: readonly LaidAct[], zone: ZoneId, step: Step): readonly 
   const at = here.findIndex((one) => one.stepId === step.id && same(one));
   const place = at >= 0 ? at : here.findLastIndex(same);
   return place < 0 ? [] : here.slice(place);
-}
-
-/** The same stuff as a step of its own, one coat. */
-function again({ role, product, colour, sheen, technique, method, jar, thinning }: Step): NewStep {
-  return {
-    role,
-    product,
-    coats: 1,
-    method,
-    ...(colour === undefined ? {} : { colour }),
-    ...(sheen === undefined ? {} : { sheen }),
-    ...(technique === undefined ? {} : { technique }),
-    ...(jar === undefined ? {} : { jar }),
-    ...(thinning ? { thinning: { with: thinning.with, percent: thinning.percent } } : {}),
-  };
-}
-
-/** One coat more of a step: of what is on the piece already a step of its own. */
-function oneMore(zone: ZoneId, step: Step, after: Step): Change {
-  return step.done ? { op: "add", zone, at: { after: after.id }, step: again(step) } : { op: "set", stepId: step.id, field: "coats", value: step.coats + 1 };
 }
 
 /** Paint an accent is set with: one the plan decorates with, in another colour than the band's. */
@@ -101,8 +82,7 @@ export function rewritingOf(effect: Effect, spot: Spot, shown: Candidate, body: 
       return { ...NOTHING, ruined: all, changes: ground ? [oneMore(zone, ground, ground)] : [] };
     }
     case "one-more":
-      // What lies on it already stays: the coat goes over all of it.
-      return { ...NOTHING, changes: [top === step ? oneMore(zone, step, top) : { op: "add", zone, at: { after: top.id }, step: again(step) }] };
+      return { ...NOTHING, changes: [oneMore(zone, step, top)] };
     case "block":
       return {
         ...NOTHING,
