@@ -2,6 +2,7 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
+import { leftOfBatch } from "#core/logbook/bench/begun";
 import { instantOf } from "#core/schedule/free-hours";
 import { isTooLittleRoom } from "#core/schedule/together/loads";
 import { timeZoneHere } from "~/components/time-zone";
@@ -168,8 +169,9 @@ async function onTheTable(db: Database, about?: string): Promise<OnTable> {
   );
   const instantOfDay = (day: string) => instantOf(day, "00:00", hours.timeZone);
   const question = open.then((list): ScheduleQuestion => {
-    const pieces = list.map(({ kept: { record: of }, table: { work, likes, done } }): SentPiece => {
+    const pieces = list.map(({ kept: { record: of, progress }, table: { work: whole, likes, done } }): SentPiece => {
       const { start, due } = of.dates ?? {};
+      const work = leftOfBatch({ work: whole, done, progress, count: of.piece.count ?? 1 });
       return {
         id: of.id,
         work,

@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { Check } from "lucide-react";
 import { nearestTool } from "#core/marking/tool";
 import type { MarkTool } from "#core/marking/tool";
+import { markedKey } from "#core/formats/stores/pieces";
 import { benchChecks } from "#core/logbook/bench/checks";
 import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
@@ -22,6 +23,23 @@ interface Props {
   readonly menu: Menu;
   readonly tools: readonly MarkTool[];
   readonly now: number;
+}
+
+/** How many marks of each row are set by now, as they were counted at the table. */
+function RowsSet({ go, piece }: Pick<Props, "go" | "piece">) {
+  const { marked } = piece.record;
+  const rows = go.act.step.rows?.filter(({ count }) => count > 1) ?? [];
+  const setOf = (row: string) => Math.max(0, ...go.zones.map((zone) => marked?.[markedKey(zone, row)] ?? 0));
+  const told = rows.map(({ id, count }) => `${Math.min(count, setOf(id))} of ${count}`);
+  if (told.length === 0) return null;
+  return (
+    <p>
+      {rows.some(({ id }) => setOf(id) > 0) && <strong>Set so far: {told.join(", ")}. </strong>}
+      <Link to={`/pieces/${piece.id}/marks?look=table`} className="inline-flex min-h-[44px] items-center underline">
+        Count them as you set them
+      </Link>
+    </p>
+  );
 }
 
 /** Titles longer than this are set smaller. */
@@ -64,6 +82,7 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
           <Pour act={go.act} menu={menu} tasks={piece.work.tasks.filter(({ stepId }) => go.act.stepIds.includes(stepId))} done={piece.done} />
         )}
         {extent && <p>{extent}</p>}
+        {step.rows && <RowsSet go={go} piece={piece} />}
         {tool && (
           <p>
             With {tool.tool.label}: it leaves {saySize(tool.leavesMm, settings.units)}.

@@ -1,5 +1,8 @@
-import type { Task } from "../../coating/facts/task";
+import { taskId } from "../../coating/facts/task";
+import type { Task, Work } from "../../coating/facts/task";
+import { MS_PER_MIN } from "../../schedule/free-hours";
 import type { ProgressRecord } from "../progress";
+import type { BenchPiece } from "./bench-piece";
 
 /** A coat of a batch that is under way. */
 export interface Begun {
@@ -33,6 +36,38 @@ export function begunOf(progress: readonly ProgressRecord[], tasks: readonly Tas
   return begun;
 }
 
+/**
+ * Tasks of a piece that are begun and not done, with how far each has come.
+ *
+ * @param progress records of the piece, by time
+ */
+export function begunTasks({ work, done, progress }: Pick<BenchPiece, "work" | "done" | "progress">): ReadonlyMap<string, Begun> {
+  const started = new Set(progress.filter(({ kind }) => kind === "started").map(({ stepId, coat, half }) => taskId(stepId, coat, half)));
+  const begun = new Map<string, Begun>();
+  if (started.size === 0) return begun;
+  for (const task of work.tasks) {
+    if (done.has(task.id) || !started.has(task.id)) continue;
+    const how = begunOf(progress, [task]);
+    if (how) begun.set(task.id, how);
+  }
+  return begun;
+}
+
+/**
+ * Work with what is left of it: a coat that many pieces of the batch have already takes the hands less long.
+ *
+ * @param piece with its count of pieces
+ */
+export function leftOfBatch(piece: Pick<BenchPiece, "work" | "done" | "progress" | "count">): Work {
+  const begun = begunTasks(piece);
+  if (begun.size === 0 || piece.count < 2) return piece.work;
+  const left = (task: Task): Task => {
+    const has = Math.min(piece.count - 1, begun.get(task.id)?.ends.length ?? 0);
+    return has === 0 ? task : { ...task, handsOnMin: (task.handsOnMin * (piece.count - has)) / piece.count };
+  };
+  return { ...piece.work, tasks: piece.work.tasks.map(left) };
+}
+
 /** The pieces of a batch that are wet by now. */
 export interface BatchClock {
   /** Pieces that may be turned, or stood on, by now. */
@@ -52,7 +87,7 @@ export interface BatchClock {
  * @example batchClock([0, 120_000], 6, 400_000) // { dry: 1, next: 480_000, last: 480_000 }
  */
 export function batchClock(ends: readonly number[], touchDryMin: number, now: number): BatchClock {
-  const dries = ends.map((end) => end + touchDryMin * 60_000).sort((a, b) => a - b);
+  const dries = ends.map((end) => end + touchDryMin * MS_PER_MIN).sort((a, b) => a - b);
   const wet = dries.filter((at) => at > now);
   return { dry: dries.length - wet.length, next: wet[0] ?? null, last: wet.at(-1) ?? null };
 }

@@ -4,20 +4,26 @@ import fc from "fast-check";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { plainZone } from "../../catalogue/vocabulary";
 import type { PieceId, PlanId, ProgressId } from "../../catalogue/ids";
+import type { Candidate } from "../../coating/model/plan";
 import { planPiece } from "../../coating/planner/plan-piece";
 import type { Piece } from "../../piece/piece";
 import { workFor } from "../../schedule/dates-of";
 import { mug, pebble, pot } from "../../../tests/reference/bench";
 import { coatEvents } from "../coat-events";
 import type { ProgressRecord } from "../progress";
-import { batchClock, begunOf } from "./begun";
+import { batchClock, begunOf, begunTasks, leftOfBatch } from "./begun";
 import { benchOf } from "./bench";
 import type { BenchPiece } from "./bench-piece";
 import type { Go } from "./go";
+import { tailsOf } from "./tails";
+import { wetFilms } from "./wet-films";
 
 const MIN = 60_000;
 const START = Date.parse("2026-11-02T18:00:00Z");
 const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] };
+
+/** Plans that were made already. */
+const planned = new Map<string, Candidate>();
 
 /** A piece on a bench of its own clock. */
 class Table {
@@ -25,7 +31,9 @@ class Table {
   now = START;
 
   add(id: string, piece: Piece, more: Partial<BenchPiece> = {}): this {
-    const shown = planPiece(piece, CATALOGUE).candidates[0]!;
+    const key = JSON.stringify(piece);
+    const shown = planned.get(key) ?? planPiece(piece, CATALOGUE).candidates[0]!;
+    planned.set(key, shown);
     const work = workFor(piece, shown, CATALOGUE);
     this.pieces.set(id, { id, name: id, count: piece.count ?? 1, due: null, shown, work, done: new Map(), tacky: new Map(), progress: [], ...more });
     return this;
@@ -147,4 +155,89 @@ describe("a batch", () => {
     expect(batchClock(ends, 10, START + 12 * MIN)).toEqual({ dry: 1, next: START + 13 * MIN, last: START + 16 * MIN });
     expect(batchClock(ends, 10, START + 16 * MIN)).toEqual({ dry: 3, next: null, last: null });
   });
+
+  test("what is left of a coat under way is what the other pieces take, whether there is one of them or forty", () => {
+    const before = table.pieces.get("batch")!;
+    const some = { ...before, progress: [...at(0, 0), ...at(6, 9)] };
+    expect([...begunTasks(some).keys()]).toEqual([task!.id]);
+    expect(leftOfBatch(some).tasks[0]!.handsOnMin).toBeCloseTo(task!.handsOnMin / 4);
+    expect(leftOfBatch(some).tasks.slice(1)).toEqual(before.work.tasks.slice(1));
+    expect(leftOfBatch({ ...some, count: 1 })).toBe(before.work);
+    expect(leftOfBatch(before)).toBe(before.work);
+  });
+
+  test("pieces that have a coat are wet, though the coat is not done: nothing else of them is offered", () => {
+    const wet = new Table().add("pots", pot({ uses: ["planter"], parts: ["saucer"], count: 6, decoration: DOTS }));
+    const { shown: plan, work: all } = wet.pieces.get("pots")!;
+    const films = all.tasks.filter(({ stepId }) => plan.zones.some(({ steps }) => steps.some(({ id, typical }) => id === stepId && typical !== null)));
+    const [film] = films;
+    const before = all.tasks.slice(0, all.tasks.indexOf(film!));
+    const started = coatEvents(plan, film!).map((event) => record({ ...event, kind: "started", pieces: 2, at: new Date(START).toISOString() }));
+    const half = { ...wet.pieces.get("pots")!, done: new Map(before.map(({ id }) => [id, START - 9000 * MIN])), progress: started };
+    const found = wetFilms(half, START + MIN, "UTC");
+    expect(found.map(({ task: of, end }) => [of.id, end])).toEqual([[film!.id, START]]);
+    wet.pieces.set("pots", half);
+    wet.now = START + MIN;
+    for (const go of wet.bench.now) expect(go.beside).toEqual([]);
+    // Nobody has it yet: hands are on it, and nothing is wet.
+    expect(wetFilms({ ...half, progress: started.map((one) => ({ ...one, pieces: 0 })) }, START + MIN, "UTC")).toEqual([]);
+  });
+});
+
+test("the way that is left is the longest chain of work and waits: by hand over every path", () => {
+  const { work } = new Table().add("pot", dottedPot()).pieces.get("pot")!;
+  const tails = tailsOf(work);
+  const handle = new Map(work.milestones.map((one) => [one.task, one.handle.typicalMin]));
+  const longest = (id: string): number => {
+    const task = work.tasks.find((one) => one.id === id)!;
+    const paths = work.tasks.flatMap((next) => next.after.filter((edge) => edge.task === id).map((edge) => edge.typicalMin + longest(next.id)));
+    return task.handsOnMin + Math.max(0, handle.get(id) ?? 0, ...paths);
+  };
+  for (const { id } of work.tasks.slice(-12)) expect(tails.get(id)).toBeCloseTo(longest(id));
+  const [first] = work.tasks;
+  expect(Math.max(...tails.values())).toBe(tails.get(first!.id));
+});
+
+describe("windows that shut", () => {
+  const banded = () => pebble({ uses: ["handled"], decoration: { techniques: ["bands"], baseColour: "#f4efe2", colours: ["#c8402f"] } });
+  /** A table where everything up to the lifting of the mask is done. */
+  function masked(): Table {
+    const table = new Table().add("banded", banded()).add("other", pebble(), { due: START + 24 * 60 * MIN });
+    const { work } = table.pieces.get("banded")!;
+    const lift = work.tasks.find(({ stepId }) => stepId.includes(".unmask."))!;
+    const upTo = work.tasks.slice(0, work.tasks.indexOf(lift));
+    const done = new Map(upTo.map((task, index) => [task.id, START - (upTo.length - 1 - index) * 3000 * MIN]));
+    table.pieces.set("banded", { ...table.pieces.get("banded")!, done });
+    return table;
+  }
+
+  test("a mask is lifted before the paint is hard: its window is told, and it goes before what is due tomorrow", () => {
+    const table = masked();
+    const told = [...table.bench.now, ...table.bench.alone.flatMap(({ then }) => then ?? [])].find((go) => go.act.step.role === "unmask")!;
+    expect(told.closes).toBeGreaterThan(told.from);
+    table.now = Math.max(told.from, told.closes! - 60 * MIN);
+    const [first] = table.bench.now;
+    expect([first?.piece, first?.act.step.role, first?.shut]).toEqual(["banded", "unmask", false]);
+  });
+
+  test("once it is shut that is said, and it waits its turn like everything else", () => {
+    const table = masked();
+    table.now = START + 30 * 24 * 60 * MIN;
+    const lift = table.bench.now.find((go) => go.act.step.role === "unmask")!;
+    expect(lift.shut).toBe(true);
+  });
+});
+
+test("colours that are worked into one another go in loads as small as the wet paint allows", () => {
+  const blended = { techniques: ["blended"], baseColour: "#1f3a4d", colours: ["#3f7f7a", "#f4efe2"] };
+  const many = new Table().add("many", pebble({ count: 40, decoration: blended }));
+  const { work } = many.pieces.get("many")!;
+  const wet = work.tasks.find((task) => task.after.some((edge) => edge.wet));
+  expect(wet).toBeDefined();
+  const before = work.tasks.slice(0, work.tasks.indexOf(wet!) - 1);
+  many.pieces.set("many", { ...many.pieces.get("many")!, done: new Map(before.map((task) => [task.id, START - 9000 * MIN])) });
+  const go = many.bench.now.find(({ together }) => together !== null)!;
+  expect(go.together).toBeGreaterThanOrEqual(1);
+  expect(go.together).toBeLessThan(40);
+  expect(new Table().add("one", pebble({ decoration: blended })).bench.now.every(({ together }) => together === null)).toBe(true);
 });

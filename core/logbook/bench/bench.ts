@@ -78,7 +78,7 @@ function aloneOf(piece: BenchPiece, goes: readonly Go[], films: ReturnType<typeo
   const wet = [...new Set(films.flatMap(({ zones }) => zones))];
   if (!waiting && wet.length === 0) return [];
   const [last] = films;
-  const since = Math.max(...films.map(({ task }) => piece.done.get(task.id)!), waiting ? lastEnd(piece) : 0);
+  const since = Math.max(...films.map(({ end }) => end), waiting ? lastEnd(piece) : 0);
   // While one part of it may be worked at, only its wet places are told, and until they are dry.
   const until = free || !waiting ? (last?.until ?? waiting!.from) : waiting.from;
   const untilCareful = free || !waiting ? (last?.untilCareful ?? waiting!.fromCareful) : Math.max(waiting.fromCareful, waiting.from);

@@ -6,12 +6,15 @@ import { clocksFrom, waitedFrom } from "../../schedule/drying-clock";
 import { MS_PER_MIN } from "../../schedule/free-hours";
 import { leftWaiting } from "../actual";
 import type { BenchPiece } from "./bench-piece";
+import { begunTasks } from "./begun";
 
 /** A film on a piece that must not be touched yet. */
 export interface WetFilm {
   readonly task: Task;
   readonly step: Step;
   readonly zones: readonly ZoneId[];
+  /** Instant, ms, at which it was laid. */
+  readonly end: number;
   /** Instants, ms, at which it is dry to the touch: usual and careful. */
   readonly until: number;
   readonly untilCareful: number;
@@ -32,12 +35,15 @@ function bodyOfZone(zone: ZoneId): string {
  * @param now instant, ms
  * @param timeZone where the piece dries, IANA name
  */
-export function wetFilms({ shown, work, done, tacky }: BenchPiece, now: number, timeZone: string): readonly WetFilm[] {
+export function wetFilms(piece: BenchPiece, now: number, timeZone: string): readonly WetFilm[] {
+  const { shown, work, done, tacky } = piece;
+  // Of a batch under way some pieces have it: they are wet as well.
+  const begun = begunTasks(piece);
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step] as const));
   const [clock, careful] = [false, true].map((slow) => clocksFrom(now, timeZone, slow)) as [ReturnType<typeof clocksFrom>, ReturnType<typeof clocksFrom>];
   return work.tasks
     .flatMap((task): WetFilm[] => {
-      const [end, step] = [done.get(task.id), steps.get(task.stepId)];
+      const [end, step] = [done.get(task.id) ?? begun.get(task.id)?.ends.at(-1), steps.get(task.stepId)];
       if (end === undefined || !step?.typical || !step.cautious) return [];
       const by = work.tasks.flatMap(({ after }) => after).find((edge) => edge.task === task.id && edge.film !== undefined)?.by;
       const dry = (min: number, clocks: typeof clock) => waitedFrom(end, min * MS_PER_MIN, clocks(by, work.room));
@@ -45,7 +51,7 @@ export function wetFilms({ shown, work, done, tacky }: BenchPiece, now: number, 
       const again = found === undefined || found < end ? 0 : end + leftWaiting((found - end) / MS_PER_MIN, step.typical.touchDry) * MS_PER_MIN;
       const until = Math.max(again, dry(step.typical.touchDry, clock));
       if (until <= now) return [];
-      return [{ task, step, zones: task.zones, until, untilCareful: Math.max(until, dry(step.cautious.touchDry, careful)) }];
+      return [{ task, step, zones: task.zones, end, until, untilCareful: Math.max(until, dry(step.cautious.touchDry, careful)) }];
     })
     .sort((one, other) => other.until - one.until);
 }
