@@ -16,7 +16,7 @@ beforeEach(() => void device({ localStorage: store() }));
 afterEach(() => {
   for (const key of ["window", "navigator", "localStorage", "Notification"]) {
     if (key in before) (globalThis as unknown as Global)[key] = before[key];
-    else delete (globalThis as unknown as Global)[key];
+    else Reflect.deleteProperty(globalThis, key);
   }
 });
 
@@ -46,7 +46,7 @@ test("what a device will not do is said plainly: over plain http, where the brow
   device({ window: { isSecureContext: false } });
   expect([notifyRefused(), awakeRefused()]).toEqual(["insecure", "insecure"]);
   device({ window: { isSecureContext: true } });
-  delete (globalThis as unknown as Global).Notification;
+  Reflect.deleteProperty(globalThis, "Notification");
   expect([notifyRefused(), awakeRefused()]).toEqual(["missing", "missing"]);
   device({ Notification: { permission: "denied" } });
   expect(notifyRefused()).toBe("denied");

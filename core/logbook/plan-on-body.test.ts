@@ -153,6 +153,30 @@ describe("the ways from where the work stands", () => {
   });
 });
 
+describe("a way that was chosen before anything was on it", () => {
+  test.each([
+    ["a primed stone", dottedPebble, "base"],
+    ["a primed pot", dottedPot, "base"],
+    ["a stone with its ground on", dottedPebble, "decorate"],
+    ["a jar that was wiped", () => piece({ material: "glass", uses: ["candle"], decoration: { techniques: ["dots"] } } as never), "decorate"],
+  ] as const)("%s: chosen again, it goes on from what is there; nobody is asked to wash, prime or wait for it anew", (_what, stated, upTo) => {
+    const begun = new Bench(stated()).workUpTo(upTo);
+    const { length } = plan(begun.piece, []).candidates;
+    expect(length).toBeGreaterThan(1);
+    for (let at = 0; at < length; at += 1) {
+      const bench = begun.twin().chooseBareWay(at);
+      expect(missing(bench)).toEqual([]);
+      const open = bench.open();
+      expect(open.filter(({ role, zone }) => role === "clean" && bodyOf(bench.progress).some((laid) => laid.zone === zone))).toEqual([]);
+      const primed = new Set(bodyOf(bench.progress).flatMap(({ zone, act }) => (act.role === "prime" ? [zone] : [])));
+      expect(open.filter(({ role, zone, coat }) => role === "prime" && coat === 1 && primed.has(zone)).map(({ id }) => id)).toEqual([]);
+      // And it is worked to its end.
+      for (let acts = 0; acts < 60 && bench.open().length > 0; acts += 1) bench.work(1);
+      expect(bench.open()).toEqual([]);
+    }
+  });
+});
+
 type Act = (bench: Bench) => unknown;
 const CHANGES: readonly Change[] = [
   set("decoration.baseColour", "#b0413e"),
@@ -192,6 +216,14 @@ const anAct: fc.Arbitrary<Act> = fc.oneof(
       (at): Act =>
         (bench) =>
           bench.chooseWay(at),
+    ),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.nat(4).map(
+      (at): Act =>
+        (bench) =>
+          bench.chooseBareWay(at),
     ),
   },
   {

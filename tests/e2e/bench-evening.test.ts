@@ -1,5 +1,5 @@
 /** A whole evening at the Bench with a fast clock: three pieces from the first wash to the last seal, a batch counted, one tacky, one rescued, and everything that may happen to a page. */
-import { describe, expect, test } from "@jest/globals";
+import { expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
 import type { BundleParts } from "#core/formats/write-bundle";
 import { writeBundle } from "#core/formats/write-bundle";
@@ -208,79 +208,94 @@ test("from the first wash to the last seal, with a reload, a killed page and ano
   expect(await page.getByText("about 60 ml", { exact: false }).count()).toBe(0);
 });
 
-describe.each([
-  ["1280 px", { viewport: { width: 1280, height: 800 } }],
-  ["390 px", { viewport: { width: 390, height: 800 } }],
-] as const)("at %s", (_width, options) => {
-  test("what is wet asks first, what was done earlier is said so, what is put off comes back, timers and places stay; the evening is told at its end", async () => {
-    const { page } = await onBench(options);
-    await axeClean(page);
-    expect(await pageFits(page)).toBe(true);
-    // By keys: another piece is taken up, and the space bar notes it.
-    await page.locator("#page").focus();
-    for (let press = 0; press < 3 && !(await touchable(page))!.startsWith("doorwedge"); press += 1) {
-      const offered = await touchable(page);
-      await page.keyboard.press("ArrowDown");
-      await page.waitForFunction((before) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== before, offered);
-    }
-    const chosen = (await touchable(page))!;
-    await page.keyboard.press(" ");
-    await page.waitForFunction((before) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== before, chosen);
-    await settled(page);
-    const [piece] = chosen.split("/") as [string];
-    // Washed, it dries through: laid on it all the same is asked about first.
-    const wet = page.locator(`[data-alone="${piece}"]`);
-    await wet.getByRole("button", { name: /it is laid already$/ }).click();
-    const asks = page.getByRole("alertdialog", { name: "What lies beneath is not dry yet" });
-    await axeClean(page);
-    await asks.getByRole("button", { name: "Leave it alone" }).click();
-    await asks.waitFor({ state: "detached" });
-    expect((await kept(page, "progress")).length).toBeGreaterThan(0);
-    // Where it stands.
-    await wet.getByRole("button", { name: /^Where does it stand/ }).click();
-    await wet.getByRole("combobox", { name: /stands to dry$/ }).fill("left of the window");
-    await page.keyboard.press("Enter");
-    await wet.getByRole("button", { name: /^left of the window/ }).waitFor();
-    // Done an hour ago: hands were wet.
-    const before = (await touchable(page))!;
-    await page.getByRole("button", { name: "Done at …" }).click();
-    await page.getByLabel(/^When it was done/).fill("17:00");
-    await page.getByRole("button", { name: "Done at 17:00" }).click();
-    await page.waitForFunction((last) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== last, before);
-    await settled(page);
-    expect((await kept(page, "progress")).map(({ at }) => at)).toContain("2027-01-11T17:00:00.000Z");
-    // Not tonight, and back again.
-    const off = await touchable(page);
-    if (off !== null) {
-      await page.getByRole("button", { name: "Not tonight" }).click();
-      await page.getByText(/put off till the morning/).waitFor();
-      await page.getByRole("button", { name: "Take them up again" }).click();
-      await page.locator(`[data-go="${off}"]`).waitFor();
-    }
-    // A timer runs to its instant, over a reload.
-    await page.getByLabel("Remind me of").fill("Look for bubbles");
-    await page.getByRole("button", { name: "10 min" }).click();
-    await page.locator("[data-timer]").getByText("10 min").first().waitFor();
-    await settled(page);
-    await page.reload();
-    await page.locator("[data-timer]").getByText("Look for bubbles").waitFor();
-    await goOn([page], EVENING + 11 * 60_000);
-    await page.locator("[data-timer]").getByText("It is time.").waitFor();
-    await page.getByRole("button", { name: "Take the timer off: Look for bubbles" }).click();
-    await page.locator("[data-timer]").waitFor({ state: "detached" });
-    // What may call is told.
-    await page.getByRole("button", { name: "Call me" }).click();
-    await page.getByRole("checkbox", { name: /^Two soft notes/ }).click();
-    await axeClean(page);
-    await page.keyboard.press("Escape");
-    await page.getByRole("link", { name: "Evening’s end" }).click();
-    await page.getByRole("heading", { name: "Done today" }).waitFor();
-    await page.locator(`[data-done-on="${piece}"]`).waitFor();
-    await page.getByText(/left of the window/).waitFor();
-    await page.getByRole("heading", { name: /wants$/ }).waitFor();
-    await axeClean(page);
-    expect(await pageFits(page)).toBe(true);
-  });
+test("on a phone leaning on the water jar it fits, and is worked by thumb", async () => {
+  const { page } = await onBench({ viewport: { width: 390, height: 800 }, hasTouch: true });
+  expect(await pageFits(page)).toBe(true);
+  await axeClean(page);
+  // Every target of what is done now is large enough for a thumb.
+  const small = await page
+    .locator("[data-now] button, [data-now] a.button")
+    .evaluateAll((all) => all.filter((one) => one.getBoundingClientRect().height < 44).length);
+  expect(small).toBe(0);
+  const go = (await touchable(page))!;
+  await page.locator("[data-primary]").tap();
+  await page.waitForFunction((before) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== before, go);
+  await settled(page);
+  await page.goto(`${URL_BASE}/evening`);
+  await page.locator("[data-done-on]").waitFor();
+  expect(await pageFits(page)).toBe(true);
+  await page.goto(`${URL_BASE}/pieces/doorwedge0001/rescue`);
+  await page.getByText("No coat is on it yet").waitFor();
+});
+
+test("what is wet asks first, what was done earlier is said so, what is put off comes back, timers and places stay; the evening is told at its end", async () => {
+  const { page } = await onBench();
+  await axeClean(page);
+  expect(await pageFits(page)).toBe(true);
+  // By keys: another piece is taken up, and the space bar notes it.
+  await page.locator("#page").focus();
+  for (let press = 0; press < 3 && !(await touchable(page))!.startsWith("doorwedge"); press += 1) {
+    const offered = await touchable(page);
+    await page.keyboard.press("ArrowDown");
+    await page.waitForFunction((before) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== before, offered);
+  }
+  const chosen = (await touchable(page))!;
+  await page.keyboard.press(" ");
+  await page.waitForFunction((before) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== before, chosen);
+  await settled(page);
+  const [piece] = chosen.split("/") as [string];
+  // Washed, it dries through: laid on it all the same is asked about first.
+  const wet = page.locator(`[data-alone="${piece}"]`);
+  await wet.getByRole("button", { name: /it is laid already$/ }).click();
+  const asks = page.getByRole("alertdialog", { name: "What lies beneath is not dry yet" });
+  await axeClean(page);
+  await asks.getByRole("button", { name: "Leave it alone" }).click();
+  await asks.waitFor({ state: "detached" });
+  expect((await kept(page, "progress")).length).toBeGreaterThan(0);
+  // Where it stands.
+  await wet.getByRole("button", { name: /^Where does it stand/ }).click();
+  await wet.getByRole("combobox", { name: /stands to dry$/ }).fill("left of the window");
+  await page.keyboard.press("Enter");
+  await wet.getByRole("button", { name: /^left of the window/ }).waitFor();
+  // Done an hour ago: hands were wet.
+  const before = (await touchable(page))!;
+  await page.getByRole("button", { name: "Done at …" }).click();
+  await page.getByLabel(/^When it was done/).fill("17:00");
+  await page.getByRole("button", { name: "Done at 17:00" }).click();
+  await page.waitForFunction((last) => document.querySelector("[data-now] [data-go]")?.getAttribute("data-go") !== last, before);
+  await settled(page);
+  expect((await kept(page, "progress")).map(({ at }) => at)).toContain("2027-01-11T17:00:00.000Z");
+  // Not tonight, and back again.
+  const off = await touchable(page);
+  if (off !== null) {
+    await page.getByRole("button", { name: "Not tonight" }).click();
+    await page.getByText(/put off till the morning/).waitFor();
+    await page.getByRole("button", { name: "Take them up again" }).click();
+    await page.locator(`[data-go="${off}"]`).waitFor();
+  }
+  // A timer runs to its instant, over a reload.
+  await page.getByLabel("Remind me of").fill("Look for bubbles");
+  await page.getByRole("button", { name: "10 min" }).click();
+  await page.locator("[data-timer]").getByText("10 min").first().waitFor();
+  await settled(page);
+  await page.reload();
+  await page.locator("[data-timer]").getByText("Look for bubbles").waitFor();
+  await goOn([page], EVENING + 11 * 60_000);
+  await page.locator("[data-timer]").getByText("It is time.").waitFor();
+  await page.getByRole("button", { name: "Take the timer off: Look for bubbles" }).click();
+  await page.locator("[data-timer]").waitFor({ state: "detached" });
+  // What may call is told.
+  await page.getByRole("button", { name: "Call me" }).click();
+  await page.getByRole("checkbox", { name: /^Two soft notes/ }).click();
+  await axeClean(page);
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Evening’s end" }).click();
+  await page.getByRole("heading", { name: "Done today" }).waitFor();
+  await page.locator(`[data-done-on="${piece}"]`).waitFor();
+  await page.getByText(/left of the window/).waitFor();
+  await page.getByRole("heading", { name: /wants$/ }).waitFor();
+  await axeClean(page);
+  expect(await pageFits(page)).toBe(true);
 });
 
 test("a dot that is wet and in the wrong place is held till it is dry, and put right then; a check that fails proposes what to do; a coat nobody planned is on it", async () => {

@@ -254,7 +254,9 @@ describe("Tern Point", () => {
     const server = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
     const { page } = await newNotebook();
     await page.goto(server.url);
-    await page.getByText("Terrace herb pot").first().waitFor();
+    await page.locator("[data-bench] [data-now]").waitFor();
+    await page.locator("[data-alone]").getByText("Terrace herb pot").waitFor();
+    await page.getByRole("link", { name: "Pieces", exact: true }).click();
     expect(await page.locator("main li .font-display").count()).toBeGreaterThanOrEqual(9);
     await page
       .getByText(/^Now:|^Leave alone/)

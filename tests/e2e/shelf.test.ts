@@ -132,7 +132,7 @@ test("what the pieces want is told though she came from the list, which lets go 
   const { url, stop } = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
   try {
     const { page } = await newNotebook();
-    await page.goto(url);
+    await page.goto(`${url}/pieces`);
     await page.getByText("All coats on, hardening").first().waitFor();
     await page.getByRole("navigation", { name: "Places" }).getByRole("link", { name: "Shelf" }).click();
     await page.getByText("From the shelf alone:").waitFor({ timeout: 60_000 });

@@ -21,11 +21,14 @@ async function watchShifts(page: Page): Promise<() => Promise<number>> {
   return () => page.evaluate(() => (window as unknown as { shifted: number }).shifted);
 }
 
-test.each([1280, 390])("at %d px nothing moves by itself while the list and a piece are opened for the first time", async (width) => {
+test.each([1280, 390])("at %d px nothing moves by itself while the Bench, the list and a piece are opened for the first time", async (width) => {
   const server = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
   const { page } = await newNotebook({ viewport: { width, height: 800 }, reducedMotion: "no-preference" });
   const shifted = await watchShifts(page);
   await page.goto(server.url);
+  await page.locator("[data-bench] [data-now]").waitFor();
+  expect(await shifted()).toBeLessThan(STILL);
+  await page.goto(`${server.url}/pieces`);
   await page.getByText("All coats on, hardening").first().waitFor();
   await page.getByText("Working out the coats…").first().waitFor({ state: "detached" });
   expect(await shifted()).toBeLessThan(STILL);

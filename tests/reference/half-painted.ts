@@ -91,6 +91,24 @@ export class Bench {
     return this;
   }
 
+  /** Another of the same piece that has come just as far. */
+  twin(): Bench {
+    const other = new Bench(this.piece);
+    other.progress = this.progress;
+    other.keeping = this.keeping;
+    other.clock = this.clock;
+    other.count = this.count;
+    return other;
+  }
+
+  /** Chooses a way that was made for the bare piece, as a plan that was kept before anything was done is. */
+  chooseBareWay(at: number): this {
+    const { candidates } = plan(this.piece, []);
+    const way = candidates[at % Math.max(1, candidates.length)];
+    if (way) this.keeping = { candidateId: way.id, school: way.school, edits: [] };
+    return this;
+  }
+
   /** Ruins the coat laid last. */
   ruin(): this {
     const last = this.progress.filter((one) => one.kind === "done").at(-1);

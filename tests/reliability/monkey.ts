@@ -66,7 +66,7 @@ export async function walk(browser: Browser, url: string, seed: number, actions 
   const faults = watched(page);
   const say = (text: string) => faults.push(`walk ${seed}: ${text}`);
   try {
-    await page.goto(url);
+    await page.goto(`${url}/pieces`);
     await page.getByText("All coats on, hardening").first().waitFor();
     await page.goto(
       `${url}${pick(random, ["/", "/evening", "/practice?of=swipes", "/pieces", "/pieces/ternpoint002/rescue", "/pieces/new", "/settings", "/shelf", "/shelf?look=lids&add=jar", "/shelf/shopping", "/pieces/ternpoint002", "/pieces/ternpoint005", "/pieces/ternpoint003/ways", "/pieces/ternpoint007/dates"])}`,

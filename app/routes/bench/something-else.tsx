@@ -31,6 +31,16 @@ const zonesOf = ({ shown }: OnBench): readonly ZoneId[] => [...shown.zones.map((
 
 /** A coat that was laid though no plan asked for it: it is on the piece all the same. */
 export function SomethingElse({ pieces }: { pieces: readonly OnBench[] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="mt-6" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="w-fit min-h-[44px] py-2 underline">Something else was laid</summary>
+      {open && <Unplanned pieces={pieces} />}
+    </details>
+  );
+}
+
+function Unplanned({ pieces }: { pieces: readonly OnBench[] }) {
   const menu = useMenu();
   const { announce } = useAppContext();
   const [of, setOf] = useState(pieces[0]?.id ?? "");
@@ -59,32 +69,29 @@ export function SomethingElse({ pieces }: { pieces: readonly OnBench[] }) {
     announce(`Noted on ${piece.name}; its plan goes on from there`);
   };
   return (
-    <details className="mt-6">
-      <summary className="w-fit min-h-[44px] py-2 underline">Something else was laid</summary>
-      <form
-        className="sheet mt-1 grid gap-3 p-4 sm:grid-cols-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          note();
-        }}
-      >
-        <Choice label="On which piece" value={piece.id} choices={pieces.map(({ id, name }) => ({ id, name }))} onChange={setOf} />
-        <Choice label="Where on it" value={place} choices={zones.map((one) => ({ id: one, name: zoneName(one) }))} onChange={setZone} />
-        <Choice
-          label="What"
-          value={jar ? what : product}
-          choices={[...menu.jars.map(({ id, name }) => ({ id: `jar:${id}`, name: `your ${name}` })), ...products.map(({ id, name }) => ({ id, name }))]}
-          onChange={setWhat}
-        />
-        <Choice label="As" value={role} choices={roles.map((one) => ({ id: one, name: AS_WORDS[one] ?? one }))} onChange={setAs} />
-        {coloured && jar?.colour === undefined && <Colour label="Its colour" value={colour} onChange={setColour} />}
-        <p className="self-end">
-          <button type="submit" className="button">
-            <PenLine aria-hidden size={20} /> Note it: laid now
-          </button>
-        </p>
-        <p className="text-soft sm:col-span-2">What is on a piece stays on it: from then on its plan is made for what is there. It can be taken back.</p>
-      </form>
-    </details>
+    <form
+      className="sheet mt-1 grid gap-3 p-4 sm:grid-cols-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        note();
+      }}
+    >
+      <Choice label="On which piece" value={piece.id} choices={pieces.map(({ id, name }) => ({ id, name }))} onChange={setOf} />
+      <Choice label="Where on it" value={place} choices={zones.map((one) => ({ id: one, name: zoneName(one) }))} onChange={setZone} />
+      <Choice
+        label="What"
+        value={jar ? what : product}
+        choices={[...menu.jars.map(({ id, name }) => ({ id: `jar:${id}`, name: `your ${name}` })), ...products.map(({ id, name }) => ({ id, name }))]}
+        onChange={setWhat}
+      />
+      <Choice label="As" value={role} choices={roles.map((one) => ({ id: one, name: AS_WORDS[one] ?? one }))} onChange={setAs} />
+      {coloured && jar?.colour === undefined && <Colour label="Its colour" value={colour} onChange={setColour} />}
+      <p className="self-end">
+        <button type="submit" className="button">
+          <PenLine aria-hidden size={20} /> Note it: laid now
+        </button>
+      </p>
+      <p className="text-soft sm:col-span-2">What is on a piece stays on it: from then on its plan is made for what is there. It can be taken back.</p>
+    </form>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { StepId } from "#core/catalogue/ids";
 import type { ZoneId } from "#core/catalogue/vocabulary";
@@ -102,9 +102,17 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
   const band = bands.find((one) => keyOf(one) === params.get("band")) ?? bands.find(({ step }) => step.id === wanted) ?? bands[0];
   if (!band)
     return (
-      <p className="max-w-prose text-lg">
-        No coat is on it yet, so nothing can have gone wrong in one. Mark what is laid as done first, on the Bench or in the plan.
-      </p>
+      <div className="max-w-prose text-lg">
+        <p>No coat is on it yet, so nothing can have gone wrong in one. Mark what is laid as done first, on the Bench or in the plan.</p>
+        <p className="mt-3 flex flex-wrap gap-2 text-base">
+          <Link to="/" className="button">
+            To the Bench
+          </Link>
+          <Link to={`/pieces/${record.id}`} className="button">
+            To its plan
+          </Link>
+        </p>
+      </div>
     );
   const byClock: Wetness = band.end === null ? "wet" : wetnessOf(band.step, band.end, now);
   const spot = spotOf(record.piece, shown, view.done, view.work!.tasks, { zone: band.zone, step: band.step, wetness: said ?? byClock }, CATALOGUE);

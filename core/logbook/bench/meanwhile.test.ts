@@ -1,5 +1,6 @@
 /** What fits into a wait; what an evening amounts to; a coat nobody planned; and sheets to practise on. */
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { productId } from "../../catalogue/ids";
 import { practiceOf, PRACTISED_TECHNIQUES, SHEET_MM, sheetMarks } from "../../marking/practice";
@@ -81,6 +82,28 @@ describe("a coat nobody planned", () => {
       expect(missing(half)).toEqual([]);
       expect(half.open().map(({ role }) => role)).not.toContain("clean");
     }
+  });
+
+  test("whatever was laid, wherever and whenever: it is on the body, and what was done before stays done", () => {
+    const products = ["gesso", "craft-acrylic", "acrylic-varnish", "metallic-acrylic", "decoupage-medium", "satin-multisurface"] as const;
+    fc.assert(
+      fc.property(fc.nat(9), fc.constantFrom(...products), fc.nat(3), fc.constantFrom("top", "back"), (acts, id, which, zone) => {
+        const half = new Half(pebble({ uses: ["handled"], decoration: DOTS })).work(acts);
+        const product = productId(id);
+        const roles = rolesOf(product, CATALOGUE);
+        const before = bodyOf(half.progress).length;
+        half.record("done", [
+          unplannedCoat({ zone: zone as "top", role: roles[which % roles.length]!, product, colour: "#b0413e" }, bodyOf(half.progress), CATALOGUE),
+        ]);
+        expect(bodyOf(half.progress)).toHaveLength(before + 1);
+        expect(missing(half)).toEqual([]);
+        // It goes on from there to its end.
+        for (let n = 0; n < 60 && half.open().length > 0; n += 1) half.work(1);
+        expect(half.open()).toEqual([]);
+        expect(missing(half)).toEqual([]);
+      }),
+      { numRuns: 25, seed: 5 },
+    );
   });
 
   test("is laid as what its product is for", () => {
