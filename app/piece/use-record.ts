@@ -14,6 +14,7 @@ export type PieceAsk =
   | { readonly intent: "take-theirs"; readonly key: string }
   | { readonly intent: "keep-with"; readonly set?: string; readonly putAway?: string; readonly standsAt?: string }
   | { readonly intent: "copy"; readonly copy: string }
+  | { readonly intent: "set-apart"; readonly copy: string; readonly many: number }
   | { readonly intent: "remove" };
 
 /** How changes to a piece are saved. */

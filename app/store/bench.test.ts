@@ -3,7 +3,7 @@ import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { candidateId, jarId, timerId } from "#core/catalogue/ids";
+import { candidateId, jarId, pieceId, timerId } from "#core/catalogue/ids";
 import { readBundle } from "#core/formats/bundle";
 import { fileOf } from "#core/formats/write-bundle";
 import { bodyOf } from "#core/logbook/body-state";
@@ -16,7 +16,7 @@ import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { inspectionsOf, noteInspection } from "./inspections";
-import { addPiece, pieceById, removePiece, setKeeping } from "./pieces";
+import { addPiece, pieceById, removePiece, setApart, setKeeping } from "./pieces";
 import { markDone, markStarted, markTacky, markUndone, progressOf, putRight } from "./progress";
 import { moveTimer, removeTimer, setTimer, timersIn } from "./timers";
 
@@ -88,6 +88,36 @@ describe("what is noted of a coat", () => {
     expect((await db.getAll("plans"))[0]?.edits).toEqual([]);
     expect(await timersIn(db)).toHaveLength(1);
   });
+});
+
+test("one of a batch is set apart with all that is on it: what is put right on it leaves the others as they are, and the paint is counted once", async () => {
+  const { id } = await addPiece(db, pebble({ name: "Wedges", count: 12 }));
+  const laid = { ...coat(1), act: { ...coat(1).act, ownProduct: jarId("harbournavy") }, jarMl: 12 };
+  await markDone(db, id, following, [laid], at(0));
+  const plan = await markDone(db, id, following, [coat(2)], at(60));
+  await markTacky(db, id, plan, [coat(2)], at(70));
+  await markStarted(db, id, following, [{ ...coat(3), pieces: 5 }], at(80));
+  const one = pieceId("setapart00001");
+  for (let twice = 0; twice < 2; twice += 1) await setApart(db, id, one, 1);
+  const [batch, apart] = [(await pieceById(db, id))!, (await pieceById(db, one))!];
+  expect([batch.piece.count, apart.piece.count, apart.piece.name]).toEqual([11, 1, "Wedges (set apart)"]);
+  expect(apart.planId).not.toBe(batch.planId);
+  expect((await db.get("plans", apart.planId!))?.pieceId).toBe(one);
+  expect(bodyOf(await progressOf(db, one))).toEqual(bodyOf(await progressOf(db, id)));
+  expect((await progressOf(db, one)).map(({ kind }) => kind)).toEqual(["done", "done", "tacky"]);
+  expect(usedSince(await db.getAll("progress"), new Map()).get("harbournavy")).toBe(12);
+  await putRight(db, one, following, { ...NOTHING, ruined: [coat(2)] }, null, at(90));
+  expect(bodyOf(await progressOf(db, one))[0]?.coats.map(({ coat: of }) => of)).toEqual([1]);
+  expect(bodyOf(await progressOf(db, id))[0]?.coats.map(({ coat: of }) => of)).toEqual([1, 2]);
+  // Not more than there are: the last one is the batch itself.
+  await setApart(db, id, pieceId("setapart00002"), 11);
+  expect(await pieceById(db, pieceId("setapart00002"))).toBeUndefined();
+  for (const label of ["putting it right", "setting one apart"])
+    await takeBack(
+      db,
+      acts.findLast((act) => act.label === label)!,
+    );
+  expect([(await pieceById(db, id))?.piece.count, await pieceById(db, one)]).toEqual([12, undefined]);
 });
 
 test("replayed from a file, the body, the paint and the tacky films are what they were; by hand it comes to the same", async () => {

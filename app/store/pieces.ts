@@ -2,7 +2,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { changePiece } from "#core/coating/model/apply-changes";
 import { mergedChanges } from "#core/coating/model/piece-changes";
 import type { Change } from "#core/coating/model/change";
-import { pieceId, planId } from "#core/catalogue/ids";
+import { pieceId, planId, progressId } from "#core/catalogue/ids";
 import type { PieceId } from "#core/catalogue/ids";
 import { nameWith } from "#core/formats/stores/pieces";
 import type { PieceRecord } from "#core/formats/stores/pieces";
@@ -184,6 +184,41 @@ export function setKeeping(db: Database, ids: readonly PieceId[], keeping: Keepi
         if (next.set === current.set && next.putAway === current.putAway && next.standsAt === current.standsAt) continue;
         await recorder.put("pieces", { ...next, rev: current.rev + 1 });
       }
+    },
+    by,
+  );
+}
+
+const APART = " (set apart)";
+
+/**
+ * Sets pieces of a batch apart, with all that is on them: what went wrong with one of twelve is put right on that one alone.
+ *
+ * @param copy id of those that are set apart, so that asking twice does it once
+ * @param many how many of the batch
+ */
+export function setApart(db: Database, id: PieceId, copy: PieceId, many: number, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    many === 1 ? "setting one apart" : `setting ${many} apart`,
+    ofPiece(id),
+    ["pieces", "plans", "progress"],
+    async (recorder) => {
+      const current = await recorder.get("pieces", id);
+      const count = current?.piece.count ?? 1;
+      if (!current || many >= count || (await recorder.get("pieces", copy))) return;
+      const plans = await recorder.of("plans", "byPiece", id);
+      const planOf = new Map(plans.map((plan) => [plan.id, planId(freshId())]));
+      for (const plan of plans) await recorder.put("plans", { ...plan, id: planOf.get(plan.id)!, pieceId: copy, rev: 1 });
+      const followed = current.planId === null ? null : (planOf.get(current.planId) ?? null);
+      for (const { jarMl: _taken, ...one } of await recorder.of("progress", "byPiece", id)) {
+        // What is under way stays with the batch, and so does the paint all of them have taken.
+        if (one.kind === "started") continue;
+        await recorder.put("progress", { ...one, id: progressId(freshId()), rev: 1, pieceId: copy, planId: planOf.get(one.planId) ?? one.planId });
+      }
+      const piece = (of: number, name: string) => ({ ...current.piece, count: of, name });
+      await recorder.put("pieces", { ...current, id: copy, rev: 1, planId: followed, piece: piece(many, nameWith(current.piece.name, APART)) });
+      await recorder.put("pieces", { ...current, rev: current.rev + 1, piece: piece(count - many, current.piece.name) });
     },
     by,
   );

@@ -30,6 +30,7 @@ import type { KeptPiece } from "~/piece/kept-piece";
 import type { PlanAsk } from "~/piece/plan-ask";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
+import { OneOfMany } from "./one-of-many";
 import { RemedyCard } from "./remedy-card";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -152,6 +153,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
       <div className="grid content-start gap-3">
         <h2 className="text-2xl">It went wrong</h2>
         <p className="text-soft">Nothing is lost yet. Say where and what; what is noted can be taken back.</p>
+        <OneOfMany record={record} />
         <Choice
           label="In which coat"
           value={keyOf(band)}

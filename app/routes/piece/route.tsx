@@ -1,5 +1,6 @@
 import { NavLink, Outlet, redirect } from "react-router";
 import { pieceId } from "#core/catalogue/ids";
+import { MOST_OF_BATCH } from "#core/formats/change-schema";
 import { daySchema } from "#core/formats/hours-schema";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import { setNameSchema } from "#core/formats/stores/pieces";
@@ -27,7 +28,7 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 clientLoader.hydrate = true as const;
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {
-  const [{ database }, { copyPiece, pieceById, removePiece, savePiece, setKeeping }, { GonePiece }, clashes] = await Promise.all([
+  const [{ database }, { copyPiece, pieceById, removePiece, savePiece, setApart, setKeeping }, { GonePiece }, clashes] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
@@ -41,6 +42,7 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
       "take-theirs": (joi) => ({ key: joi.string().max(40).required() }),
       "keep-with": (joi) => ({ set: setNameSchema(joi).allow(""), putAway: daySchema(joi).allow(""), standsAt: setNameSchema(joi).allow("") }),
       copy: (joi) => ({ copy: recordIdSchema(joi).required() }),
+      "set-apart": (joi) => ({ copy: recordIdSchema(joi).required(), many: joi.number().integer().min(1).max(MOST_OF_BATCH).required() }),
       remove: () => ({}),
     },
     {
@@ -71,6 +73,10 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
       copy: async ({ copy }, by) => {
         await copyPiece(await database(), id, pieceId(copy), by);
         return redirect(`/pieces/${copy}`);
+      },
+      "set-apart": async ({ copy, many }, by) => {
+        await setApart(await database(), id, pieceId(copy), many, by);
+        return redirect(`/pieces/${copy}/rescue`);
       },
       remove: async (_ask, by) => {
         const db = await database();
