@@ -10,6 +10,8 @@ import type { Piece } from "../../piece/piece";
 import { workFor } from "../../schedule/dates-of";
 import { mug, pebble, pot } from "../../../tests/reference/bench";
 import { coatEvents } from "../coat-events";
+import { coatStates } from "../coat-states";
+import { actStates } from "../group-states";
 import type { ProgressRecord } from "../progress";
 import { batchClock, begunOf, begunTasks, leftOfBatch } from "./begun";
 import { benchOf } from "./bench";
@@ -119,6 +121,33 @@ describe("what may be touched", () => {
     expect(table.bench.now).toEqual([]);
     expect(table.bench.alone.map(({ until, then }) => [until, then])).toEqual([[START + 20 * MIN, null]]);
   });
+});
+
+test("the Bench and the plan's own page say the same of every act: what is ready, and until when it is not, but for wet places a hand would hold it by", () => {
+  fc.assert(
+    fc.property(fc.array(fc.record({ pick: fc.nat(20), wait: fc.nat(300) }), { minLength: 4, maxLength: 18 }), (moves) => {
+      const table = new Table().add("pot", dottedPot());
+      for (const { pick, wait } of moves) {
+        const { shown, work, done } = table.pieces.get("pot")!;
+        const states = actStates(shown.acts, coatStates(shown, work, done, table.now, "UTC"));
+        const { now: free, alone } = table.bench;
+        const told = new Map([...free, ...alone.flatMap(({ then }) => then ?? [])].map((go) => [go.act.stepIds[0]!, go]));
+        for (const [step, go] of told) {
+          const state = states.get(step)!;
+          if (go.beside.length > 0) expect(go.from).toBeGreaterThan(table.now);
+          else if (go.from <= table.now) expect([step, state.state]).toEqual([step, "ready"]);
+          else expect([step, state.state, state.until]).toEqual([step, "waiting", go.from]);
+        }
+        // And nothing that is ready there is missing here.
+        const ready = [...states].filter(([, { state }]) => state === "ready").map(([step]) => step);
+        const held = free.length === 0 || wetFilms(table.pieces.get("pot")!, table.now, "UTC").length > 0;
+        if (!held) expect(ready.filter((step) => !told.has(step))).toEqual([]);
+        if (free.length > 0) table.do(free[pick % free.length]!);
+        table.now += wait * MIN;
+      }
+    }),
+    { numRuns: 12, seed: 8 },
+  );
 });
 
 test("what is nearly due goes before what has time; what hands are on goes before both", () => {
