@@ -20,8 +20,9 @@ export function actPlaces({ zones }: Pick<Go, "zones">, { shown }: Pick<OnBench,
 }
 
 /** What must not be touched of a piece: "wet on the rim", "drying through". */
-export function aloneWords({ wet, partly }: Pick<LeftAlone, "wet" | "partly">, { shown }: Pick<OnBench, "shown">): string {
+export function aloneWords({ wet, partly, dry }: Pick<LeftAlone, "wet" | "partly" | "dry">, { shown, count }: Pick<OnBench, "shown" | "count">): string {
   if (wet.length === 0) return "drying through";
   const where = wet.length >= shown.zones.length ? "wet all over" : `wet: ${zoneNames(wet).toLowerCase()}`;
+  if (dry !== undefined) return `${where}; the first ${dry} of ${count} may be turned`;
   return partly ? `${where}; the rest may be touched` : where;
 }

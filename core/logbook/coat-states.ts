@@ -2,7 +2,8 @@ import type { StepId } from "../catalogue/ids";
 import type { Candidate } from "../coating/model/plan";
 import { clocksFrom, waitedFrom } from "../schedule/drying-clock";
 import { MS_PER_MIN } from "../schedule/free-hours";
-import type { Edge, Work } from "../coating/facts/task";
+import type { Edge, Task, Work } from "../coating/facts/task";
+import { wetBeside, wetFilms } from "./bench/wet-films";
 
 /**
  * Where a step stands: `wet`: done, not yet dry to the touch; `ready`: may be done now; `waiting`: what is under it dries until
@@ -20,6 +21,8 @@ export interface StepState {
   /** The careful painter's end of the same wait. */
   readonly untilCareful: number | null;
 }
+
+const NONE_TACKY: ReadonlyMap<string, number> = new Map();
 
 /** When a task may be begun, its waits going by the hour where the nights of its room are not as its days; null before what it waits for is done. */
 export type OpenAt = (edges: readonly Edge[]) => number | null;
@@ -63,6 +66,14 @@ export function coatStates(
   timeZone: string = zoneHere(),
 ): ReadonlyMap<StepId, StepState> {
   const [openAt, openCareful] = [false, true].map((careful) => openingBy(work.room, done, now, timeZone, careful)) as [OpenAt, OpenAt];
+  const films = wetFilms({ shown: candidate, work, done, tacky: NONE_TACKY, progress: [] }, now, timeZone);
+  /** Ready, unless it would have to be held by a place that is wet. */
+  const heldBy = ({ stepId, coat, zones }: Task): Pick<StepState, "state" | "until" | "untilCareful"> => {
+    const stepIds = films.length === 0 ? [] : (candidate.acts.find((act) => act.stepIds.includes(stepId))?.stepIds ?? [stepId]);
+    const wet = films.length === 0 ? [] : wetBeside(zones, films, { stepIds, coat });
+    if (wet.length === 0) return { state: "ready", until: null, untilCareful: null };
+    return { state: "waiting", until: Math.max(...wet.map(({ until }) => until)), untilCareful: Math.max(...wet.map(({ untilCareful }) => untilCareful)) };
+  };
   const states = new Map<StepId, StepState>();
   const steps = candidate.zones.flatMap((zone) => zone.steps);
   for (const step of steps) {
@@ -85,7 +96,7 @@ export function coatStates(
     const at = openAt(next.after);
     if (at === null) states.set(step.id, { ...count, state: "to-come", until: null, untilCareful: null });
     else if (at > now) states.set(step.id, { ...count, state: "waiting", until: at, untilCareful: openCareful(next.after) });
-    else states.set(step.id, { ...count, state: "ready", until: null, untilCareful: null });
+    else states.set(step.id, { ...count, ...heldBy(next) });
   }
   return states;
 }

@@ -68,6 +68,23 @@ export function leftOfBatch(piece: Pick<BenchPiece, "work" | "done" | "progress"
   return { ...piece.work, tasks: piece.work.tasks.map(left) };
 }
 
+/**
+ * When each piece of a batch got a coat that is done: those that were counted at their own time, the rest when all were.
+ *
+ * @param progress records of the piece, by time
+ * @param count pieces of the batch
+ * @returns instants, ms, the first one first; null where nobody has counted
+ */
+export function endsLaid(progress: readonly ProgressRecord[], task: Pick<Task, "stepId" | "coat" | "half">, count: number): readonly number[] | null {
+  const own = progress.filter((one) => one.stepId === task.stepId && one.coat === task.coat && one.half === task.half);
+  const at = own.findLastIndex(({ kind }) => kind === "done");
+  if (at < 0) return null;
+  const begun = begunOf(own.slice(0, at), [task as Task]);
+  if (!begun || begun.ends.length === 0) return null;
+  const done = Date.parse(own[at]!.at);
+  return [...begun.ends, ...Array.from({ length: Math.max(0, count - begun.ends.length) }, () => done)].slice(0, count);
+}
+
 /** The pieces of a batch that are wet by now. */
 export interface BatchClock {
   /** Pieces that may be turned, or stood on, by now. */

@@ -13,7 +13,7 @@ import { coatEvents } from "../coat-events";
 import { coatStates } from "../coat-states";
 import { actStates } from "../group-states";
 import type { ProgressRecord } from "../progress";
-import { batchClock, begunOf, begunTasks, leftOfBatch } from "./begun";
+import { batchClock, begunOf, begunTasks, endsLaid, leftOfBatch } from "./begun";
 import { benchOf } from "./bench";
 import type { BenchPiece } from "./bench-piece";
 import type { Go } from "./go";
@@ -177,6 +177,24 @@ describe("a batch", () => {
     const begun = begunOf([...at(0, 0), ...at(3, 1), ...at(7, 3), ...at(8, 2), ...at(11, 3)], [task!])!;
     expect([begun.at, begun.ends]).toEqual([START, [START + 3 * MIN, START + 7 * MIN, START + 11 * MIN]]);
     expect(begunOf([...at(0, 0), ...at(5, undefined, "done")], [task!])).toBeNull();
+  });
+
+  test("once all of them have it, the first may be turned while the last is wet still", () => {
+    const base = work.tasks.find(({ stepId }) => shown.zones.some(({ steps }) => steps.some(({ id, typical }) => id === stepId && typical !== null)))!;
+    const of = (min: number, kind: ProgressRecord["kind"], pieces?: number) =>
+      coatEvents(shown, base).map((event) =>
+        record({ ...event, kind, at: new Date(START + min * MIN).toISOString(), ...(pieces === undefined ? {} : { pieces }) }),
+      );
+    const progress = [...of(0, "started", 0), ...of(5, "started", 2), ...of(40, "done")];
+    expect(endsLaid(progress, base, 4)).toEqual([START + 5 * MIN, START + 5 * MIN, START + 40 * MIN, START + 40 * MIN]);
+    expect(endsLaid(of(40, "done"), base, 4)).toBeNull();
+    expect(endsLaid([...progress, ...of(41, "ruined"), ...of(90, "done")], base, 4)).toBeNull();
+    const upTo = work.tasks.slice(0, work.tasks.indexOf(base));
+    const touch = shown.zones.flatMap(({ steps }) => steps).find(({ id }) => id === base.stepId)!.typical!.touchDry;
+    const done = new Map([...upTo.map(({ id }) => [id, START - 9000 * MIN] as const), [base.id, START + 40 * MIN] as const]);
+    const laid = { ...table.pieces.get("batch")!, count: 4, done, progress };
+    const [alone] = benchOf([laid], START + (5 + touch + 1) * MIN, "UTC").alone;
+    expect(alone?.dry).toBe(2);
   });
 
   test("the first may be turned while the last is wet", () => {

@@ -1,6 +1,7 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { MS_PER_MIN } from "../../schedule/free-hours";
 import { zoneHere } from "../coat-states";
+import { batchClock, endsLaid } from "./begun";
 import type { BenchPiece } from "./bench-piece";
 import { goesOf } from "./go";
 import type { Go } from "./go";
@@ -18,6 +19,8 @@ export interface LeftAlone {
   readonly since: number;
   /** What is done then; null where only its touch is waited for. */
   readonly then: Go | null;
+  /** Of a batch that was counted: how many of the pieces may be touched by now, each by its own clock. */
+  readonly dry?: number;
   /** Something else of the same piece may be touched meanwhile. */
   readonly partly: boolean;
 }
@@ -83,7 +86,10 @@ function aloneOf(piece: BenchPiece, goes: readonly Go[], films: ReturnType<typeo
   const until = free || !waiting ? (last?.until ?? waiting!.from) : waiting.from;
   const untilCareful = free || !waiting ? (last?.untilCareful ?? waiting!.fromCareful) : Math.max(waiting.fromCareful, waiting.from);
   if (free && wet.length === 0) return [];
-  return [{ piece: piece.id, wet, until, untilCareful, since: Math.min(since, now), then: free ? null : (waiting ?? null), partly: free }];
+  const ends = piece.count > 1 && last ? endsLaid(piece.progress, last.task, piece.count) : null;
+  const dry = ends && last ? batchClock(ends, last.step.typical?.touchDry ?? 0, now).dry : 0;
+  const some = dry > 0 && dry < piece.count ? { dry } : {};
+  return [{ piece: piece.id, wet, until, untilCareful, since: Math.min(since, now), then: free ? null : (waiting ?? null), ...some, partly: free }];
 }
 
 /**

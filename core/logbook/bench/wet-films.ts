@@ -1,5 +1,6 @@
 import { plainZone } from "../../catalogue/vocabulary";
 import type { ZoneId } from "../../catalogue/vocabulary";
+import type { StepId } from "../../catalogue/ids";
 import type { Step } from "../../coating/model/step";
 import type { Task } from "../../coating/facts/task";
 import { clocksFrom, waitedFrom } from "../../schedule/drying-clock";
@@ -35,17 +36,21 @@ function bodyOfZone(zone: ZoneId): string {
  * @param now instant, ms
  * @param timeZone where the piece dries, IANA name
  */
-export function wetFilms(piece: BenchPiece, now: number, timeZone: string): readonly WetFilm[] {
+export function wetFilms(piece: Pick<BenchPiece, "shown" | "work" | "done" | "tacky" | "progress">, now: number, timeZone: string): readonly WetFilm[] {
   const { shown, work, done, tacky } = piece;
   // Of a batch under way some pieces have it: they are wet as well.
   const begun = begunTasks(piece);
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step] as const));
   const [clock, careful] = [false, true].map((slow) => clocksFrom(now, timeZone, slow)) as [ReturnType<typeof clocksFrom>, ReturnType<typeof clocksFrom>];
+  // Only where the nights are not as the days does it matter what a film dries by.
+  const ways = new Map(
+    work.room?.night ? work.tasks.flatMap(({ after }) => after.flatMap((edge) => (edge.film === undefined ? [] : [[edge.task, edge.by] as const]))) : [],
+  );
   return work.tasks
     .flatMap((task): WetFilm[] => {
       const [end, step] = [done.get(task.id) ?? begun.get(task.id)?.ends.at(-1), steps.get(task.stepId)];
       if (end === undefined || !step?.typical || !step.cautious) return [];
-      const by = work.tasks.flatMap(({ after }) => after).find((edge) => edge.task === task.id && edge.film !== undefined)?.by;
+      const by = ways.get(task.id);
       const dry = (min: number, clocks: typeof clock) => waitedFrom(end, min * MS_PER_MIN, clocks(by, work.room));
       const found = tacky.get(task.id);
       const again = found === undefined || found < end ? 0 : end + leftWaiting((found - end) / MS_PER_MIN, step.typical.touchDry) * MS_PER_MIN;
@@ -56,14 +61,24 @@ export function wetFilms(piece: BenchPiece, now: number, timeZone: string): read
     .sort((one, other) => other.until - one.until);
 }
 
+/** What is laid in one go with a coat: its own act, in other places, is worked on at once. */
+export interface SameGo {
+  readonly stepIds: readonly StepId[];
+  readonly coat: number;
+}
+
 /**
  * Wet films in the way of a hand that works elsewhere on the same body: it would have to be held by them. Of its own places the waits of the plan
  * say when a film may be worked over.
  *
  * @param zones where the hand works
+ * @param go what it lays there: what it has laid of it in other places it goes on from
  */
-export function wetBeside(zones: readonly ZoneId[], films: readonly WetFilm[]): readonly WetFilm[] {
+export function wetBeside(zones: readonly ZoneId[], films: readonly WetFilm[], go: SameGo): readonly WetFilm[] {
   const own = new Set(zones.map(plainZone));
   const bodies = new Set(zones.map(bodyOfZone));
-  return films.filter((film) => film.zones.some((zone) => bodies.has(bodyOfZone(zone))) && !film.zones.some((zone) => own.has(plainZone(zone))));
+  const isOther = ({ task }: WetFilm) => task.coat !== go.coat || !go.stepIds.includes(task.stepId);
+  return films.filter(
+    (film) => isOther(film) && film.zones.some((zone) => bodies.has(bodyOfZone(zone))) && !film.zones.some((zone) => own.has(plainZone(zone))),
+  );
 }
