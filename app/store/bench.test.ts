@@ -169,7 +169,19 @@ test("timers run to an instant, whatever becomes of the page; a piece is held fo
   await moveTimer(db, timerId("timer00002"), at(12));
   expect((await timersIn(db)).map((one) => one.id)).toEqual(["timer00002", "timer00003"]);
   await removePiece(db, id, "it");
-  expect((await timersIn(db)).map((one) => one.id)).toEqual(["timer00002"]);
+  expect((await db.getAll("timers")).map((one) => one.id)).toEqual(["timer00002"]);
+  await takeBack(db, acts.at(-1)!);
+  expect((await timersIn(db)).map((one) => one.id)).toEqual(["timer00002", "timer00003"]);
+  // In a file it goes with its piece, and comes back with it.
+  const other = await openStore({}, `bench-${(count += 1)}`);
+  const read = readBundle(JSON.stringify(fileOf(await exportAll(db))), CATALOGUE);
+  if (!read.ok || read.value.aside.length > 0) throw new Error("the file is not as it was written");
+  await importBundle(other, read.value.bundle, { label: "a file" });
+  expect((await timersIn(other)).map((one) => [one.id, one.piece])).toEqual([
+    ["timer00002", undefined],
+    ["timer00003", id],
+  ]);
+  await removePiece(db, id, "it");
   await removeTimer(db, timerId("timer00002"));
   await takeBack(db, acts.at(-1)!);
   expect(await timersIn(db)).toHaveLength(1);

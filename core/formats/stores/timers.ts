@@ -52,10 +52,12 @@ export const TIMERS = defineStore<TimerRecord>({
   name: "timers",
   called: "a timer",
   since: 13,
-  indexes: {},
+  indexes: { byPiece: "piece" },
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...timerFields(joi) }),
   check: ({ piece }, { has }, at) =>
     piece === undefined || has("pieces", piece) ? null : problem("unknown-id", [...at, "piece"].join("."), "this timer is of a piece that is not in the file"),
+  // One of no piece stands by itself.
+  owner: { store: "pieces", field: "piece" },
   onImport: "keep",
   refers: { piece: "pieces" },
   lists: [],
