@@ -94,6 +94,7 @@ describe("in the painter's words", () => {
     expect(goTitle(go!, MENU)).toMatch(/^Base colour: /);
     expect(goCoat(go!)).toMatch(/^coat 1 of \d$/);
     expect(actPlaces(go!, primed())).toBe("all over");
+    expect(goTitle(go!, MENU)).not.toMatch(/µm|micron|mm²/);
     expect(actPlaces({ zones: ["rim", "saucer"] as never }, { shown: { zones: [1, 2, 3] } as never })).toBe("rim and saucer");
   });
 
@@ -101,6 +102,11 @@ describe("in the painter's words", () => {
     const shown = onBench(pot({ decoration: DOTS }), 0, 0);
     expect(aloneWords({ wet: [], partly: false }, shown)).toBe("drying through");
     expect(aloneWords({ wet: ["rim"], partly: true }, shown)).toBe("wet: rim; the rest may be touched");
+    // Of a batch that was counted each piece has its own clock.
+    const batch = { ...shown, count: 12 };
+    expect(aloneWords({ wet: ["rim"], partly: false, dry: 5 }, batch)).toBe("wet: rim; the first 5 of 12 may be turned");
+    expect(aloneWords({ wet: ["rim"], partly: false }, batch)).toBe("wet: rim");
+    expect(aloneWords({ wet: [], partly: false, dry: 5 }, batch)).toBe("drying through");
     expect(aloneWords({ wet: shown.shown.zones.map(({ zone }) => zone), partly: false }, shown)).toBe("wet all over");
   });
 
