@@ -255,8 +255,9 @@ describe("Tern Point", () => {
     const { page } = await newNotebook();
     await page.goto(server.url);
     await page.locator("[data-bench] [data-now]").waitFor();
-    await page.locator("[data-alone]").getByText("Terrace herb pot").waitFor();
+    await page.locator("[data-alone]").getByRole("link", { name: "Terrace herb pot" }).waitFor();
     await page.getByRole("link", { name: "Pieces", exact: true }).click();
+    await page.locator("main li .font-display").nth(8).waitFor();
     expect(await page.locator("main li .font-display").count()).toBeGreaterThanOrEqual(9);
     await page
       .getByText(/^Now:|^Leave alone/)
