@@ -1,9 +1,8 @@
 import type { Task } from "#core/coating/facts/task";
-import { actualOfGo, foundTacky } from "#core/logbook/actual";
+import { actualOfGo, foundTacky, tookMin } from "#core/logbook/actual";
 import type { Begun } from "#core/logbook/bench/begun";
 import { coatEvents } from "#core/logbook/coat-events";
 import type { CoatEvent } from "#core/logbook/progress";
-import { MS_PER_MIN } from "#core/schedule/free-hours";
 import type { PlanAsk } from "~/piece/plan-ask";
 import type { OnBench } from "./bench-loaded.client";
 
@@ -11,16 +10,6 @@ import type { OnBench } from "./bench-loaded.client";
 export const actionOf = (piece: Pick<OnBench, "id">): string => `/pieces/${piece.id}?index`;
 
 const iso = (instant: number) => new Date(instant).toISOString();
-
-/** A go that took many times what is reckoned was interrupted, and says nothing of the hands. */
-const MOST_TIMES = 4;
-
-/** How long hands were on a go that was begun, minutes; null where that says nothing. */
-function tookMin(begun: Begun | null, end: number, reckonedMin: number): number | null {
-  if (!begun) return null;
-  const min = (end - begun.at) / MS_PER_MIN;
-  return min > 0.2 && min < Math.max(1, reckonedMin) * MOST_TIMES ? min : null;
-}
 
 /** What is noted first carries what was seen: it was one go. */
 const withActual = (coats: readonly CoatEvent[], actual: CoatEvent["actual"]) =>
@@ -35,7 +24,7 @@ const withActual = (coats: readonly CoatEvent[], actual: CoatEvent["actual"]) =>
 export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | null, at: number, said = false): PlanAsk {
   const { work, done, shown, followed } = piece;
   const reckoned = tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
-  const actual = actualOfGo(tasks, { work, done, now: at }, said ? null : tookMin(begun, at, reckoned));
+  const actual = actualOfGo(tasks, { work, done, now: at }, said ? null : tookMin(begun?.at ?? null, at, reckoned));
   const coats = withActual(
     tasks.flatMap((task) => coatEvents(shown, task)),
     actual ?? undefined,

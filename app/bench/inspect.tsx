@@ -3,10 +3,9 @@ import { Check, X } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import type { Change } from "#core/coating/model/change";
-import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
 import { CUT_GRADES, cutSpacingMm, GOOD_GRADE } from "#core/logbook/inspections/inspection";
-import type { Inspection, InspectionKind } from "#core/logbook/inspections/inspection";
+import type { CutStack, Inspection, InspectionKind } from "#core/logbook/inspections/inspection";
 import { inspectionsAfter, proposalFor } from "#core/logbook/inspections/inspect";
 import type { Proposal } from "#core/logbook/inspections/inspect";
 import { CutPicture } from "./cut-picture";
@@ -16,21 +15,6 @@ export interface Found {
   readonly kind: InspectionKind;
   readonly passed: boolean;
   readonly grade?: number;
-}
-
-/** Coats that are cut through. */
-export interface CutStack {
-  readonly dryMicrons: number;
-  /** On wood, gypsum, bisque. */
-  readonly soft: boolean;
-}
-
-const SOFT: ReadonlySet<string> = new Set(["gypsum-cast", "ceramic-bisque", "terracotta", "wood-softwood", "wood-board", "wood-hardwood"]);
-
-/** All coats of a place, as they are cut through. */
-export function stackOf({ zones }: Pick<Candidate, "zones">, zone: ZoneId, material: string): CutStack {
-  const steps = zones.find((one) => one.zone === zone)?.steps ?? [];
-  return { dryMicrons: steps.reduce((sum, { dryMicrons, coats, marks }) => sum + (marks ? 0 : (dryMicrons ?? 0) * coats), 0), soft: SOFT.has(material) };
 }
 
 function cutWords({ dryMicrons, soft }: CutStack): string {

@@ -64,6 +64,23 @@ export function actualOfGo(tasks: readonly Task[], standing: Standing, tookMin: 
   return Object.keys(actual).length > 0 ? actual : null;
 }
 
+/** A go that took many times what is reckoned was interrupted; one that took no time was not begun when it was said. */
+const MEANT = { mostTimes: 4, leastMin: 0.2 } as const;
+
+/**
+ * How long hands were on a go that was begun, minutes.
+ *
+ * @param begun instant, ms; null where nobody said
+ * @param end instant, ms
+ * @param reckonedMin hands on it as it is reckoned, minutes
+ * @returns null where it says nothing of the hands
+ */
+export function tookMin(begun: number | null, end: number, reckonedMin: number): number | null {
+  if (begun === null) return null;
+  const min = (end - begun) / MS_PER_MIN;
+  return min > MEANT.leastMin && min < Math.max(1, reckonedMin) * MEANT.mostTimes ? min : null;
+}
+
 /** A film that is touched and found tacky: the task that laid it, and what is seen of it. */
 export interface FoundTacky {
   readonly task: Task;

@@ -5,6 +5,7 @@
  */
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { materialId } from "#core/catalogue/ids";
 import type { TechniqueId } from "#core/catalogue/vocabulary";
 import { mishapsAt, remediesFor } from "#core/logbook/rescue/rescue";
 import type { Spot, Wetness } from "#core/logbook/rescue/spot";
@@ -52,7 +53,7 @@ function spot(on: On, wetness: Wetness): Spot {
     binder: product.binder,
     groundMoves: false,
     bare: on === "bisque",
-    material: on === "bisque" ? "ceramic-bisque" : "stone-smooth",
+    body: CATALOGUE.materials.get(materialId(on === "bisque" ? "ceramic-bisque" : "stone-smooth"))!,
     suspect: false,
   };
 }
@@ -141,6 +142,6 @@ describe("cautions go with what is done", () => {
     expect(cautionsOf("smeared", { ...spot("base", "wet"), carrier: "solvent", binder: "alkyd" })).toMatch(/no flame/);
     expect(cautionsOf("resin-fault", { ...spot("seal", "wet"), binder: "epoxy", carrier: "none" })).toMatch(/gloves/);
     // Dots are lifted with a swab: there is nothing to take care of.
-    expect(cautionsOf("spike", { ...spot("dots", "wet"), material: "glass" })).not.toMatch(/Dust|Solvent|Resin/);
+    expect(cautionsOf("spike", { ...spot("dots", "wet"), body: CATALOGUE.materials.get(materialId("glass"))! })).not.toMatch(/Dust|Solvent|Resin/);
   });
 });

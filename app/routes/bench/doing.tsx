@@ -1,16 +1,17 @@
+import { format } from "date-fns";
 import { useState } from "react";
 import { Link } from "react-router";
 import { Check, Fingerprint, Hourglass, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
+import { lastTime } from "#core/logbook/bench/evening";
 import { batchClock } from "#core/logbook/bench/begun";
 import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
 import { sayClock, sayTime } from "~/components/time-words";
 import { sayCountdown } from "~/components/countdown";
+import { timeZoneHere } from "~/components/time-zone";
 import { once } from "~/components/once";
 import { goTitle } from "~/bench/bench-words";
-import type { PlanAsk } from "~/piece/plan-ask";
-import { useAsked } from "~/actions/use-ask";
-import { actionOf, tackyAsk } from "~/bench/bench-asks";
+import { tackyAsk } from "~/bench/bench-asks";
 import type { OnBench } from "~/bench/bench-loaded.client";
 
 /** What may be noted of a go. */
@@ -34,10 +35,8 @@ interface Props {
 export function Doing({ go, piece, menu, now, noting }: Props) {
   const title = goTitle(go, menu);
   const batch = piece.count > 1;
-  // What is on its way is counted on from: taps are quicker than the page.
-  const asked = useAsked<PlanAsk>(actionOf(piece)).flatMap((ask) => (ask.intent === "started" ? (ask.coats[0]?.pieces ?? []) : []));
-  const has = asked.at(-1) ?? go.begun?.ends.length ?? 0;
-  const begun = go.begun !== null || asked.length > 0;
+  const [has, count] = useCount(go.begun?.ends.length ?? null, now, noting.count);
+  const begun = has !== null;
   const canBeTacky = tackyAsk(piece, go.tasks, now) !== null;
   return (
     <div className="mt-4 grid gap-3">
@@ -45,16 +44,10 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
       <div className="flex flex-wrap gap-2">
         {batch && begun ? (
           <>
-            <button type="button" className="button button-act text-lg" data-primary onClick={() => noting.count(has + 1)}>
+            <button type="button" className="button button-act text-lg" data-primary onClick={() => count(has + 1)}>
               <Plus aria-hidden size={22} /> One more: {has} of {piece.count}
             </button>
-            <button
-              type="button"
-              className="button"
-              aria-label="One too many: take it off the count"
-              disabled={has === 0}
-              onClick={() => noting.count(has - 1)}
-            >
+            <button type="button" className="button" aria-label="One too many: take it off the count" disabled={has === 0} onClick={() => count(has - 1)}>
               <Minus aria-hidden size={20} />
             </button>
             <button type="button" className="button" aria-label={`All ${piece.count} done: ${title}`} onClick={(event) => once(event) && noting.done()}>
@@ -73,7 +66,7 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
               <Check aria-hidden size={22} /> {batch ? "All done" : "Done"}
             </button>
             {!begun && (
-              <button type="button" className="button text-lg" aria-label={`Start: ${title}`} onClick={noting.start}>
+              <button type="button" className="button text-lg" aria-label={`Start: ${title}`} onClick={batch ? () => count(0) : noting.start}>
                 <Play aria-hidden size={20} /> {batch ? "Start, and count them" : "Start"}
               </button>
             )}
@@ -99,6 +92,24 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
       )}
     </div>
   );
+}
+
+/** A count that was tapped stands this long at most before the page has to show it too, ms. */
+const TAPPED_MS = 30_000;
+
+/**
+ * The count of a batch, with what was tapped already in it: taps are quicker than the page, and the next goes on from the last.
+ *
+ * @param kept the count as it is kept; null before it is begun
+ */
+function useCount(kept: number | null, now: number, note: (pieces: number) => void): readonly [number | null, (pieces: number) => void] {
+  const [tapped, setTapped] = useState<{ readonly pieces: number; readonly at: number } | null>(null);
+  if (tapped && (kept === tapped.pieces || now - tapped.at > TAPPED_MS)) setTapped(null);
+  const count = (pieces: number) => {
+    setTapped({ pieces, at: now });
+    note(pieces);
+  };
+  return [tapped?.pieces ?? kept, count];
 }
 
 /** Which pieces of the batch may be touched, each by its own clock. */
@@ -136,27 +147,16 @@ function Batch({ go, piece, now }: Pick<Props, "go" | "piece" | "now">) {
   );
 }
 
-const MS_PER_DAY = 86_400_000;
-
-/** The last time the clock showed this: "19:00" in the evening is today's, in the small hours yesterday's. @param typed "HH:MM" */
-function lastTime(typed: string, now: number): number | null {
-  const [hour, minute] = typed.split(":").map(Number);
-  if (hour === undefined || minute === undefined || !Number.isFinite(hour + minute)) return null;
-  const at = new Date(now);
-  at.setHours(hour, minute, 0, 0);
-  return at.getTime() <= now ? at.getTime() : at.getTime() - MS_PER_DAY;
-}
-
 /** It was done some time ago: hands were wet. */
 function DoneAt({ noting, now, title }: { noting: Noting; now: number; title: string }) {
   const [typed, type] = useState<string | null>(null);
   if (typed === null)
     return (
-      <button type="button" className="button" onClick={() => type(new Date(now - new Date(now).getTimezoneOffset() * 60_000).toISOString().slice(11, 16))}>
+      <button type="button" className="button" onClick={() => type(format(now, "HH:mm"))}>
         Done at …
       </button>
     );
-  const at = lastTime(typed, now);
+  const at = lastTime(typed, now, timeZoneHere());
   return (
     <form
       className="flex flex-wrap items-center gap-2"

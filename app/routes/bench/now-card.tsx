@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import { actNumbers } from "#core/coating/explain/told-acts";
 import { coatStates } from "#core/logbook/coat-states";
+import { laidBeneath } from "#core/logbook/rescue/spot";
 import { groupStates } from "#core/logbook/group-states";
 import { askOf } from "~/actions/use-ask";
 import { actionOf } from "~/bench/bench-asks";
@@ -27,21 +28,11 @@ interface Props {
   readonly rescue: (to: string) => void;
 }
 
-/** The film a go lies on: the last one that is on the same place. */
-function filmBeneath({ shown, done }: OnBench, { zones, act }: Go) {
-  const stack = shown.zones.find(({ zone }) => zone === zones[0]);
-  if (!stack) return null;
-  const upTo = stack.steps.findIndex(({ id }) => act.stepIds.includes(id));
-  const isOn = (id: string) => [...done.keys()].some((task) => task.startsWith(`${id}:`));
-  const step = stack.steps.slice(0, upTo < 0 ? undefined : upTo).findLast((one) => isOn(one.id));
-  return step ? { step, zone: stack.zone } : null;
-}
-
 /** What is done now: the whole left page, in words for an arm's length; the piece cut through beside it. */
 export function NowCard({ go, piece, menu, tools, now, noting, rescue }: Props) {
   const groups = alikeZones(piece.shown.zones, actNumbers(piece.shown));
   const states = groupStates(groups, piece.shown.zones, coatStates(piece.shown, piece.work, piece.done, now));
-  const beneath = filmBeneath(piece, go);
+  const beneath = laidBeneath(piece.shown, piece.done, go.zones[0]!, go.act.stepIds);
   const ask = (of: PlanAsk) => askOf(actionOf(piece), of);
   const { technique } = go.act.step;
   return (

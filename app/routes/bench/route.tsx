@@ -1,6 +1,8 @@
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { MoonStar } from "lucide-react";
+import type { TechniqueId } from "#core/catalogue/vocabulary";
+import { PRACTISED_TECHNIQUES } from "#core/marking/practice";
 import type { MarkTool } from "#core/marking/tool";
 import { HOUSEHOLD_TOOLS } from "#core/marking/tool";
 import { meanwhile, nextFree } from "#core/logbook/bench/meanwhile";
@@ -33,7 +35,7 @@ import { NowCard } from "./now-card";
 import { OtherGoes } from "./other-goes";
 import { SomethingElse } from "./something-else";
 import { TellMe } from "./tell-me";
-import { Timers } from "./timers";
+import { NewTimer, RunningTimers } from "./timers";
 import { ToPutRight } from "./to-put-right";
 import { WaitCard } from "./wait-card";
 
@@ -68,6 +70,8 @@ export function HydrateFallback() {
 export function ErrorBoundary() {
   return <RoomError />;
 }
+
+const isPractised = (technique: TechniqueId): boolean => PRACTISED_TECHNIQUES.includes(technique);
 
 type Loaded = Route.ComponentProps["loaderData"];
 
@@ -142,7 +146,8 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   });
   useBenchKeys(free, go, choose);
   const until = nextFree(bench, now);
-  const fillers = meanwhile(bench, pieces, now, (jar) => menu.jars.some((one) => one.id === jar && one.mix !== undefined && (one.leftMl ?? 0) <= 0));
+  const isToBeMixed = (jar: string) => menu.jars.some((one) => one.id === jar && one.mix !== undefined && (one.leftMl ?? 0) <= 0);
+  const fillers = meanwhile(bench, pieces, now, isToBeMixed, isPractised);
   return (
     <div aria-busy={busy} data-bench className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="min-w-0" {...skipTo("now", "Skip to what may be touched now")}>
@@ -189,6 +194,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
           </Link>
           <TellMe />
         </p>
+        <RunningTimers timers={timers} now={now} />
         <AloneList
           bench={bench}
           pieces={byId}
@@ -199,7 +205,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
             if (waiting?.then) doubt({ piece: byId.get(id)!, go: waiting.then, until: waiting.until, at: Date.now(), said: false });
           }}
         />
-        <Timers timers={timers} now={now} />
+        <NewTimer />
       </aside>
       {doubted && (
         <AskWet

@@ -47,8 +47,20 @@ function Timer({ timer, now }: { timer: TimerRecord; now: number }) {
   );
 }
 
-/** Timers of the user's own; each runs to an instant, whatever becomes of the page. */
-export function Timers({ timers, now }: { timers: readonly TimerRecord[]; now: number }) {
+/** Timers of the user's own that run; each to an instant, whatever becomes of the page. */
+export function RunningTimers({ timers, now }: { timers: readonly TimerRecord[]; now: number }) {
+  if (timers.length === 0) return null;
+  return (
+    <ul aria-label="Timers" className="mb-4 grid gap-2">
+      {timers.map((timer) => (
+        <Timer key={timer.id} timer={timer} now={now} />
+      ))}
+    </ul>
+  );
+}
+
+/** Sets a timer. */
+export function NewTimer() {
   const [label, setLabel] = useState("");
   const [min, setMin] = useState("10");
   const minutes = Number(min.replace(",", "."));
@@ -60,13 +72,8 @@ export function Timers({ timers, now }: { timers: readonly TimerRecord[]; now: n
   return (
     <section aria-labelledby="timers" className="mt-5">
       <h2 id="timers" className="text-xl">
-        Timers
+        Set a timer
       </h2>
-      <ul className="mt-1 grid gap-2">
-        {timers.map((timer) => (
-          <Timer key={timer.id} timer={timer} now={now} />
-        ))}
-      </ul>
       <form
         className="mt-2 flex flex-wrap items-end gap-2"
         onSubmit={(event) => {

@@ -2,11 +2,12 @@ import { Link } from "react-router";
 import { MapPin, Sunrise } from "lucide-react";
 import { format, parseISO } from "date-fns";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { roomKey } from "#core/logbook/own-times";
 import { benchOf } from "#core/logbook/bench/bench";
 import type { Bench } from "#core/logbook/bench/bench";
-import { clearingUp, doneSince } from "#core/logbook/bench/evening";
+import { clearingUp, doneSince, eveningOf } from "#core/logbook/bench/evening";
 import type { ClearingUp, DoneOnPiece } from "#core/logbook/bench/evening";
-import { dateOf, dayLater, instantOf } from "#core/schedule/free-hours";
+import { dateOf } from "#core/schedule/free-hours";
 import { runsOf } from "#core/schedule/together/runs";
 import { runInBrief } from "~/calendar/act-words";
 import type { Laid as LaidOut } from "~/calendar/table.client";
@@ -56,23 +57,10 @@ export default function Evening({ loaderData: { bench, laid } }: Route.Component
   );
 }
 
-/** An evening belongs to the day it began on: until this hour of the night. */
-const NIGHT_ENDS = "04:00";
-const MORNING = "08:00";
-
-/** The day of the evening, and when it began to count and when the next morning is, ms. */
-function eveningOf(now: number): { readonly since: number; readonly morning: number } {
-  const zone = timeZoneHere();
-  const today = dateOf(now, zone);
-  const turn = instantOf(today, NIGHT_ENDS, zone);
-  const since = turn <= now ? turn : instantOf(dayLater(today, -1), NIGHT_ENDS, zone);
-  return { since, morning: instantOf(dayLater(dateOf(since, zone), 1), MORNING, zone) };
-}
-
 function Told({ pieces, loaded, laid }: { pieces: readonly OnBench[]; loaded: Route.ComponentProps["loaderData"]["bench"]; laid: Promise<LaidOut> }) {
   const { bench, now } = useBench(pieces, loaded.timers);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const { since, morning } = eveningOf(now);
+  const { since, morning } = eveningOf(now, timeZoneHere());
   const done = doneSince(pieces, since);
   return (
     <div className="mt-3 grid gap-6 lg:grid-cols-2">
@@ -148,7 +136,7 @@ function Clearing({ up, any }: { up: ClearingUp; any: boolean }) {
 /** What dries, by room and by where it was put down. */
 function Drying({ bench, pieces, now }: { bench: Bench; pieces: ReadonlyMap<string, OnBench>; now: number }) {
   const { rooms } = useAppContext();
-  const roomOf = ({ record }: OnBench) => rooms.find(({ room }) => JSON.stringify(room) === JSON.stringify(record.piece.room))?.name ?? "Your room";
+  const roomOf = ({ work }: OnBench) => rooms.find(({ room }) => work.room !== undefined && roomKey(room) === roomKey(work.room))?.name ?? "Your room";
   const all = [
     ...bench.alone.map((one) => ({ piece: pieces.get(one.piece)!, text: aloneWords(one, pieces.get(one.piece)!), until: one.until })),
     ...bench.hardening.map((one) => ({ piece: pieces.get(one.piece)!, text: "hardening", until: one.handle > now ? one.handle : one.cured })),

@@ -2,19 +2,18 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { StepId } from "#core/catalogue/ids";
-import type { ZoneId } from "#core/catalogue/vocabulary";
 import type { Candidate } from "#core/coating/model/plan";
-import type { Step } from "#core/coating/model/step";
+import { cutStack } from "#core/logbook/inspections/inspection";
 import { bodyOf } from "#core/logbook/body-state";
 import { mishapsAt, remediesFor } from "#core/logbook/rescue/rescue";
 import type { Offered } from "#core/logbook/rescue/rescue";
 import { rewritingOf } from "#core/logbook/rescue/rewriting";
-import { bandsOn, spotOf, wetnessOf, WETNESSES } from "#core/logbook/rescue/spot";
-import type { Wetness } from "#core/logbook/rescue/spot";
+import { bandsToMend, spotOf, wetnessFrom, wetnessOf, WETNESSES } from "#core/logbook/rescue/spot";
+import type { Band, Wetness } from "#core/logbook/rescue/spot";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { askOf } from "~/actions/use-ask";
 import { actionOf } from "~/bench/bench-asks";
-import { Inspect, stackOf } from "~/bench/inspect";
+import { Inspect } from "~/bench/inspect";
 import { MishapPicture } from "~/bench/mishap-picture";
 import { setTimerTo } from "~/bench/timer-asks";
 import { useAppContext } from "~/components/app-context";
@@ -63,23 +62,6 @@ export default function RescueRoom({ loaderData: { kept, view, timers } }: Route
   );
 }
 
-/** A band something may have gone wrong in. */
-interface Band {
-  readonly zone: ZoneId;
-  readonly step: Step;
-  /** Instant of its last coat, ms; null while it is being laid. */
-  readonly end: number | null;
-}
-
-/** Bands that are on, the last one first; and the one that is being laid, where it is that. */
-function bandsOf(shown: Candidate, done: ReadonlyMap<string, number>, laying: string | null): readonly Band[] {
-  const on = [...bandsOn(shown, done)].sort((a, b) => b.end - a.end);
-  const stack = shown.zones.find(({ steps }) => steps.some(({ id }) => id === laying));
-  const step = stack?.steps.find(({ id }) => id === laying);
-  const isOn = on.some((band) => band.step.id === laying);
-  return stack && step && !isOn && step.wetMicrons !== null ? [{ zone: stack.zone, step, end: null }, ...on] : on;
-}
-
 const WET_WORDS: Readonly<Record<Wetness, string>> = {
   wet: "wet: it still flows",
   tacky: "tacky: a finger sticks",
@@ -99,7 +81,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
   const { record, progress } = kept;
   const [said, say] = useState<Wetness | null>(null);
   const wanted = params.get("step");
-  const bands = bandsOf(shown, view.done, wanted);
+  const bands = bandsToMend(shown, view.done, wanted);
   const band = bands.find((one) => keyOf(one) === params.get("band")) ?? bands.find(({ step }) => step.id === wanted) ?? bands[0];
   if (!band)
     return (
@@ -136,10 +118,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
     void navigate("/");
   };
   /** When the film will be as dry as a remedy wants it, ms. */
-  const whenIs = (wetness: Wetness): number => {
-    const min = (wetness === "hard" ? band.step.typical?.dryThrough : band.step.typical?.touchDry) ?? 0;
-    return Math.max(now + MS_PER_MIN, (band.end ?? now) + min * MS_PER_MIN);
-  };
+  const whenIs = (wetness: Exclude<Wetness, "heated">) => Math.max(now + MS_PER_MIN, wetnessFrom(band.step, band.end ?? now, wetness) ?? 0);
   const hold = (offered: Offered, until: number) => {
     setTimerTo(`Put right: ${mishap!.name.toLowerCase()}, ${record.piece.name}`.slice(0, 80), until, {
       piece: record.id,
@@ -149,8 +128,8 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
     void navigate("/");
   };
   return (
-    <div className="grid gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
-      <div className="grid content-start gap-3">
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
+      <div className="grid min-w-0 content-start gap-3">
         <h2 className="text-2xl">It went wrong</h2>
         <p className="text-soft">Nothing is lost yet. Say where and what; what is noted can be taken back.</p>
         <OneOfMany record={record} />
@@ -181,7 +160,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
           hard={spot.wetness === "hard" || spot.wetness === "heated"}
           title="Or see whether it holds"
           top={spot.above.at(-1) ?? band.step}
-          stack={stackOf(shown, band.zone, record.piece.material)}
+          stack={cutStack(shown, band.zone, CATALOGUE.materials.get(record.piece.material)!)}
           note={(found) => ask({ intent: "inspected", zone: band.zone, stepId: band.step.id, at: new Date().toISOString(), ...found })}
           apply={(edits) => followed && ask({ intent: "edit", followed, edits })}
           wait={() =>
@@ -198,7 +177,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
         />
         {spot.wetness === "heated" && <p>It has been {shown.route === "kiln" ? "fired" : "baked"} since: what is on it stays, or is shaved off.</p>}
       </div>
-      <div>
+      <div className="min-w-0">
         <h2 className="text-2xl">{mishap ? mishap.name : "What does it look like?"}</h2>
         {mishap ? (
           <>
@@ -216,7 +195,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
                     first={index === 0}
                     rewriting={rewritingOf(offered.remedy.effect, spot, shown, body, CATALOGUE)}
                     shown={shown}
-                    until={offered.later === null ? null : whenIs(offered.later)}
+                    until={offered.later === null || offered.later === "heated" ? null : whenIs(offered.later)}
                     dryAt={whenIs("dry")}
                     done={() => carriedOut(offered)}
                     hold={(until) => hold(offered, until)}

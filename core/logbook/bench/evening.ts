@@ -1,8 +1,39 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { ZoneId } from "../../catalogue/vocabulary";
+import { dateOf, dayLater, instantOf } from "../../schedule/free-hours";
 import { actKey } from "../body-state";
 import type { ProgressRecord, RecordedAct } from "../progress";
 import type { BenchPiece } from "./bench-piece";
+
+/** An evening belongs to the day it began on, until this hour of the night; and the next morning begins at the other. */
+const TURNS = { night: "04:00", morning: "08:00" } as const;
+
+/**
+ * The evening an instant belongs to.
+ *
+ * @param now instant, ms
+ * @param timeZone IANA name
+ * @returns since when it counts, and when the next morning is, ms
+ */
+export function eveningOf(now: number, timeZone: string): { readonly since: number; readonly morning: number } {
+  const today = dateOf(now, timeZone);
+  const turn = instantOf(today, TURNS.night, timeZone);
+  const since = turn <= now ? turn : instantOf(dayLater(today, -1), TURNS.night, timeZone);
+  return { since, morning: instantOf(dayLater(dateOf(since, timeZone), 1), TURNS.morning, timeZone) };
+}
+
+/**
+ * The last time clocks showed this: "19:00" in the evening is today's, in the small hours yesterday's.
+ *
+ * @param typed "HH:MM"
+ * @returns instant, ms, no later than now; null for what is no time
+ */
+export function lastTime(typed: string, now: number, timeZone: string): number | null {
+  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(typed)) return null;
+  const today = dateOf(now, timeZone);
+  const at = instantOf(today, typed, timeZone);
+  return at <= now ? at : instantOf(dayLater(today, -1), typed, timeZone);
+}
 
 /** A coat that was laid, in all its places. */
 export interface LaidTonight {

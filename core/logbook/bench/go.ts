@@ -59,8 +59,8 @@ function togetherIn({ id, count, work }: BenchPiece, tasks: readonly Task[]): nu
   const own = new Set(tasks.map((task) => task.id));
   const wet = work.tasks.filter((task) => task.after.some((edge) => edge.wet === true && (own.has(task.id) || own.has(edge.task))));
   if (wet.length === 0) return null;
-  const [first] = loadsOf({ id, count, work }, 0, {});
-  return first && first.count < count ? Math.max(1, Math.ceil(count / loadsOf({ id, count, work }, 0, {}).length)) : null;
+  const loads = loadsOf({ id, count, work }, 0, {});
+  return loads.length > 1 ? Math.max(...loads.map((load) => load.count)) : null;
 }
 
 /**

@@ -12,7 +12,7 @@ import { rolesOf, unplannedCoat } from "../unplanned";
 import { benchOf } from "./bench";
 import type { BenchPiece } from "./bench-piece";
 import { benchChecks } from "./checks";
-import { clearingUp, doneSince } from "./evening";
+import { clearingUp, doneSince, eveningOf, lastTime } from "./evening";
 import { meanwhile, nextFree } from "./meanwhile";
 
 const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2"] };
@@ -32,16 +32,46 @@ describe("within a wait", () => {
   test("it offers coats of others that are done before it is over, and the desk work of what comes", () => {
     const bench = benchOf([waiting, quick], now, "UTC");
     expect(nextFree(bench, now)).toBeGreaterThan(now);
-    const fillers = meanwhile(bench, [waiting, quick], now, () => false);
+    const fillers = meanwhile(
+      bench,
+      [waiting, quick],
+      now,
+      () => false,
+      () => true,
+    );
     expect(fillers.map(({ kind }) => kind)).toEqual(expect.arrayContaining(["go", "practice"]));
     for (const one of fillers) if (one.kind === "go") expect(one.go.handsOnMin * 60_000).toBeLessThanOrEqual(nextFree(bench, now)! - now);
-    expect(meanwhile(bench, [waiting, quick], now, (jar) => jar !== "").some(({ kind }) => kind === "mix")).toBe(false);
+    expect(
+      meanwhile(
+        bench,
+        [waiting, quick],
+        now,
+        (jar) => jar !== "",
+        () => true,
+      ).some(({ kind }) => kind === "mix"),
+    ).toBe(false);
   });
 
   test("a coat that would not be done in time is not offered, nor anything where nothing is waited for", () => {
     const slow = { ...quick, work: { ...quick.work, tasks: quick.work.tasks.map((task) => ({ ...task, handsOnMin: 9999 })) } };
-    expect(meanwhile(benchOf([waiting, slow], now, "UTC"), [waiting, slow], now, () => false).some(({ kind }) => kind === "go")).toBe(false);
-    expect(meanwhile(benchOf([quick], now, "UTC"), [quick], now, () => false)).toEqual([]);
+    expect(
+      meanwhile(
+        benchOf([waiting, slow], now, "UTC"),
+        [waiting, slow],
+        now,
+        () => false,
+        () => true,
+      ).some(({ kind }) => kind === "go"),
+    ).toBe(false);
+    expect(
+      meanwhile(
+        benchOf([quick], now, "UTC"),
+        [quick],
+        now,
+        () => false,
+        () => true,
+      ),
+    ).toEqual([]);
   });
 });
 
@@ -56,6 +86,21 @@ describe("an evening's end", () => {
     half.ruin();
     expect(doneSince([onBench("pot", half)], before)[0]!.laid.at(-1)?.off).toBe(true);
     expect(doneSince([onBench("pot", half)], Infinity)).toEqual([]);
+  });
+
+  test("belongs to the day it began on, also after midnight and over the change of clocks", () => {
+    const at = (text: string) => Date.parse(text);
+    expect(eveningOf(at("2026-11-27T21:00:00Z"), "Europe/London")).toEqual({ since: at("2026-11-27T04:00:00Z"), morning: at("2026-11-28T08:00:00Z") });
+    expect(eveningOf(at("2026-11-28T01:30:00Z"), "Europe/London")).toEqual({ since: at("2026-11-27T04:00:00Z"), morning: at("2026-11-28T08:00:00Z") });
+    // The clocks go back in this night.
+    expect(eveningOf(at("2026-10-24T21:00:00Z"), "Europe/London").morning).toBe(at("2026-10-25T08:00:00Z"));
+  });
+
+  test("a time that is said is the last time clocks showed it; what is no time is none", () => {
+    const now = Date.parse("2026-11-27T00:30:00Z");
+    const iso = (typed: string) => new Date(lastTime(typed, now, "Europe/London") ?? 0).toISOString();
+    expect([iso("00:10"), iso("23:50"), iso("00:30")]).toEqual(["2026-11-27T00:10:00.000Z", "2026-11-26T23:50:00.000Z", "2026-11-27T00:30:00.000Z"]);
+    for (const typed of ["", "25:00", "7", "19:60"]) expect(lastTime(typed, now, "Europe/London")).toBeNull();
   });
 
   test("rags that heat themselves are named where something oily was laid, and nowhere else", () => {

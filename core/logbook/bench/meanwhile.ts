@@ -22,18 +22,6 @@ export type Filler =
 const LEAST_WAIT_MS = 3 * MS_PER_MIN;
 /** Steps that are looked ahead. */
 const AHEAD = 4;
-/** Strokes that are worth a sheet of paper first. */
-const PRACTISED: ReadonlySet<string> = new Set([
-  "dots",
-  "walked-dots",
-  "swipes",
-  "lettering",
-  "outline",
-  "blended",
-  "swirled",
-  "freehand-brush",
-  "sponge-dots",
-]);
 
 /** Steps of a piece that come next, with what is still to be done. */
 function comingOf({ shown, work, done }: BenchPiece) {
@@ -52,10 +40,18 @@ export function nextFree({ alone }: Pick<Bench, "alone">, now: number): number |
  * What fits before the next wait is over: coats of other pieces first, then what is done at the desk for those that wait.
  *
  * @param isMixed whether the jar of a step is to be mixed first
+ * @param isPractised whether there is a sheet to practise a stroke on
  * @param most of each kind
  * @returns none where nothing is waited for
  */
-export function meanwhile(bench: Bench, pieces: readonly BenchPiece[], now: number, isMixed: (ownProduct: string) => boolean, most = 2): readonly Filler[] {
+export function meanwhile(
+  bench: Bench,
+  pieces: readonly BenchPiece[],
+  now: number,
+  isMixed: (ownProduct: string) => boolean,
+  isPractised: (technique: TechniqueId) => boolean,
+  most = 2,
+): readonly Filler[] {
   const until = nextFree(bench, now);
   if (until === null || until - now < LEAST_WAIT_MS) return [];
   const goes = bench.now.filter((go) => go.handsOnMin * MS_PER_MIN <= until - now).map((go): Filler => ({ kind: "go", go }));
@@ -69,7 +65,7 @@ export function meanwhile(bench: Bench, pieces: readonly BenchPiece[], now: numb
     .filter(({ step }) => step.ownProduct !== undefined && isMixed(step.ownProduct))
     .map(({ piece, step }): Filler => ({ kind: "mix", piece, stepId: step.id }));
   const strokes = coming.flatMap(({ piece, step }): Filler[] =>
-    step.technique !== undefined && PRACTISED.has(step.technique) ? [{ kind: "practice", piece, technique: step.technique }] : [],
+    step.technique !== undefined && isPractised(step.technique) ? [{ kind: "practice", piece, technique: step.technique }] : [],
   );
   const cards = bench.hardening.map(({ piece }): Filler => ({ kind: "card", piece }));
   const first = (list: readonly Filler[]) =>

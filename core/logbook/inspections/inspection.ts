@@ -1,5 +1,7 @@
 import type { Provenance } from "../../catalogue/provenance";
-import type { Role } from "../../catalogue/vocabulary";
+import type { Material } from "../../catalogue/material";
+import type { Role, ZoneId } from "../../catalogue/vocabulary";
+import type { Candidate } from "../../coating/model/plan";
 
 export const INSPECTION_IDS = ["fingertip", "colour-change", "rub", "water-drop", "raking-light", "tape"] as const;
 export type InspectionKind = (typeof INSPECTION_IDS)[number];
@@ -105,6 +107,23 @@ export const CUT_GRADES: readonly CutGrade[] = [
 /** A grade up to which a piece may be used as it is planned [judgement of this project]. */
 export const GOOD_GRADE = 1;
 
+/** Coats that are cut through. */
+export interface CutStack {
+  /** Of all of them, µm. */
+  readonly dryMicrons: number;
+  /** On a body that a blade goes into. */
+  readonly soft: boolean;
+}
+
+/** All coats of a place, as they are cut through; marks stand between the cuts. */
+export function cutStack({ zones }: Pick<Candidate, "zones">, zone: ZoneId, { surface, traits }: Pick<Material, "surface" | "traits">): CutStack {
+  const steps = zones.find((one) => one.zone === zone)?.steps ?? [];
+  return {
+    dryMicrons: steps.reduce((sum, { dryMicrons, coats, marks }) => sum + (marks ? 0 : (dryMicrons ?? 0) * coats), 0),
+    soft: surface === "wood" || traits.some((trait) => trait === "dissolves" || trait === "bisque"),
+  };
+}
+
 /** Film up to which lines of each spacing are cut, µm, on hard bodies and on soft ones such as wood and gypsum; null: too thick for this test. */
 const SPACINGS = {
   hard: [
@@ -123,7 +142,7 @@ const SPACINGS = {
  * How far apart the lines are cut.
  *
  * @param dryMicrons of the whole stack, µm
- * @param soft wood, gypsum, bisque
+ * @param soft on wood, gypsum, bisque
  * @returns mm; null where the film is too thick for cuts: an X is cut instead (ASTM D3359, method A)
  * Source: ISO 2409:2020, 6.2.
  * @example cutSpacingMm(50, false) // 1

@@ -1,11 +1,11 @@
 /** What is looked at after which stage, and what a fail proposes. */
 import { expect, test } from "@jest/globals";
 import { CATALOGUE } from "../../catalogue/catalogue";
-import { stepId } from "../../catalogue/ids";
+import { materialId, stepId } from "../../catalogue/ids";
 import type { Step } from "../../coating/model/step";
 import { planPiece } from "../../coating/planner/plan-piece";
 import { pebble } from "../../../tests/reference/bench";
-import { CUT_GRADES, cutSpacingMm } from "./inspection";
+import { CUT_GRADES, cutSpacingMm, cutStack } from "./inspection";
 import { inspectionsAfter, proposalFor } from "./inspect";
 
 const steps = planPiece(
@@ -52,4 +52,13 @@ test("cross-cut classes and spacings are those of ISO 2409:2020 and ASTM D3359, 
     [3, 3],
     [null, null],
   ]);
+});
+
+test("all coats of a place are cut through, marks are not; wood and gypsum are soft, stone and glass are not", () => {
+  const zones = [{ zone: "top", areaMm2: 1, steps }] as never;
+  const by = (id: string) => cutStack({ zones }, "top", CATALOGUE.materials.get(materialId(id))!);
+  const fields = steps.filter(({ marks, dryMicrons }) => !marks && dryMicrons !== null);
+  expect(by("stone-smooth").dryMicrons).toBeCloseTo(fields.reduce((sum, step) => sum + step.dryMicrons! * step.coats, 0));
+  expect(["stone-smooth", "glass", "wood-hardwood", "gypsum-cast", "ceramic-bisque"].map((id) => by(id).soft)).toEqual([false, false, true, true, true]);
+  expect(cutStack({ zones }, "back", CATALOGUE.materials.get(materialId("glass"))!).dryMicrons).toBe(0);
 });

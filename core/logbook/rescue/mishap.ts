@@ -1,4 +1,5 @@
 import type { Role } from "../../catalogue/vocabulary";
+import { bringsSalts, isResin, isWood } from "./conditions";
 import type { Spot } from "./spot";
 
 /** Something that went wrong, as it looks. */
@@ -19,7 +20,6 @@ const COLOURS: readonly Role[] = ["base", "decorate", "top-dot"];
 const CLEARS: readonly Role[] = ["size", "isolate", "lock", "seal"];
 const ALL: readonly Role[] = ["fill", "size", "prime", "base", "isolate", "decorate", "top-dot", "lock", "seal"];
 
-const isResin = ({ binder }: Spot) => binder === "epoxy";
 const isDots = ({ step }: Spot) => step.marks !== undefined;
 const isStroke = ({ step }: Spot) => ["swipes", "freehand-brush", "lettering", "outline", "bands", "metallic-wash"].includes(step.technique ?? "");
 
@@ -144,17 +144,10 @@ export const MISHAPS: readonly Mishap[] = [
     name: "A stain comes through",
     looks: "yellow or brown from the wood",
     roles: ["prime", "base"],
-    fits: ({ material }) => material.startsWith("wood"),
+    fits: isWood,
     remedies: ["block-stain", "one-more"],
   },
-  {
-    id: "salts-through",
-    name: "White bloom comes through",
-    looks: "fluff or crust on the paint",
-    roles: ALL,
-    fits: ({ material }) => ["terracotta", "concrete-cast", "stone-rough"].includes(material),
-    remedies: ["brush-salts"],
-  },
+  { id: "salts-through", name: "White bloom comes through", looks: "fluff or crust on the paint", roles: ALL, fits: bringsSalts, remedies: ["brush-salts"] },
   {
     id: "resin-fault",
     name: "Resin that is sticky or dimpled",

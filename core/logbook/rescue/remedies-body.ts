@@ -1,4 +1,4 @@
-import { PRACTICE, MEMORY, isKiln, isResin, isSlick, maySand, takesCoat, DRY, SANDED } from "./conditions";
+import { bringsSalts, DRY, isKiln, isResin, isSlick, isWood, maySand, MEMORY, PRACTICE, SANDED, takesCoat } from "./conditions";
 import type { Remedy } from "./remedy";
 
 /** What goes deeper: films that do not hold, bodies that let something through, and beginning again. */
@@ -14,6 +14,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["matt over the haze", "a thick coat"],
     min: [3, 10],
+    hazards: ["dust"],
     effect: { kind: "one-more" },
     fits: takesCoat,
     provenance: PRACTICE,
@@ -30,6 +31,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["painting over a loose edge", "scraping old paint nobody knows"],
     min: [10, 40],
+    hazards: ["dust", "blade"],
     effect: { kind: "take-off" },
     fits: (spot) => maySand(spot) || isSlick(spot),
     provenance: PRACTICE,
@@ -41,8 +43,9 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     steps: ["One thin coat of a stain blocker over the place; one in alcohol holds knots.", "Let it dry.", "One coat of the colour over all of it."],
     worse: ["more coats of the same paint: it comes through them all"],
     min: [4, 12],
+    hazards: ["solvent"],
     effect: { kind: "block" },
-    fits: (spot) => spot.material.startsWith("wood") && takesCoat(spot),
+    fits: (spot) => isWood(spot) && takesCoat(spot),
     provenance: PRACTICE,
   },
   {
@@ -56,6 +59,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["more hardener over it", "fresh resin on a sticky one"],
     min: [10, 30],
+    hazards: ["dust", "solvent"],
     effect: { kind: "relay" },
     fits: isResin,
     provenance: MEMORY,
@@ -71,6 +75,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["scouring powder: it scratches", "shaving it dry"],
     min: [5, 25],
+    hazards: ["blade", "solvent"],
     effect: { kind: "take-off" },
     fits: (spot) => isSlick(spot) && spot.binder !== "mineral",
     provenance: PRACTICE,
@@ -82,6 +87,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     steps: ["Scrape the old glue off down to a bare flat spot.", "A grain of glue, press, and leave it a day."],
     worse: ["glue on paint or varnish: it takes the film along"],
     min: [1, 5],
+    hazards: ["blade"],
     effect: { kind: "none" },
     provenance: PRACTICE,
   },
@@ -96,8 +102,9 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["sealing over it: it lifts the film"],
     min: [5, 15],
+    hazards: ["dust"],
     effect: { kind: "take-off" },
-    fits: ({ material }) => ["terracotta", "concrete-cast", "stone-rough"].includes(material),
+    fits: bringsSalts,
     provenance: PRACTICE,
   },
   {
@@ -112,8 +119,9 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["one thick layer: it sinks", "spackle where it gets wet"],
     min: [10, 30],
+    hazards: ["dust"],
     effect: { kind: "none" },
-    fits: (spot) => spot.material !== "glass" && !isKiln(spot),
+    fits: (spot) => !spot.body.traits.includes("see-through") && !isKiln(spot),
     provenance: PRACTICE,
   },
   {
@@ -127,6 +135,7 @@ export const BODY_REMEDIES: readonly Remedy[] = [
     ],
     worse: ["sanding old paint nobody knows", "a pale ground over a dark one, with too few coats"],
     min: [15, 60],
+    hazards: ["dust"],
     effect: { kind: "start-again" },
     fits: (spot) => !spot.suspect && !isKiln(spot),
     provenance: PRACTICE,

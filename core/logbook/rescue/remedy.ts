@@ -23,6 +23,9 @@ export type Effect =
   /** Everything comes off this place: it begins again on the bare body. */
   | { readonly kind: "start-again" };
 
+/** What a remedy may do to the one who carries it out. */
+export type Hazard = "dust" | "blade" | "solvent";
+
 /** One way to put something right. */
 export interface Remedy {
   readonly id: string;
@@ -35,6 +38,8 @@ export interface Remedy {
   readonly worse: readonly string[];
   /** Hands on it, minutes: quick and slow. */
   readonly min: readonly [number, number];
+  /** What hands and lungs are to be kept from. */
+  readonly hazards?: readonly Hazard[];
   readonly effect: Effect;
   /** Painters differ in it: what this way trades. */
   readonly school?: string;

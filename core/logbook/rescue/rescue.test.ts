@@ -57,7 +57,7 @@ describe("for every body, every band and every wetness", () => {
     for (const { spot } of all)
       for (const mishap of mishapsAt(spot)) {
         const offered = remediesFor(mishap, spot);
-        const where = `${mishap.id} on ${spot.step.product}, ${spot.wetness}, ${spot.material}`;
+        const where = `${mishap.id} on ${spot.step.product}, ${spot.wetness}, ${spot.body.traits.join("+")}`;
         expect([where, offered.length > 0]).toEqual([where, true]);
         for (const { remedy, later, steps } of offered) {
           expect(remedy.at).toContain(later ?? spot.wetness);
@@ -75,7 +75,7 @@ describe("for every body, every band and every wetness", () => {
       for (const mishap of mishapsAt(spot))
         for (const { remedy, steps } of remediesFor(mishap, spot)) {
           const text = steps.join(" ");
-          if (spot.material === "ceramic-bisque" && spot.binder === "mineral" && remedy.id !== "wash-bisque") expect(text).not.toMatch(/swab|damp/);
+          if (spot.body.traits.includes("bisque") && spot.binder === "mineral" && remedy.id !== "wash-bisque") expect(text).not.toMatch(/swab|damp/);
           if (spot.suspect) expect(["sand-back", "rub-down", "start-again", "scrape", "refill"]).not.toContain(remedy.id);
           if (spot.groundMoves) expect(remedy.id).not.toMatch(/^(lift|wipe-all|to-mask)$/);
         }

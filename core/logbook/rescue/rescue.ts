@@ -1,7 +1,8 @@
 import { ANYWAY, MISHAPS } from "./mishap";
 import type { Mishap } from "./mishap";
 import { remedyById } from "./remedies";
-import type { Remedy } from "./remedy";
+import { isResin } from "./conditions";
+import type { Hazard, Remedy } from "./remedy";
 import { WETNESSES } from "./spot";
 import type { Spot, Wetness } from "./spot";
 
@@ -22,6 +23,9 @@ export interface Offered {
 export function mishapsAt(spot: Spot): readonly Mishap[] {
   return MISHAPS.filter(({ roles, fits }) => roles.includes(spot.step.role) && (fits?.(spot) ?? true));
 }
+
+/** Stands in a step for what takes this very paint off. */
+const SWAB = "{swab}";
 
 function swabFor({ carrier, binder, groundMoves }: Spot): string {
   if (binder === "epoxy") return "a swab with alcohol";
@@ -46,20 +50,22 @@ function whyHere(remedy: Remedy, spot: Spot): string | null {
       : null;
 }
 
-const SANDS = /\b[Ss]and|[Rr]ub (it|the place) |grit/;
+const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
+  dust: "Dust: wear a particle mask (FFP2 or N95); take it up with a vacuum, not a broom.",
+  blade: "Cut away from the hand that holds the piece.",
+  solvent: "Solvent: open a window, no flame near, and let it be gone before any heat.",
+};
+const RESIN_WORDS = "Resin that is not hard must not touch skin: gloves.";
+const LEAD_WORDS = "Old paint may hold lead: no sanding, no scraping. Test it first, or leave it.";
 
-function cautionsFor({ steps }: Pick<Remedy, "steps">, spot: Spot): readonly string[] {
-  const text = steps.join(" ");
-  const dusty =
-    SANDS.test(text) &&
-    ["gypsum-cast", "concrete-cast", "stone-smooth", "stone-rough", "slate", "terracotta", "wood-board", "wood-hardwood"].includes(spot.material);
-  return [
-    ...(dusty ? ["Dust: wear a particle mask (FFP2 or N95); take it up with a vacuum, not a broom."] : []),
-    ...(text.includes("white spirit") || text.includes("alcohol") ? ["Solvent: open a window, no flame near, and let it be gone before any heat."] : []),
-    ...(spot.binder === "epoxy" ? ["Resin that is not hard must not touch skin: gloves."] : []),
-    ...(spot.suspect ? ["Old paint may hold lead: no sanding, no scraping. Test it first, or leave it."] : []),
-    ...(/blade/.test(text) ? ["Cut away from the hand that holds the piece."] : []),
-  ];
+/** Whether what a swab is wetted with gives off vapour. */
+const isSolventSwab = ({ carrier, binder }: Spot) => binder === "epoxy" || carrier === "solvent";
+
+function cautionsFor({ steps, hazards = [] }: Pick<Remedy, "steps" | "hazards">, spot: Spot): readonly string[] {
+  const swabbed = isSolventSwab(spot) && steps.some((text) => text.includes(SWAB));
+  const own = new Set<Hazard>([...hazards, ...(swabbed ? (["solvent"] as const) : [])]);
+  const told = (["dust", "blade", "solvent"] as const).filter((one) => own.has(one) && (one !== "dust" || spot.body.traits.includes("silica-dust")));
+  return [...told.map((one) => HAZARD_WORDS[one]), ...(isResin(spot) ? [RESIN_WORDS] : []), ...(spot.suspect ? [LEAD_WORDS] : [])];
 }
 
 /** The one that is told first of the two schools: where the ground is shielded it is wiped now, where it would suffer it is left to dry. */
@@ -96,7 +102,7 @@ export function remediesFor(mishap: Pick<Mishap, "remedies">, spot: Spot): reado
   return [...found]
     .sort((one, other) => rank(one) - rank(other))
     .map(({ remedy, later }) => {
-      const steps = remedy.steps.map((text) => text.replaceAll("{swab}", swabFor(spot)));
-      return { remedy, later, steps, whyHere: whyHere(remedy, spot), cautions: cautionsFor({ steps }, spot) };
+      const steps = remedy.steps.map((text) => text.replaceAll(SWAB, swabFor(spot)));
+      return { remedy, later, steps, whyHere: whyHere(remedy, spot), cautions: cautionsFor(remedy, spot) };
     });
 }

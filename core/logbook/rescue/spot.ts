@@ -1,5 +1,7 @@
 import type { Catalogue } from "../../catalogue/catalogue";
-import type { Condition, ZoneId } from "../../catalogue/vocabulary";
+import type { Material, MaterialTrait } from "../../catalogue/material";
+import type { ZoneId } from "../../catalogue/vocabulary";
+import type { StepId } from "../../catalogue/ids";
 import type { Candidate } from "../../coating/model/plan";
 import type { Step } from "../../coating/model/step";
 import type { Task } from "../../coating/facts/task";
@@ -27,13 +29,14 @@ export interface Spot {
   /** What lies beneath moves when it is wetted again, or is a body that water softens. */
   readonly groundMoves: boolean;
   readonly bare: boolean;
-  readonly material: string;
+  /** What the piece is made of. */
+  readonly body: Pick<Material, "surface" | "traits">;
   /** Old paint that may hold lead is beneath it. */
   readonly suspect: boolean;
 }
 
-const SUSPECT: ReadonlySet<Condition> = new Set(["previously-painted", "flaking-old-paint"]);
-const SOFTENS: ReadonlySet<string> = new Set(["ceramic-bisque", "gypsum-cast"]);
+/** Bodies that take harm from water while nothing is on them. */
+const SOFTENS: ReadonlySet<MaterialTrait> = new Set(["dissolves", "bisque"]);
 
 /**
  * How wet a film is by its times.
@@ -49,6 +52,30 @@ export function wetnessOf({ typical }: Pick<Step, "typical">, end: number | null
   return min < typical.dryThrough ? "dry" : "hard";
 }
 
+/** Whether some coat of a step is on the piece. */
+export function isLaid({ id, done: before }: Pick<Step, "id" | "done">, done: ReadonlyMap<string, number>): boolean {
+  return before === true || [...done.keys()].some((task) => task.startsWith(`${id}:`));
+}
+
+/**
+ * When a film will be as dry as that, ms; null where it has no times.
+ *
+ * @param end when its last coat was laid, ms
+ */
+export function wetnessFrom({ typical }: Pick<Step, "typical">, end: number, wetness: Exclude<Wetness, "heated">): number | null {
+  if (!typical) return null;
+  const min = { wet: 0, tacky: workableMin(typical.touchDry), dry: typical.touchDry, hard: typical.dryThrough }[wetness];
+  return end + min * MS_PER_MIN;
+}
+
+/** A band something may have gone wrong in. */
+export interface Band {
+  readonly zone: ZoneId;
+  readonly step: Step;
+  /** Instant of its last coat, ms; null while it is being laid. */
+  readonly end: number | null;
+}
+
 /** Bands of a plan that are on the piece, and where: a mishap is told of one of them. */
 export function bandsOn(shown: Candidate, done: ReadonlyMap<string, number>): readonly { readonly zone: ZoneId; readonly step: Step; readonly end: number }[] {
   const endOf = (id: string) => Math.max(...[...done].flatMap(([task, end]) => (task.startsWith(`${id}:`) ? [end] : [])));
@@ -58,6 +85,32 @@ export function bandsOn(shown: Candidate, done: ReadonlyMap<string, number>): re
       return Number.isFinite(own) && step.wetMicrons !== null ? [{ zone, step, end: own }] : [];
     }),
   );
+}
+
+/**
+ * Bands that are on, the one laid last first; before them the one that is being laid, where it is that.
+ *
+ * @param laying the step hands are on; null where nobody says
+ */
+export function bandsToMend(shown: Candidate, done: ReadonlyMap<string, number>, laying: string | null): readonly Band[] {
+  const on = [...bandsOn(shown, done)].sort((a, b) => b.end - a.end);
+  const stack = shown.zones.find(({ steps }) => steps.some(({ id }) => id === laying));
+  const step = stack?.steps.find(({ id }) => id === laying);
+  const isOn = on.some((band) => band.step.id === laying);
+  return stack && step && !isOn && step.wetMicrons !== null ? [{ zone: stack.zone, step, end: null }, ...on] : on;
+}
+
+/** The last step that is on a place beneath another, and where; null where nothing is. */
+export function laidBeneath(
+  { zones }: Pick<Candidate, "zones">,
+  done: ReadonlyMap<string, number>,
+  zone: ZoneId,
+  stepIds: readonly StepId[],
+): { readonly zone: ZoneId; readonly step: Step } | null {
+  const steps = zones.find((one) => one.zone === zone)?.steps ?? [];
+  const upTo = steps.findIndex(({ id }) => stepIds.includes(id));
+  const step = steps.slice(0, upTo < 0 ? undefined : upTo).findLast((one) => isLaid(one, done));
+  return step ? { zone, step } : null;
 }
 
 /**
@@ -78,7 +131,7 @@ export function spotOf(
   const place = steps.findIndex(({ id }) => id === at.step.id);
   const product = catalogue.products.get(at.step.product);
   const isFilm = (step: Step) => catalogue.products.has(step.product) && step.wetMicrons !== null;
-  const isOn = ({ id, done: before }: Step) => before === true || [...done.keys()].some((task) => task.startsWith(`${id}:`));
+  const isOn = (step: Step) => isLaid(step, done);
   const below = steps
     .slice(0, Math.max(0, place))
     .filter((step) => isFilm(step) && isOn(step))
@@ -86,6 +139,7 @@ export function spotOf(
   const heats = new Set(tasks.filter((task) => task.oven !== undefined && done.has(task.id)).map((task) => task.stepId));
   const heated = steps.slice(place + 1).some((step) => heats.has(step.id) || (step.heat !== undefined && isOn(step)));
   const bare = below.length === 0;
+  const body = catalogue.materials.get(piece.material)!;
   return {
     zone: at.zone,
     step: at.step,
@@ -94,9 +148,9 @@ export function spotOf(
     above: steps.slice(place + 1).filter((step) => isFilm(step) && isOn(step)),
     carrier: product?.carrier ?? "water",
     binder: product?.binder ?? "acrylic",
-    groundMoves: bare ? SOFTENS.has(piece.material) : catalogue.products.get(below[0]!.product)?.rewettable === true,
+    groundMoves: bare ? body.traits.some((trait) => SOFTENS.has(trait)) : catalogue.products.get(below[0]!.product)?.rewettable === true,
     bare,
-    material: piece.material,
-    suspect: (piece.conditions ?? []).some((one) => SUSPECT.has(one)),
+    body,
+    suspect: (piece.conditions ?? []).some((one) => catalogue.conditions.get(one)?.oldFilm === true),
   };
 }
