@@ -66,7 +66,7 @@ export function NewTimer() {
   const minutes = Number(min.replace(",", "."));
   const fits = Number.isFinite(minutes) && minutes > 0 && minutes <= MOST_TIMER_MIN;
   const set = (of: number) => {
-    setTimerFor(label.trim() === "" ? `${of} min` : label.trim(), of);
+    setTimerFor(label.trim() === "" ? `Set for ${of} min` : label.trim(), of);
     setLabel("");
   };
   return (

@@ -129,7 +129,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
   };
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
-      <div className="grid min-w-0 content-start gap-3">
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3">
         <h2 className="text-2xl">It went wrong</h2>
         <p className="text-soft">Nothing is lost yet. Say where and what; what is noted can be taken back.</p>
         <OneOfMany record={record} />
