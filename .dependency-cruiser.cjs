@@ -6,11 +6,12 @@ const FOLDERS = {
   film: ["piece", "catalogue", "units"],
   drying: ["piece", "catalogue", "units"],
   marking: ["film", "piece", "catalogue", "units"],
+  casting: ["film", "drying", "piece", "catalogue", "units"],
   coating: ["film", "drying", "piece", "catalogue", "units"],
   schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
-  logbook: ["schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
-  shelf: ["logbook", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
-  formats: ["marking", "shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
+  logbook: ["casting", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
+  shelf: ["casting", "logbook", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
+  formats: ["marking", "casting", "shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

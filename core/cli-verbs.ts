@@ -4,6 +4,7 @@ import { checkSteps } from "./coating/rules/check-steps";
 import { planPiece } from "./coating/planner/plan-piece";
 import { parseCheck } from "./formats/parse-check";
 import { parseAsk } from "./formats/parse-ask";
+import { answerCast } from "./formats/parse-cast";
 import type { PlanAsk } from "./formats/parse-ask";
 import { answerDry } from "./formats/parse-dry";
 import { answerMark } from "./formats/parse-mark";
@@ -46,6 +47,7 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   dry: (document) => answerDry(document, CATALOGUE),
   schedule: (document) => answered(parseSchedule(document, CATALOGUE), scheduled),
   mark: answerMark,
+  cast: answerCast,
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };
 

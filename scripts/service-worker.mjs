@@ -16,10 +16,13 @@ const SHELLS = [
   "/pieces",
   "/pieces/new",
   "/pieces/shell",
-  ...["dates", "ways", "marks", "mixing", "sheet", "card", "rescue"].map((room) => `/pieces/shell/${room}`),
+  ...["dates", "ways", "marks", "mixing", "sheet", "card", "rescue", "repair"].map((room) => `/pieces/shell/${room}`),
   "/sets/shell",
   "/desk",
   "/desk/marking",
+  "/desk/casting",
+  "/desk/casting/pours/shell",
+  "/desk/casting/resin",
   "/calendar",
   "/shelf",
   "/shelf/shopping",
@@ -42,7 +45,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
   const PATIENCE_MS = 2500;
   const trimmed = (path) => (path.length > 1 ? path.replace(/\/+$/, "") : path) || "/";
   const shellOf = (path) => {
-    const shell = PAGES.includes(path) ? path : path.replace(/^\/(pieces|sets)\/[^/]+/, "/$1/shell");
+    const shell = PAGES.includes(path) ? path : path.replace(/^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/, "/$1/shell");
     return PAGES.includes(shell) ? shell : NOWHERE;
   };
   const text = (response, from, to) =>
@@ -56,7 +59,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
     if (!kept) return Response.error();
     if (shell === NOWHERE) return text(kept, NOWHERE, pathname);
     if (path !== pathname) return Response.redirect(path, 302);
-    const [found, kind] = /^\/(pieces|sets)\/[^/]+/.exec(path) ?? [];
+    const [found, kind] = /^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/.exec(path) ?? [];
     return found && !PAGES.includes(path) ? text(kept, `/${kind}/shell`, found) : kept;
   };
   /** A file of this version; else of one that is kept beside it, for a page of that version; else from the server. */

@@ -79,6 +79,17 @@ export function keepEnds(ends: readonly number[]): void {
   }
 }
 
+/** Remembers one more end, beside those that are known. @param end instant, ms */
+export function addEnd(end: number): void {
+  try {
+    const known = JSON.parse(localStorage.getItem(ENDS) ?? "[]") as unknown;
+    const ends = Array.isArray(known) ? known.filter((one): one is number => typeof one === "number") : [];
+    if (!ends.includes(end)) keepEnds([...ends, end]);
+  } catch {
+    // Other pages stay silent.
+  }
+}
+
 /** The next end after an instant, ms; null where none is known. */
 export function nextEnd(now: number): number | null {
   try {

@@ -9,7 +9,8 @@ interface ChartProps {
   readonly options: ApexOptions;
   readonly series: readonly {
     readonly name: string;
-    readonly data: readonly number[] | readonly { readonly x: string; readonly y: readonly [number, number] }[];
+    readonly data:
+      readonly number[] | readonly { readonly x: string; readonly y: readonly [number, number] }[] | readonly { readonly x: number; readonly y: number }[];
   }[];
 }
 

@@ -3,6 +3,7 @@ import { NavLink } from "react-router";
 const ROOMS = [
   { to: "/desk", label: "Mixing desk" },
   { to: "/desk/marking", label: "Marking out" },
+  { to: "/desk/casting", label: "Casting" },
 ] as const;
 
 /** The rooms of the Desk. */

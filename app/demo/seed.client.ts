@@ -17,6 +17,7 @@ import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
+import { TERN_POINT_MOULDS, ternPointCompounds, ternPointPours } from "./tern-point-casting";
 import { TERN_POINT_TOOLS } from "./tern-point-tools";
 import type { DemoPiece, DemoPlans } from "./tern-point";
 
@@ -128,6 +129,9 @@ export async function openTernPoint(db: Database): Promise<void> {
     photos,
     shelf: jars,
     tools: TERN_POINT_TOOLS,
+    moulds: TERN_POINT_MOULDS,
+    compounds: ternPointCompounds(now),
+    pours: ternPointPours(now),
     rooms: [
       { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
     ],
@@ -145,6 +149,9 @@ export async function openTernPoint(db: Database): Promise<void> {
   );
 }
 
+/** What Tern Point has beside its pieces. */
+const BESIDE = ["shelf", "tools", "rooms", "moulds", "compounds", "pours"] as const;
+
 function isOfTernPoint(id: string): boolean {
   return id.startsWith("ternpoint");
 }
@@ -159,11 +166,10 @@ export function closeTernPoint(db: Database, by: By = {}): Promise<void> {
     db,
     "removing the Tern Point notebook",
     "everything",
-    [...storesWith("pieces"), "shelf", "tools", "rooms"],
+    [...storesWith("pieces"), ...BESIDE],
     async (recorder) => {
       for (const { id } of await recorder.all("pieces")) if (isOfTernPoint(id)) await recorder.removeWhole("pieces", id);
-      for (const { id } of await recorder.all("shelf")) if (isOfTernPoint(id)) await recorder.remove("shelf", id);
-      for (const store of ["rooms", "tools"] as const) for (const { id } of await recorder.all(store)) if (isOfTernPoint(id)) await recorder.remove(store, id);
+      for (const store of BESIDE) for (const { id } of await recorder.all(store)) if (isOfTernPoint(id)) await recorder.remove(store, id);
     },
     by,
   );

@@ -1,3 +1,4 @@
+import type { Fault } from "#core/casting/repair/fault";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { changePiece } from "#core/coating/model/apply-changes";
 import { mergedChanges } from "#core/coating/model/piece-changes";
@@ -13,6 +14,7 @@ import { runCommand, storesWith } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import { GonePiece } from "./plans";
 
 export type Saved =
   | { readonly kind: "saved"; readonly record: PieceRecord }
@@ -35,6 +37,28 @@ export function addPiece(db: Database, piece: Piece, id: PieceId = pieceId(fresh
     await recorder.put("pieces", record);
     return record;
   });
+}
+
+/**
+ * Says what is wrong with the bare body of a piece.
+ *
+ * @throws GonePiece
+ */
+export function setFaults(db: Database, id: PieceId, faults: readonly Fault[], by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    "what is wrong with the body",
+    ofPiece(id),
+    ["pieces"],
+    async (recorder) => {
+      const current = await recorder.get("pieces", id);
+      if (!current) throw new GonePiece();
+      const { faults: before = [], ...rest } = current;
+      if (JSON.stringify(before) === JSON.stringify(faults)) return;
+      await recorder.put("pieces", { ...rest, rev: current.rev + 1, ...(faults.length > 0 ? { faults } : {}) });
+    },
+    by,
+  );
 }
 
 export function allPieces(db: Database): Promise<PieceRecord[]> {

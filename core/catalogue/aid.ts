@@ -15,6 +15,8 @@ export interface Aid {
   readonly removes: readonly Soil[];
   /** How wet it leaves the piece: soaked through, or damp on the face. */
   readonly wets: "soaks" | "damp" | "no";
+  /** It ends when the body's weight stays the same: weighings of the very body say how long. */
+  readonly weighs?: true;
   readonly makesDust: boolean;
   readonly givesKey: boolean;
   /** Vapour that must be gone before heat. */

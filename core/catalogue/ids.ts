@@ -20,6 +20,10 @@ export type PatternId = Branded<"pattern-record">;
 export type PhotoId = Branded<"photo-record">;
 export type TimerId = Branded<"timer-record">;
 export type InspectionId = Branded<"inspection-record">;
+export type MouldId = Branded<"mould-record">;
+/** A bag of powder, or a kit of two parts. */
+export type CompoundId = Branded<"compound-record">;
+export type PourId = Branded<"pour-record">;
 /** A picture by what is in it: the same bytes have the same id. */
 export type PictureId = Branded<"picture">;
 
@@ -39,6 +43,9 @@ export const patternId = (text: string): PatternId => text as PatternId;
 export const photoId = (text: string): PhotoId => text as PhotoId;
 export const timerId = (text: string): TimerId => text as TimerId;
 export const inspectionId = (text: string): InspectionId => text as InspectionId;
+export const mouldId = (text: string): MouldId => text as MouldId;
+export const compoundId = (text: string): CompoundId => text as CompoundId;
+export const pourId = (text: string): PourId => text as PourId;
 export const pictureId = (text: string): PictureId => text as PictureId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";

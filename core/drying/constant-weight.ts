@@ -1,84 +1,128 @@
 import { memory } from "../catalogue/provenance";
+import { dryingSamples, quantile, stepOf, weightAfter } from "./drying-curve";
+import type { DryingSample, KnownBody, Weighing } from "./drying-curve";
 
-/** What a body weighed at an instant. */
-export interface Weighing {
-  /** Instant, ms. */
-  readonly at: number;
-  /** Grams, above 0. */
-  readonly g: number;
+export type { Weighing } from "./drying-curve";
+
+/** A span, and the middle of it. */
+export interface Between {
+  readonly from: number;
+  readonly typical: number;
+  readonly to: number;
 }
 
 /** Whether a cast, a washed stone or a soaked pot has given its water off. */
 export interface WeightTold {
   /** It no longer loses weight. */
   readonly constant: boolean;
-  /** Lost since the first weighing, g. */
+  /** It has grown heavier since it was weighed before: it has taken up water. */
+  readonly gained: boolean;
+  /** Lost since the first weighing, g; below 0 it has grown heavier. */
   readonly lostG: number;
   /** Still to be lost, as its weighings have it, g; null where they cannot tell. */
-  readonly leftG: { readonly from: number; readonly to: number } | null;
+  readonly leftG: Between | null;
   /** When it will be constant, instants, ms; null where it is, or the weighings cannot tell. */
-  readonly constantAt: { readonly from: number; readonly to: number } | null;
+  readonly constantAt: Between | null;
+  /** The scale is too coarse to tell a fifth of a per cent of so light a body in a day. */
+  readonly coarse: boolean;
 }
 
 const MS_PER_HOUR = 3_600_000;
-/**
- * Constant weight: over a day it changes by less than a thousandth of it.
- * [from memory, after ISO 12570: three weighings 24 h apart within 0.1 %]
- */
-const CONSTANT = memory({ share: 0.001, hours: 24 }).value;
-/** Weighings nearer than this say nothing of how it goes on, ms. */
-const LEAST_APART_MS = MS_PER_HOUR;
-/** A last stretch of drying is slower than the one before by up to so much [from memory]. */
-const SLOWER = memory(1.6).value;
+const DAY_HOURS = 24;
+/** Constant weight: two weighings a day apart differ by less than this share of it [from memory]. */
+export const CONSTANT_SHARE = memory(0.002).value;
+/** Weighings that lie so far apart are a day apart, hours: breakfast and breakfast. The allowance is shortened with them. */
+const A_DAY = memory(20).value;
+/** Where the curve tells at all, it must say so too: as likely as not. */
+const LIKELY = 0.5;
+/** An interval that is to hold in nine cases of ten: a little wider, for bodies dry as they like. */
+const [LOW, HIGH] = [0.03, 0.97];
+/** Beyond this nobody foretells anything, hours. */
+const FARTHEST_HOURS = 24 * 120;
+const BISECTIONS = 22;
 
-/** The weighings within the last day or so: the last, and the latest of those that are a day older. */
-function lastDay(sorted: readonly Weighing[]): readonly [Weighing, Weighing] | null {
-  const last = sorted.at(-1);
-  const before = last && sorted.findLast(({ at }) => last.at - at >= CONSTANT.hours * MS_PER_HOUR);
-  return last && before ? [before, last] : null;
+const allowedG = (g: number, hours: number) => (CONSTANT_SHARE * g * hours) / DAY_HOURS;
+
+/** A day's loss up to so many hours is within what counts as constant. */
+const isFlat = (sample: DryingSample, hours: number) =>
+  weightAfter(sample, hours - DAY_HOURS) - weightAfter(sample, hours) < allowedG(weightAfter(sample, hours), DAY_HOURS);
+
+/** Hours from the first weighing after which a day takes less than counts; loss only ever slows down. */
+function flatAfter(sample: DryingSample): number {
+  let [wet, flat] = [0, FARTHEST_HOURS];
+  for (let k = 0; k < BISECTIONS; k += 1) {
+    const middle = (wet + flat) / 2;
+    // Before a whole day has passed its loss is a day's from the first weighing on.
+    if (isFlat(sample, middle + DAY_HOURS)) flat = middle;
+    else wet = middle;
+  }
+  return flat;
 }
 
-function isConstant(sorted: readonly Weighing[]): boolean {
-  const pair = lastDay(sorted);
-  if (!pair) return false;
-  const [before, last] = pair;
-  const over = (last.at - before.at) / (CONSTANT.hours * MS_PER_HOUR);
-  return Math.abs(before.g - last.g) <= CONSTANT.share * last.g * over;
+/** By the weighings alone: the last, and the latest that is a day older, differ by less than counts; so does every one between. */
+function agree(sorted: readonly Weighing[], stepG: number): boolean {
+  const last = sorted.at(-1)!;
+  const before = sorted.findLast(({ at }) => last.at - at >= A_DAY * MS_PER_HOUR);
+  if (!before) return false;
+  const hours = (last.at - before.at) / MS_PER_HOUR;
+  const between = sorted.filter(({ at }) => at >= before.at);
+  const apart = Math.max(...between.map(({ g }) => g)) - Math.min(...between.map(({ g }) => g));
+  // Half a step is what the scale may have kept from it: it has to be fine enough for the time between.
+  return apart < allowedG(last.g, hours) && stepG / 2 <= allowedG(last.g, hours);
 }
 
-/** Loss by the hour between two weighings, g. */
-const rateOf = (one: Weighing, other: Weighing) => (one.g - other.g) / ((other.at - one.at) / MS_PER_HOUR);
-
 /**
- * What weighings say: water leaves the faster the more of it is left, so that two stretches of time tell how much is still in and how long it takes.
+ * What weighings say: how much water is still in, when it is gone, and whether it is gone by now. Constant is told only where weighings a day apart agree
+ * and the curve through all of them does not still fall.
  *
  * @param weighings one or more, in any order
+ * @param known its dry weight by what was poured, and the step of the scale
  */
-export function weightTold(weighings: readonly Weighing[]): WeightTold {
+export function weightTold(weighings: readonly Weighing[], known: KnownBody = {}): WeightTold {
   const sorted = [...weighings].sort((a, b) => a.at - b.at);
-  const [first, last] = [sorted[0]!, sorted.at(-1)!];
-  const constant = isConstant(sorted);
-  const told = { constant, lostG: Math.max(0, first.g - last.g) };
-  if (constant) return { ...told, leftG: { from: 0, to: 0 }, constantAt: null };
-  // Three weighings, as far apart as may be: the first, the last, and the one nearest their middle.
-  const middleAt = (first.at + last.at) / 2;
-  const middle = sorted
-    .slice(1, -1)
-    .reduce<Weighing | null>((best, one) => (best && Math.abs(best.at - middleAt) <= Math.abs(one.at - middleAt) ? best : one), null);
-  if (!middle || middle.at - first.at < LEAST_APART_MS || last.at - middle.at < LEAST_APART_MS) return { ...told, leftG: null, constantAt: null };
-  const [early, late] = [rateOf(first, middle), rateOf(middle, last)];
-  if (early <= 0 || late <= 0 || late >= early) return { ...told, leftG: null, constantAt: null };
-  // The rate falls as the water does: from the middle of one stretch to the middle of the next.
-  const hours = (last.at - first.at) / 2 / MS_PER_HOUR;
-  const tau = hours / Math.log(early / late);
-  const now = late * Math.exp(-((last.at - middle.at) / 2 / MS_PER_HOUR) / tau);
-  const left = now * tau;
-  // Constant once a day takes less than a thousandth.
-  const aDay = (CONSTANT.share * last.g) / (tau * (1 - Math.exp(-CONSTANT.hours / tau)));
-  const after = now <= aDay ? 0 : tau * Math.log(now / aDay);
-  return {
-    ...told,
-    leftG: { from: left, to: left * SLOWER },
-    constantAt: { from: last.at + after * MS_PER_HOUR, to: last.at + (after * SLOWER + CONSTANT.hours) * MS_PER_HOUR },
+  const [first, last, before] = [sorted[0]!, sorted.at(-1)!, sorted.at(-2)];
+  const stepG = known.stepG ?? stepOf(sorted);
+  const samples = dryingSamples(sorted, { ...known, stepG });
+  const since = (last.at - first.at) / MS_PER_HOUR;
+  const stillFalls = samples.length > 0 && samples.filter((one) => isFlat(one, Math.max(since, DAY_HOURS))).length < LIKELY * samples.length;
+  const constant = agree(sorted, stepG) && !stillFalls;
+  const told = {
+    constant,
+    gained: before !== undefined && last.g - before.g > Math.max(2 * stepG, allowedG(last.g, DAY_HOURS)),
+    lostG: first.g - last.g,
+    coarse: stepG / 2 > allowedG(last.g, DAY_HOURS),
   };
+  if (constant) return { ...told, leftG: { from: 0, typical: 0, to: 0 }, constantAt: null };
+  if (samples.length === 0) return { ...told, leftG: null, constantAt: null };
+  const span = (values: readonly number[]): Between => ({ from: quantile(values, LOW), typical: quantile(values, LIKELY), to: quantile(values, HIGH) });
+  const left = span(samples.map((one) => Math.max(0, weightAfter(one, since) - one.dryG)));
+  const flat = span(samples.map(flatAfter));
+  const at = (hours: number) => Math.max(last.at, first.at + hours * MS_PER_HOUR);
+  // At the latest when two weighings a day apart show it.
+  return { ...told, leftG: left, constantAt: { from: at(flat.from), typical: at(flat.typical + DAY_HOURS / 2), to: at(flat.to + DAY_HOURS) } };
+}
+
+/** One point of a drying curve. */
+export interface CurvePoint extends Between {
+  /** Instant, ms. */
+  readonly at: number;
+}
+
+/**
+ * The curve through weighings, and how it goes on.
+ *
+ * @param until instant up to which it is drawn, ms
+ * @param points 2 or more
+ * @returns weights in g; none where the weighings cannot tell
+ */
+export function dryingCurve(weighings: readonly Weighing[], known: KnownBody, until: number, points: number): readonly CurvePoint[] {
+  const sorted = [...weighings].sort((a, b) => a.at - b.at);
+  const samples = dryingSamples(sorted, known);
+  const [first] = sorted;
+  if (!first || samples.length === 0) return [];
+  return Array.from({ length: points }, (_unused, k) => {
+    const at = first.at + ((until - first.at) * k) / (points - 1);
+    const g = samples.map((one) => weightAfter(one, (at - first.at) / MS_PER_HOUR));
+    return { at, from: quantile(g, LOW), typical: quantile(g, LIKELY), to: quantile(g, HIGH) };
+  });
 }

@@ -35,7 +35,7 @@ function answerWeighings(document: unknown): Parsed<unknown> {
   if (!shape.ok) return shape;
   const { constantAt, ...told } = weightTold(shape.value.weighings.map(({ at, g }) => ({ at: Date.parse(at), g })));
   const iso = (instant: number) => new Date(instant).toISOString();
-  return good({ ...told, constantAt: constantAt && { from: iso(constantAt.from), to: iso(constantAt.to) } });
+  return good({ ...told, constantAt: constantAt && { from: iso(constantAt.from), typical: iso(constantAt.typical), to: iso(constantAt.to) } });
 }
 
 interface DryDocument {

@@ -88,6 +88,22 @@ export interface Constraints {
   readonly avoid?: readonly ProductId[];
 }
 
+/** How long a body dries that was weighed, minutes: it is a slip of the pen beyond it. */
+export const BODY_DRIES_MIN = { least: 0, most: 366 * 24 * 60 } as const;
+
+/** A body one pair of hands lifts, g. */
+export const BODY_WEIGHT_G = { least: 0.1, most: 100_000 } as const;
+
+/** What is known of the very body, beyond what its material is like. */
+export interface BodyFacts {
+  /** What one of it weighs dry, g. */
+  readonly weightG?: number;
+  /** From the mould until it may be coated, as its own weighings have it, minutes; it stands in place of what is typical of the material. */
+  readonly driesMin?: { readonly typical: number; readonly cautious: number };
+  /** Cement that has had its 28 days at 20 °C, or as much. */
+  readonly matured?: true;
+}
+
 /** A step already on the piece. */
 export interface DoneStep {
   readonly zone: ZoneId;
@@ -112,6 +128,7 @@ export interface Piece {
   readonly finish?: Sheen;
   readonly count?: number;
   readonly room?: Partial<Room>;
+  readonly body?: BodyFacts;
   readonly wishes?: Wishes;
   readonly constraints?: Constraints;
   readonly done?: readonly DoneStep[];
@@ -128,7 +145,8 @@ export interface Assumption {
 declare const complete: unique symbol;
 
 /** A piece with nothing left open. Made by `completePiece` only; the planner takes no other. */
-export interface CompletePiece extends Required<Omit<Piece, "decoration" | "room" | "constraints" | "wishes">> {
+export interface CompletePiece extends Required<Omit<Piece, "decoration" | "room" | "constraints" | "wishes" | "body">> {
+  readonly body?: BodyFacts;
   readonly decoration: Required<Omit<Decoration, "baseColour" | "patterns">> & { readonly baseColour: string | null };
   readonly room: Room;
   readonly constraints: Required<Constraints>;

@@ -15,7 +15,7 @@ const MORE_MIN = 5;
 function Timer({ timer, now }: { timer: TimerRecord; now: number }) {
   const until = Date.parse(timer.until);
   const over = until <= now;
-  const { rescue, piece } = timer;
+  const { rescue, piece, pour } = timer;
   return (
     <li className={`grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 rounded-lg border p-2 ${over ? "border-act" : "border-line"}`} data-timer={timer.id}>
       <div>
@@ -24,6 +24,11 @@ function Timer({ timer, now }: { timer: TimerRecord; now: number }) {
           {timer.label}
         </p>
         {over ? <p className="text-act">It is time.</p> : <Countdown since={Date.parse(timer.from)} until={until} now={now} />}
+        {pour !== undefined && (
+          <Link to={`/desk/casting/pours/${pour}`} className={`button mt-1 ${over ? "button-act" : ""}`}>
+            To the pour
+          </Link>
+        )}
         {rescue && piece !== undefined && (
           <Link
             to={`/pieces/${piece}/rescue?step=${encodeURIComponent(rescue.stepId)}&what=${rescue.mishap}`}

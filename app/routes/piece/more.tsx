@@ -1,7 +1,7 @@
 import { Popover } from "radix-ui";
 import { useState } from "react";
-import { useFetcher } from "react-router";
-import { Archive, ArchiveRestore, Copy, Ellipsis, Layers, Trash2 } from "lucide-react";
+import { Link, useFetcher } from "react-router";
+import { Archive, ArchiveRestore, Copy, Ellipsis, Hammer, Layers, Trash2 } from "lucide-react";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import { NAMES_KEY } from "~/components/names-key";
 import type { NamedPiece } from "~/store/listing";
@@ -59,6 +59,9 @@ export function More({ record, copy, putAway, putInSet, remove }: Props) {
               </>
             )}
           </button>
+          <Link to={`/pieces/${record.id}/repair`} className="button" onClick={() => setOpen(false)}>
+            <Hammer aria-hidden size={18} /> Mend its body
+          </Link>
           <form
             className="grid gap-2 border-t-2 border-dashed border-line pt-2"
             onSubmit={(event) => {

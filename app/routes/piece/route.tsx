@@ -8,6 +8,9 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { ClashNotes } from "~/components/clash-notes";
+import { sayMass } from "#core/units/mass";
+import { weightUnit } from "~/casting/casting-words";
+import { useAppContext } from "~/components/app-context";
 import { RoomError } from "~/components/room-error";
 import { Silhouette } from "~/components/shape/silhouette";
 import { timeZoneHere } from "~/components/time-zone";
@@ -101,6 +104,7 @@ const ROOMS = [
 export default function PiecePage() {
   const menu = useMenu();
   const { record, clashes, save, remove, takeTheirs, keepMine, copy, putAway, putInSet } = useRecord();
+  const { settings } = useAppContext();
   const { piece } = record;
   const body = menu.materials.find((one) => one.id === piece.material);
   return (
@@ -114,6 +118,7 @@ export default function PiecePage() {
             <p className="leading-snug text-soft">
               {body?.name}; {piece.uses.map((use) => nameIn(menu.uses, use).toLowerCase()).join(", ")}
               {(piece.count ?? 1) > 1 && `; ${piece.count} of them`}
+              {piece.body?.weightG !== undefined && `; about ${sayMass(piece.body.weightG, weightUnit(settings.units))} each`}
             </p>
           </div>
         </div>

@@ -28,6 +28,8 @@ import type { ShelfAsk } from "~/shelf/shelf-asks";
 import { KINDS, shelfWith } from "~/shelf/shelf-view";
 import type { ChangeJar } from "~/shelf/shelf-view";
 import type { Route } from "./+types/route";
+import { BagList } from "~/casting/bag-list";
+import { useCasting } from "~/casting/use-casting";
 import { BasicSet } from "./basic-set";
 import { CanMake } from "./can-make";
 import { InAndOut } from "./in-and-out";
@@ -38,7 +40,9 @@ import { NewJar } from "./new-jar";
 import { useSetParam } from "~/components/use-set-param";
 
 export async function clientLoader() {
-  return (await import("~/shelf/shelf-loaded.client")).shelfLoaded();
+  const [{ shelfLoaded }, { castingLoaded }] = await Promise.all([import("~/shelf/shelf-loaded.client"), import("~/casting/casting-loaded.client")]);
+  const [shelf, casting] = await Promise.all([shelfLoaded(), castingLoaded()]);
+  return { ...shelf, casting };
 }
 clientLoader.hydrate = true as const;
 
@@ -132,6 +136,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   const { jars: kept, damaged, laid, wanting, clashes } = loaderData;
   const jars = useMemo(() => shelfWith(kept, asked), [kept, asked]);
   const left = useMemo(() => stockOf(jars, laid), [jars, laid]);
+  const casting = useCasting(loaderData.casting);
   const wanted = useLast(wanting);
   const today = dateOf(useNow(), timeZoneHere());
   const [lids, showLids] = useSetParam("look");
@@ -231,6 +236,9 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           )}
         </>
       )}
+      <div className="mt-8 max-w-2xl">
+        <BagList casting={casting} title="Powder and resin to cast and pour" />
+      </div>
       <InAndOut jars={jars} left={left} today={today} add={add} />
       {opened && <JarPage row={opened} wanted={wanted} rows={rows} change={change} copy={copy} remove={remove} close={() => open(null)} />}
     </>

@@ -49,7 +49,7 @@ export const AIDS: readonly Aid[] = [
     wets: "soaks",
     handsOnMin: 3,
   },
-  { ...PLAIN, id: productId("constant-weight"), name: "Weigh it, and dry it until its weight stays the same", roles: ["clean"], wets: "soaks", handsOnMin: 2 },
+  { ...PLAIN, id: productId("constant-weight"), name: "Weigh it, and dry it until its weight stays the same", roles: ["clean"], wets: "soaks", weighs: true, handsOnMin: 2 },
   { ...PLAIN, id: productId("gypsum-mix"), name: "Mix and pour gypsum", roles: ["cast"], wets: "soaks", childSafe: false, handsOnMin: 15 },
   { ...PLAIN, id: productId("take-apart"), name: "Take the works and loose parts off", roles: ["clean"], handsOnMin: 4 },
   { ...PLAIN, id: productId("microwave"), name: "Heat in a microwave", roles: ["heat-set"], childSafe: false, heat: { kind: "oven" } },

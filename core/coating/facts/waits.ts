@@ -126,6 +126,8 @@ function filmNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column
 export function bodyDryMin(stack: StackFacts, lower: StepFact, column: Column): number {
   const { wets } = lower.aid ?? { wets: "no" };
   if (wets === "no") return 0;
+  const weighed = lower.aid?.weighs ? stack.piece.body?.driesMin : undefined;
+  if (weighed) return weighed[column];
   const factor = roomFactor("evaporation", stack.room);
   const scale = factor ? (column === "typical" ? factor.fast : factor.slow) : 1;
   const soaked = stack.material.bodyDryMin.value[column];

@@ -175,7 +175,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     fix: "Let it cure 28 days, or begin with a primer that stands alkali.",
     find: (stack) => {
       const first = films(stack).find((fact) => !has(fact, "fill"));
-      if (!first || !stack.material.traits.includes("alkaline") || first.product!.traits.includes("stands-alkali")) return [];
+      if (!first || !stack.material.traits.includes("alkaline") || stack.piece.body?.matured || first.product!.traits.includes("stands-alkali")) return [];
       const waited = wholeWait(stack, first);
       if (waited !== undefined && waited >= CEMENT_CURES.value) return [];
       const primer = suitable(stack, (product) => product.traits.includes("stands-alkali") && product.jobs.includes("ground"));

@@ -1,7 +1,10 @@
 import type { PieceId, PlanId } from "../../catalogue/ids";
 import { pieceId } from "../../catalogue/ids";
+import { MOST_FAULTS } from "../../casting/repair/fault";
+import type { Fault } from "../../casting/repair/fault";
 import { PATTERN_LIMITS } from "../../piece/pattern";
 import type { Piece } from "../../piece/piece";
+import { faultFields } from "../fault-schema";
 import { daySchema } from "../hours-schema";
 import type Joi from "joi";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
@@ -22,6 +25,8 @@ export interface PieceRecord {
   readonly putAway?: string;
   /** Where it stands to dry, as it was said: "left of the window". */
   readonly standsAt?: string;
+  /** What is wrong with its bare body, and is to be mended. */
+  readonly faults?: readonly Fault[];
   /** How many marks of each row are set by now, by its place and its name: "top/r2". */
   readonly marked?: Readonly<Record<string, number>>;
 }
@@ -37,6 +42,14 @@ export function markedSchema(joi: JoiRoot): Joi.Schema {
     .object()
     .pattern(joi.string().max(60), joi.number().integer().min(1).max(100_000))
     .max(PATTERN_LIMITS.rows * PATTERN_LIMITS.patterns);
+}
+
+/** Faults of a bare body. */
+export function faultsSchema(joi: JoiRoot): Joi.Schema {
+  return joi
+    .array()
+    .items(joi.object(faultFields(joi)))
+    .max(MOST_FAULTS);
 }
 
 /** The name of a set, or of a place on the rack, as it is typed. */
@@ -67,6 +80,7 @@ export const PIECES = defineStore<PieceRecord>({
       set: setNameSchema(joi),
       putAway: daySchema(joi),
       standsAt: setNameSchema(joi),
+      faults: faultsSchema(joi),
       marked: markedSchema(joi),
     }),
   check: ({ piece }, { readPiece }, at) => {
@@ -83,5 +97,6 @@ export const PIECES = defineStore<PieceRecord>({
       does: "every piece counts its changes and names the plan it follows",
       up: ({ rev = 1, planId = null, ...record }) => ({ ...record, rev, planId }),
     },
+    { to: 14, does: "a piece may say what is wrong with its bare body; until then it says nothing of it", up: (record) => record },
   ],
 });

@@ -1,5 +1,6 @@
 import type { StoreDefinition, StoredRecord } from "./definition";
 import { CALENDAR } from "./calendar";
+import { COMPOUNDS } from "./compounds";
 import { HOURS } from "./hours";
 import { INSPECTIONS } from "./inspections";
 import { PHOTOS } from "./photos";
@@ -7,7 +8,9 @@ import { PIECES } from "./pieces";
 import { PLANS } from "./plans";
 import { PROGRESS } from "./progress";
 import { RECIPES } from "./recipes";
+import { MOULDS } from "./moulds";
 import { PATTERNS } from "./patterns";
+import { POURS } from "./pours";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
 import { SHELF } from "./shelf";
@@ -25,6 +28,9 @@ export const STORES = {
   recipes: RECIPES,
   tools: TOOLS_STORE,
   patterns: PATTERNS,
+  moulds: MOULDS,
+  compounds: COMPOUNDS,
+  pours: POURS,
   rooms: ROOMS,
   hours: HOURS,
   calendar: CALENDAR,

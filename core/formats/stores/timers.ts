@@ -1,4 +1,4 @@
-import type { PieceId, StepId, TimerId } from "../../catalogue/ids";
+import type { PieceId, PourId, StepId, TimerId } from "../../catalogue/ids";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
@@ -23,6 +23,8 @@ export interface TimerRecord {
   readonly from: string;
   readonly until: string;
   readonly piece?: PieceId;
+  /** The pour it is of. */
+  readonly pour?: PourId;
   /** The piece is left alone until then, and then put right. */
   readonly rescue?: ToRescue;
 }
@@ -39,6 +41,7 @@ export function timerFields(joi: JoiRoot) {
     from: instantSchema(joi).required(),
     until: instantSchema(joi).required(),
     piece: recordIdSchema(joi),
+    pour: recordIdSchema(joi),
     rescue: joi.object({
       mishap: joi.string().max(40).required(),
       remedy: joi.string().max(40).required(),
@@ -59,7 +62,7 @@ export const TIMERS = defineStore<TimerRecord>({
   // One of no piece stands by itself.
   owner: { store: "pieces", field: "piece" },
   onImport: "keep",
-  refers: { piece: "pieces" },
+  refers: { piece: "pieces", pour: "pours" },
   lists: [],
-  migrations: [],
+  migrations: [{ to: 14, does: "a timer may be of a pour; until then it is of none", up: (record) => record }],
 });

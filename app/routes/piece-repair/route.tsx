@@ -1,0 +1,161 @@
+import { Link, useNavigate } from "react-router";
+import { Hammer } from "lucide-react";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { Candidate } from "#core/coating/model/plan";
+import type { Fault } from "#core/casting/repair/fault";
+import { FAULTS } from "#core/casting/repair/fault";
+import { repairsOf } from "#core/casting/repair/repair";
+import { repairBody } from "#core/casting/repair/repair-body";
+import { repairChanges } from "#core/logbook/rescue/repairing";
+import { useAsk, useAsked } from "~/actions/use-ask";
+import { CASTING } from "~/casting/casting-asks";
+import type { CastingAsk } from "~/casting/casting-asks";
+import { sayFault } from "~/casting/casting-words";
+import { NewFault, RepairSteps } from "~/casting/fault-part";
+import { useAppContext } from "~/components/app-context";
+import { Awaited } from "~/components/awaited";
+import { RoomError } from "~/components/room-error";
+import { ToolButton } from "~/components/tool-button";
+import { Trash2 } from "lucide-react";
+import { keptPiece, planOf } from "~/piece/kept-piece";
+import type { KeptPiece } from "~/piece/kept-piece";
+import { usePlanActions } from "~/piece/plan-actions";
+import type { PlannedView } from "~/workers/plan-worker-api";
+import type { Route } from "./+types/route";
+
+export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+  const [kept, { firstView }] = await Promise.all([keptPiece(params.id), import("~/workers/planner.client")]);
+  return { kept, view: firstView(params.id, planOf(kept)) };
+}
+clientLoader.hydrate = true as const;
+
+export function ErrorBoundary() {
+  return <RoomError />;
+}
+
+/** A bare body that is not sound: what is wrong, how it is mended, and the plan that holds it. */
+export default function RepairRoom({ loaderData: { kept, view } }: Route.ComponentProps) {
+  return (
+    <Awaited of={view} waiting={<p role="status">Looking at the body…</p>}>
+      {(told) => <Mend kept={kept} view={told} />}
+    </Awaited>
+  );
+}
+
+/** Faults of the piece with what is being saved. */
+function useFaults({ record }: KeptPiece): readonly [readonly Fault[], (faults: readonly Fault[]) => void] {
+  const ask = useAsk<CastingAsk>(CASTING);
+  const asked = useAsked<CastingAsk>(CASTING);
+  const last = asked.findLast((one) => one.intent === "faults" && one.piece === record.id);
+  const faults = last?.intent === "faults" ? last.faults : (record.faults ?? []);
+  return [faults, (next) => void ask({ intent: "faults", piece: record.id, faults: next })];
+}
+
+function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
+  const { record } = kept;
+  const { announce } = useAppContext();
+  const navigate = useNavigate();
+  const actions = usePlanActions(record.id, view, kept.plan, () => undefined);
+  const [faults, save] = useFaults(kept);
+  const body = repairBody(record.piece, CATALOGUE);
+  const repairs = repairsOf(faults, body);
+  const count = record.piece.count ?? 1;
+  const changes = view.shown ? repairChanges(repairs, view.shown, CATALOGUE) : [];
+  const anew = repairs.some(({ way }) => way === "cast-anew");
+  return (
+    <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="grid min-w-0 content-start gap-4">
+        <h2 className="text-2xl">Mend the body</h2>
+        {faults.length === 0 && <p>Holes, chips, bumps, a foot that rocks: note what is wrong, and how to mend it on this very body stands here.</p>}
+        <ul aria-label="What is wrong with it" className="grid gap-3">
+          {repairs.map((repair) => (
+            <li key={`${repair.fault.kind}-${repair.fault.place}-${repair.fault.widthMm}-${repair.fault.each}`} className="rounded-lg border border-line p-3">
+              <div className="flex items-start justify-between gap-2">
+                <h3 className="text-lg">{sayFault(repair.fault, count)}</h3>
+                <ToolButton
+                  icon={Trash2}
+                  label={`Take off: ${sayFault(repair.fault, count)}`}
+                  onClick={() => save(faults.filter((one) => one !== repair.fault))}
+                />
+              </div>
+              <RepairSteps repair={repair} />
+              <p className="text-soft">Next time: {repair.from}</p>
+            </li>
+          ))}
+        </ul>
+        {faults.length > 0 && (
+          <div>
+            <button
+              type="button"
+              data-primary
+              className="button button-act text-lg"
+              disabled={changes.length === 0}
+              onClick={() => {
+                actions.apply(changes);
+                announce("It is in the plan");
+                void navigate(`/pieces/${record.id}`);
+              }}
+            >
+              <Hammer aria-hidden size={20} /> Write it into the plan
+            </button>
+            {changes.length === 0 && (
+              <p className="mt-1 text-soft">
+                {repairs.every(({ rounds, way }) => rounds === 0 && way !== "rub-down") ? "There is nothing of it to write." : "The plan holds it already."}
+              </p>
+            )}
+          </div>
+        )}
+        <section aria-labelledby="more-wrong">
+          <h3 id="more-wrong" className="mb-2 text-xl">
+            {faults.length === 0 ? "What is wrong?" : "Something else is wrong"}
+          </h3>
+          <NewFault bodies={count} add={(fault) => save([...faults, fault])} />
+        </section>
+      </div>
+      <aside aria-label="Beside mending" className="grid content-start gap-4">
+        <Beside record={record} shown={view.shown} anew={anew} painted={view.done.size > 0} />
+      </aside>
+    </div>
+  );
+}
+
+/** What else may be done with a body that is not liked. */
+function Beside({ record, shown, anew, painted }: { record: KeptPiece["record"]; shown: Candidate | null; anew: boolean; painted: boolean }) {
+  const area = shown?.zones.find(({ zone }) => zone === "top" || zone === "face")?.areaMm2 ?? shown?.zones[0]?.areaMm2;
+  return (
+    <>
+      {anew && (
+        <p className="text-act">
+          One of these is not worth mending.{" "}
+          <Link to={CASTING} className="underline">
+            Pour another
+          </Link>
+          .
+        </p>
+      )}
+      {painted && (
+        <section aria-labelledby="sand-back">
+          <h3 id="sand-back" className="text-xl">
+            Painted, and not liked?
+          </h3>
+          <p>A cured waterborne film can be sanded back and begun again on a darker ground; old paint nobody knows never.</p>
+          <Link to={`/pieces/${record.id}/rescue?what=disliked`} className="button mt-2">
+            Sand it back
+          </Link>
+        </section>
+      )}
+      {area !== undefined && (
+        <section aria-labelledby="resin-level">
+          <h3 id="resin-level" className="text-xl">
+            To level it with resin
+          </h3>
+          <p>Both parts for its top, by weight.</p>
+          <Link to={`/desk/casting/resin?cm2=${Math.round(area / 100)}`} className="button mt-2">
+            Weigh the resin
+          </Link>
+        </section>
+      )}
+      <p className="text-soft">{FAULTS.hole.from}</p>
+    </>
+  );
+}
