@@ -18,7 +18,7 @@ export type BenchAsk =
 const ask = (of: BenchAsk) => askOf(BENCH_ACTION, of);
 
 /** Sets a timer from now on. @param until instant, ms */
-export function setTimerTo(label: string, until: number, more: Partial<Pick<TimerRecord, "piece" | "rescue">> = {}): void {
+export function setTimerTo(label: string, until: number, more: Partial<Pick<TimerRecord, "piece" | "pour" | "rescue">> = {}): void {
   ask({ intent: "timer", id: timerId(freshId()), label, from: new Date().toISOString(), until: new Date(until).toISOString(), ...more });
 }
 

@@ -11,7 +11,9 @@ import { repairOf } from "#core/casting/repair/repair";
 import type { RepairBody } from "#core/casting/repair/repair";
 import { weightTold } from "#core/drying/constant-weight";
 import type { PourRecord } from "#core/formats/stores/pours";
+import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { sayMass } from "#core/units/mass";
+import { setTimerTo } from "~/bench/timer-asks";
 import { useAppContext } from "~/components/app-context";
 import { NumberField } from "~/components/number-field";
 import { sayClock } from "~/components/time-words";
@@ -114,8 +116,44 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
         </div>
       </div>
       <p className={`text-lg ${told?.constant ? "text-ready" : ""}`} role="status">
-        {gypsum ? sayDrying(told, unit, now) : null}
+        {gypsum ? sayDrying(told, unit, now, bodies.onScale > 1) : null}
       </p>
+      <p className="flex flex-wrap gap-2">
+        {left > 0 && !handing && (
+          <button type="button" className={`button ${told?.constant || maturity?.share === 1 ? "button-act" : ""}`} onClick={() => setHanding(true)}>
+            {left === 1 ? "Paint it" : `Paint the ${left}`}
+          </button>
+        )}
+        {!wrong && (
+          <button type="button" className="button" onClick={() => setWrong(true)}>
+            Something is wrong with {bodies.count === 1 ? "it" : "some"}
+          </button>
+        )}
+      </p>
+      {handing && left > 0 && (
+        <HandOverForm
+          bodies={bodies}
+          mould={mould}
+          soaped={pour.preparation === "soap"}
+          matured={maturity?.share === 1}
+          leave={() => setHanding(false)}
+          hand={(of) => {
+            const piece = freshId();
+            casting.ask({ intent: "hand-over", id: pour.id, piece, bodies: at, of });
+            announce(`${of.name} is among your pieces`);
+            void navigate(of.faulty ? `/pieces/${piece}/repair` : `/pieces/${piece}`);
+          }}
+        />
+      )}
+      {wrong && (
+        <NewFault
+          bodies={bodies.count}
+          add={(fault) => {
+            change({ kind: "fault", bodies: at, fault: { ...fault, id: freshId() } });
+            setWrong(false);
+          }}
+        />
+      )}
       {maturity && <CementPart maturity={maturity} now={now} />}
       {gypsum && !told && (
         <p className="text-soft">
@@ -157,16 +195,11 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
         repair={(fault) => repairOf(fault, body)}
         save={(fault) => change({ kind: "fault", bodies: at, fault })}
         remove={(id) => change({ kind: "fault-off", bodies: at, id })}
+        wait={(min) => {
+          setTimerTo(`Filled: ${mould.name} may be rubbed`.slice(0, 80), Date.now() + min * MS_PER_MIN, { pour: pour.id });
+          announce("A timer runs on the Bench");
+        }}
       />
-      {wrong && (
-        <NewFault
-          bodies={bodies.count}
-          add={(fault) => {
-            change({ kind: "fault", bodies: at, fault: { ...fault, id: freshId() } });
-            setWrong(false);
-          }}
-        />
-      )}
       {bodies.pieces.length > 0 && (
         <p>
           {bodies.pieces.map(({ piece, count }, k) => (
@@ -182,33 +215,6 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
           ))}
           .
         </p>
-      )}
-      <p className="flex flex-wrap gap-2">
-        {left > 0 && !handing && (
-          <button type="button" className={`button ${told?.constant || maturity?.share === 1 ? "button-act" : ""}`} onClick={() => setHanding(true)}>
-            {left === 1 ? "Paint it" : `Paint the ${left}`}
-          </button>
-        )}
-        {!wrong && (
-          <button type="button" className="button" onClick={() => setWrong(true)}>
-            Something is wrong with {bodies.count === 1 ? "it" : "some"}
-          </button>
-        )}
-      </p>
-      {handing && left > 0 && (
-        <HandOverForm
-          bodies={bodies}
-          mould={mould}
-          soaped={pour.preparation === "soap"}
-          matured={maturity?.share === 1}
-          leave={() => setHanding(false)}
-          hand={(of) => {
-            const piece = freshId();
-            casting.ask({ intent: "hand-over", id: pour.id, piece, bodies: at, of });
-            announce(`${of.name} is among your pieces`);
-            void navigate(of.faulty ? `/pieces/${piece}/repair` : `/pieces/${piece}`);
-          }}
-        />
       )}
     </li>
   );

@@ -2,7 +2,7 @@ import { BEYOND_CHANCE } from "#core/casting/records-say";
 import { FAULTS } from "#core/casting/repair/fault";
 import type { Fault, FaultPlace } from "#core/casting/repair/fault";
 import { sayMass } from "#core/units/mass";
-import type { WeightTold } from "#core/drying/constant-weight";
+import type { Between, WeightTold } from "#core/drying/constant-weight";
 import { sayDay } from "~/components/time-words";
 
 /** What the user weighs in. */
@@ -33,32 +33,45 @@ export const PART_WORDS: Readonly<Record<string, string>> = {
 export function sayFault({ kind, place, bodies, each }: Fault, of: number): string {
   const { name } = FAULTS[kind];
   const many = each > 1 && !name.startsWith("a ") && !name.startsWith("an ") ? `${each} ${name}` : each > 1 ? `${name}, ${each} times` : name;
-  return `${many} ${PLACE_WORDS[place]}${of > 1 ? ` of ${bodies} of them` : ""}`;
+  const where = FAULTS[kind].places.length > 1 ? ` ${PLACE_WORDS[place]}` : "";
+  return `${many}${where}${of > 1 ? `${where === "" ? "," : " of"} ${bodies} of them` : ""}`;
 }
 
-/** Two days as one stretch: "Friday", "Friday to Sunday". */
-export function sayDays(from: number, to: number, now: number): string {
-  const [first, last] = [sayDay(from, now), sayDay(to, now)];
-  return first === last ? first : `${first} to ${last}`;
+/** When a body is dry: "Friday", "about Friday, Sunday at the latest". */
+export function sayWhenDry({ typical, to }: Pick<Between, "typical" | "to">, now: number): string {
+  const [about, latest] = [sayDay(typical, now), sayDay(to, now)];
+  return about === latest ? about : `about ${about}, ${latest} at the latest`;
+}
+
+/** Moulds of a pour, as its heading: "Table number × 4, Gull stone". */
+export function sayMoulds(moulds: readonly { readonly name: string; readonly count: number }[]): string {
+  return moulds.map(({ name, count }) => (count > 1 ? `${name} × ${count}` : name)).join(", ");
+}
+
+/** A ratio as it is said: "38 of water to 100". */
+export function sayRatio(waterPer100: number): string {
+  return `${Math.round(waterPer100 * 10) / 10} of water to 100`;
+}
+
+/** A weight that is only about right: no tenths of a gram. */
+function sayAbout(g: number, unit: WeightUnit): string {
+  return unit === "g" ? `${Math.max(1, Math.round(g))} g` : sayMass(g, unit);
 }
 
 /** How far a body's drying has come, in a line. */
-export function sayDrying(told: WeightTold | null, unit: WeightUnit, now: number): string {
-  if (!told) return "Weigh it now and then: two or three weighings say when it may be painted.";
-  if (told.constant) return "Its weight stays the same: it may be painted.";
-  if (told.gained) return "It has grown heavier: it took up water, or something else lay on the scale.";
+export function sayDrying(told: WeightTold | null, unit: WeightUnit, now: number, many: boolean): string {
+  const [it, weighs] = many ? ["they", "them"] : ["it", "it"];
+  if (!told) return `Weigh ${weighs} now and then: two or three weighings say when ${it} may be painted.`;
+  if (told.constant) return `The weight stays the same: ${it} may be painted.`;
+  if (told.gained) return "Heavier than before: water was taken up, or something else lay on the scale.";
   if (told.constantAt) {
-    const { from, typical, to } = told.constantAt;
-    const far = to - typical > FAR_MS;
-    return `${sayMass(told.leftG!.typical, unit)} of water still in it. It may be painted ${far ? `about ${sayDay(typical, now)}, ${sayDay(to, now)} at the latest` : sayDays(from, to, now)}.`;
+    return `About ${sayAbout(told.leftG!.typical, unit)} of water still in ${weighs}: ${it} may be painted ${sayWhenDry(told.constantAt, now)}.`;
   }
   if (told.coarse) return "So light a body wants a finer scale, or more of them weighed together.";
   return told.lostG > 0
     ? `It has lost ${sayMass(told.lostG, unit)}. One more weighing, a good half day on, says when it is dry.`
     : "Weigh it again a good half day on.";
 }
-
-const FAR_MS = 4 * 24 * 60 * 60_000;
 
 /** How sure a saying of the records is. */
 export function saySure(chance: number): string {

@@ -1,4 +1,5 @@
 import type { ApexOptions } from "apexcharts";
+import { format } from "date-fns";
 import { dryingCurve } from "#core/drying/constant-weight";
 import type { WeightTold } from "#core/drying/constant-weight";
 import type { KnownBody, Weighing } from "#core/drying/drying-curve";
@@ -7,7 +8,7 @@ import { Chart } from "~/components/chart";
 import { sayDay } from "~/components/time-words";
 import type { WeightUnit } from "./casting-words";
 
-const POINTS = 25;
+const POINTS = 80;
 const DAY_MS = 86_400_000;
 const HEIGHT = 260;
 /** A margin above and below the curve, as a share of what it spans. */
@@ -38,43 +39,29 @@ export function DryingChart({
   const { constantAt } = told;
   const options: ApexOptions = {
     colors: ["var(--ready)", "var(--soft)", "var(--soft)", "var(--act)"],
-    stroke: { width: [3, 1, 1, 0], curve: "smooth", dashArray: [0, 4, 4, 0] },
+    stroke: { width: [3, 1, 1, 0], curve: "straight", dashArray: [0, 4, 4, 0] },
     markers: { size: [0, 0, 0, 6], strokeWidth: 0 },
     legend: { show: false },
     xaxis: {
       type: "numeric",
       min: first,
       max: until,
-      tickAmount: 5,
-      labels: { formatter: (value) => sayDay(Number(value), now), hideOverlappingLabels: true, rotate: 0 },
+      tickAmount: 4,
+      labels: { formatter: (value) => format(Number(value), "EEE d"), hideOverlappingLabels: true, rotate: 0 },
       axisBorder: { color: "var(--line)" },
     },
     yaxis: { min: shown(Math.max(0, least - room)), max: shown(most + room), tickAmount: 4, labels: { formatter: (value) => `${Math.round(value)} ${unit}` } },
     annotations: {
-      xaxis: constantAt
-        ? [
-            {
-              x: constantAt.from,
-              x2: constantAt.to,
-              fillColor: "var(--ready)",
-              opacity: 0.18,
-              borderColor: "var(--ready)",
-              label: {
-                text: "may be painted",
-                orientation: "horizontal",
-                style: { background: "transparent", color: "var(--ready)" },
-                borderColor: "transparent",
-              },
-            },
-          ]
-        : [],
+      xaxis: constantAt ? [{ x: constantAt.from, x2: constantAt.to, fillColor: "var(--ready)", opacity: 0.18, borderColor: "var(--ready)" }] : [],
     },
   };
   const line = (pick: (point: (typeof curve)[number]) => number) => curve.map((point) => ({ x: point.at, y: shown(pick(point)) }));
   const says = `${weighings.map(({ at, g }) => `${sayDay(at, now)} ${sayMass(g, unit)}`).join(", ")}.${told.leftG && !told.constant ? ` Still in it: ${sayMass(told.leftG.from, unit)} to ${sayMass(told.leftG.to, unit)} of water.` : ""}`;
   return (
     <figure className="m-0">
-      <figcaption className="text-soft">Weight over the days; the dashed lines are how far it may be off</figcaption>
+      <figcaption className="text-soft">
+        Weight over the days; the dashed lines are how far it may be off{constantAt && ", the shaded days when it is dry"}
+      </figcaption>
       <Chart
         type="line"
         height={HEIGHT}

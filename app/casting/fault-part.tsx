@@ -105,10 +105,12 @@ interface ListProps {
   readonly repair: (fault: Fault) => Repair;
   readonly save: (fault: FoundFault) => void;
   readonly remove: (id: string) => void;
+  /** A round is in: it is left for so long, minutes. */
+  readonly wait: (min: number) => void;
 }
 
 /** Faults that were found, each with how it is mended here and now, and how far that has come. */
-export function FaultList({ faults, count, repair, save, remove }: ListProps) {
+export function FaultList({ faults, count, repair, save, remove, wait }: ListProps) {
   if (faults.length === 0) return null;
   return (
     <ul aria-label="What is wrong with them" className="grid gap-3">
@@ -129,7 +131,14 @@ export function FaultList({ faults, count, repair, save, remove }: ListProps) {
             {!fault.mended && mend.way !== "cast-anew" && (
               <p className="mt-2 flex flex-wrap gap-2">
                 {done < mend.rounds && (
-                  <button type="button" className="button" onClick={() => save({ ...fault, roundsDone: done + 1 })}>
+                  <button
+                    type="button"
+                    className="button"
+                    onClick={() => {
+                      save({ ...fault, roundsDone: done + 1 });
+                      wait(mend.roundWaitMin);
+                    }}
+                  >
                     {mend.rounds > 1 ? `Round ${done + 1} of ${mend.rounds} is in` : "It is filled"}
                   </button>
                 )}

@@ -184,7 +184,7 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
           onChange={(id) => set({ bag: id })}
         />
         <MassField
-          label="The bowl takes, water and powder"
+          label="The bowl takes, in all"
           g={bowlG}
           unit={unit}
           bounds={{ least: 20, most: 50_000 }}

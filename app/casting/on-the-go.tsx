@@ -6,7 +6,7 @@ import { bowlState, bowlToTurnTo, dryOf } from "#core/casting/pour-state";
 import { weightTold } from "#core/drying/constant-weight";
 import type { PourRecord } from "#core/formats/stores/pours";
 import { sayDay, sayTime } from "~/components/time-words";
-import { sayDays } from "./casting-words";
+import { sayMoulds, sayWhenDry } from "./casting-words";
 import { MouldPicture } from "./mould-picture";
 import type { Casting } from "./use-casting";
 
@@ -39,7 +39,7 @@ function whenWords({ pour, at }: Lying, now: number): { readonly text: string; r
   if (weighings.length === 0) return { text: "weigh it", ready: false };
   const told = weightTold(weighings, { dryG: dryOf(pour, bodies).dryG });
   if (told.constant) return { text: "may be painted", ready: true };
-  return { text: told.constantAt ? `may be painted ${sayDays(told.constantAt.from, told.constantAt.to, now)}` : "weigh it again", ready: false };
+  return { text: told.constantAt ? `may be painted ${sayWhenDry(told.constantAt, now)}` : "weigh it again", ready: false };
 }
 
 /** Pours that are under way, and bodies that lie drying. */
@@ -56,7 +56,7 @@ export function OnTheGo({ casting, now }: { casting: Casting; now: number }) {
         {running.map((pour) => (
           <li key={pour.id}>
             <Link to={`/desk/casting/pours/${pour.id}`} className="next-line block rounded-lg border-2 border-act p-3 no-underline">
-              <strong className="block">{pour.moulds.map(({ name, count }) => `${count} ${name}`).join(", ")}</strong>
+              <strong className="block">{sayMoulds(pour.moulds)}</strong>
               <span className="text-act">{nextWords(pour, now)}</span>
             </Link>
           </li>

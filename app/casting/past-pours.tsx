@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { bodiesLeft } from "#core/casting/pour";
 import { bowlToTurnTo } from "#core/casting/pour-state";
 import { preparationName, ratioSaid } from "#core/casting/records-say";
+import { sayMoulds, sayRatio } from "./casting-words";
 import { sayDay } from "~/components/time-words";
 import type { Casting } from "./use-casting";
 
@@ -25,8 +26,8 @@ export function PastPours({ casting, now }: { casting: Casting; now: number }) {
               <Link to={`/desk/casting/pours/${pour.id}`} className="underline">
                 {sayDay(Date.parse(pour.at), now)}
               </Link>
-              : {pour.moulds.map(({ name, count }) => `${count} ${name}`).join(", ")}, {preparationName(pour)}
-              {ratio && `, ${ratio.waterPer100.toFixed(1)} to 100`}
+              : {sayMoulds(pour.moulds)}, {preparationName(pour)}
+              {ratio && `, ${sayRatio(ratio.waterPer100)}`}
             </li>
           );
         })}

@@ -140,11 +140,13 @@ export function WeighPart({ run, wanted, ratio, words, vessel, note }: Props) {
         </div>
       ) : (
         <div className="mt-3">
-          <p className="text-soft">
-            {partWord(now.part, words)}: come to {sayMass(now.targetG!, unit)}
-          </p>
-          <p className="text-6xl font-semibold tabular-nums sm:text-7xl" data-shows>
-            {scale ? sayMass(Math.max(0, g), unit) : typedG === null ? "–" : sayMass(g, unit)}
+          <p className="flex flex-wrap items-baseline gap-x-3">
+            <span className="text-6xl font-semibold tabular-nums sm:text-7xl" data-shows>
+              {scale ? sayMass(Math.max(0, g), unit) : typedG === null ? "–" : sayMass(g, unit)}
+            </span>
+            <span className="text-3xl tabular-nums sm:text-4xl">
+              of {sayMass(now.targetG!, unit)} {partWord(now.part, words)}
+            </span>
           </p>
           <Gauge g={g} targetG={now.targetG!} state={now.state} />
           <p className={`mt-1 text-xl ${now.state === "over" ? "text-act" : now.state === "right" ? "text-ready" : ""}`} role="status">

@@ -30,10 +30,21 @@ export interface PlannedPour {
 
 /** Moulds that are filled, each with what it holds. */
 function poured(moulds: PourPlan["moulds"]): readonly PouredMould[] {
-  return moulds.flatMap(({ id, name, form, part, stiff, filled, ...mould }) => {
+  return moulds.flatMap(({ id, name, form, part, stiff, traps, filled, ...mould }) => {
     const capacity = capacityOf({ ...mould, form });
     if (filled < 1 || !capacity) return [];
-    return [{ mould: id, name, form, ...(part === undefined ? {} : { part }), ...(stiff ? { stiff } : {}), count: filled, ml: capacity.ml }];
+    return [
+      {
+        mould: id,
+        name,
+        form,
+        ...(part === undefined ? {} : { part }),
+        ...(stiff ? { stiff } : {}),
+        ...(traps ? { traps } : {}),
+        count: filled,
+        ml: capacity.ml,
+      },
+    ];
   });
 }
 

@@ -41,8 +41,10 @@ function bodiesAfter(bodies: CastBodies, change: Extract<PourChange, { readonly 
     }
     case "weigh-off":
       return { ...bodies, weighings: bodies.weighings.filter(({ at }) => at !== change.at) };
-    case "on-scale":
-      return change.count === bodies.onScale ? bodies : { ...bodies, onScale: Math.min(change.count, bodies.count), weighings: [] };
+    case "on-scale": {
+      const onScale = Math.min(change.count, bodies.count);
+      return onScale === bodies.onScale ? bodies : { ...bodies, onScale, weighings: [] };
+    }
     case "fault":
       return { ...bodies, faults: [...bodies.faults.filter(({ id }) => id !== change.fault.id), change.fault] };
     case "fault-off":

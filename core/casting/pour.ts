@@ -13,6 +13,7 @@ export interface PouredMould {
   readonly form: Form;
   readonly part?: Mould["part"];
   readonly stiff?: boolean;
+  readonly traps?: Mould["traps"];
   readonly count: number;
   /** What one of them holds, mL. */
   readonly ml: number;

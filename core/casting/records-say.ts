@@ -155,5 +155,5 @@ export function ratioSaid(pour: Pour): { readonly waterPer100: number; readonly 
 
 /** What was sprayed on the moulds, in words. */
 export function preparationName({ preparation }: Pick<Pour, "preparation">): string {
-  return PREPARATIONS.find(({ id }) => id === preparation)!.name;
+  return PREPARATIONS.find(({ id }) => id === preparation)!.said;
 }

@@ -276,16 +276,18 @@ export const PREPARATIONS = [
   {
     id: "soap",
     name: "a mist of soapy water",
+    said: "soapy moulds",
     does: "A drop of dish soap in a cup of water; spray the mould and pour the excess off.",
     trades: "Fewer bubbles on the face. The body has to be rinsed or wiped before it is painted.",
   },
   {
     id: "water",
     name: "a mist of plain water",
+    said: "misted moulds",
     does: "Spray the mould and shake it off.",
     trades: "Nothing to wash off afterwards. A few more bubbles than with soap.",
   },
-  { id: "none", name: "nothing", does: "A clean, dry mould.", trades: "No step more. Air clings to the wall, most of all in a new mould." },
+  { id: "none", name: "nothing", said: "dry moulds", does: "A clean, dry mould.", trades: "No step more. Air clings to the wall, most of all in a new mould." },
 ] as const;
 export type PreparationId = (typeof PREPARATIONS)[number]["id"];
 export const PREPARATION_IDS = PREPARATIONS.map(({ id }) => id);

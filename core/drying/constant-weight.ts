@@ -59,16 +59,19 @@ function flatAfter(sample: DryingSample): number {
   return flat;
 }
 
-/** By the weighings alone: the last, and the latest that is a day older, differ by less than counts; so does every one between. */
+/**
+ * By the weighings alone: since one that is a day older, or older still, they differ by less than counts; so does every one between. So light a body that a
+ * day's allowance is finer than the scale wants as many days as its half step is worth.
+ */
 function agree(sorted: readonly Weighing[], stepG: number): boolean {
   const last = sorted.at(-1)!;
-  const before = sorted.findLast(({ at }) => last.at - at >= A_DAY * MS_PER_HOUR);
-  if (!before) return false;
-  const hours = (last.at - before.at) / MS_PER_HOUR;
-  const between = sorted.filter(({ at }) => at >= before.at);
-  const apart = Math.max(...between.map(({ g }) => g)) - Math.min(...between.map(({ g }) => g));
-  // Half a step is what the scale may have kept from it: it has to be fine enough for the time between.
-  return apart < allowedG(last.g, hours) && stepG / 2 <= allowedG(last.g, hours);
+  let [least, most] = [last.g, last.g];
+  for (const { at, g } of [...sorted].reverse()) {
+    [least, most] = [Math.min(least, g), Math.max(most, g)];
+    const hours = (last.at - at) / MS_PER_HOUR;
+    if (hours >= A_DAY && most - least < allowedG(last.g, hours) && stepG / 2 <= allowedG(last.g, hours)) return true;
+  }
+  return false;
 }
 
 /**

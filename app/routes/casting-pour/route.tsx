@@ -9,7 +9,7 @@ import type { PourRecord } from "#core/formats/stores/pours";
 import { sayMass } from "#core/units/mass";
 import { BodiesPart } from "~/casting/bodies-part";
 import { BowlPart } from "~/casting/bowl-part";
-import { weightUnit } from "~/casting/casting-words";
+import { sayMoulds, sayRatio, weightUnit } from "~/casting/casting-words";
 import { useCasting } from "~/casting/use-casting";
 import type { Casting } from "~/casting/use-casting";
 import { useStageCalls } from "~/casting/use-stage-calls";
@@ -105,12 +105,12 @@ function Poured({ pour, casting }: { pour: PourRecord; casting: Casting }) {
           Casting
         </Link>
       </p>
-      <h1 className="text-2xl sm:text-3xl">{pour.moulds.map(({ name, count }) => `${count} ${name}`).join(", ")}</h1>
+      <h1 className="text-2xl sm:text-3xl">{sayMoulds(pour.moulds)}</h1>
       <p className="text-soft">
         {sayDay(Date.parse(pour.at), now)}, {pour.powder.name}, {preparationName(pour)}
-        {ratio && `; ${ratio.waterPer100.toFixed(1)} of water to 100${ratio.off ? ", off the label" : ""}`}
+        {ratio && `; ${sayRatio(ratio.waterPer100)}${ratio.off ? ", off the label" : ""}`}
       </p>
-      <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className={`mt-4 grid gap-6 ${turn === null ? "" : "lg:grid-cols-[minmax(0,1fr)_20rem]"}`}>
         <div className="grid min-w-0 content-start gap-4">
           {pour.bowls.length > 1 && (turn !== null || asked !== null) && (
             <nav aria-label="Bowls" className="flex flex-wrap gap-2">
@@ -142,7 +142,7 @@ function Poured({ pour, casting }: { pour: PourRecord; casting: Casting }) {
               <h2 id="bodies" className="mb-2 text-2xl">
                 Out of the moulds
               </h2>
-              <ul className="grid gap-4">
+              <ul className={`grid items-start gap-4 ${turn === null && pour.bodies.length > 1 ? "lg:grid-cols-2" : ""}`}>
                 {pour.bodies.map((bodies, k) => (
                   <div key={`${bodies.mould}-${bodies.outAt}`} id={`bodies-${k}`} className="contents">
                     <BodiesPart pour={pour} bodies={bodies} at={k} now={now} casting={casting} />

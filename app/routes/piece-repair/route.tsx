@@ -3,7 +3,6 @@ import { Hammer } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Fault } from "#core/casting/repair/fault";
-import { FAULTS } from "#core/casting/repair/fault";
 import { repairsOf } from "#core/casting/repair/repair";
 import { repairBody } from "#core/casting/repair/repair-body";
 import { repairChanges } from "#core/logbook/rescue/repairing";
@@ -67,22 +66,6 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
       <div className="grid min-w-0 content-start gap-4">
         <h2 className="text-2xl">Mend the body</h2>
         {faults.length === 0 && <p>Holes, chips, bumps, a foot that rocks: note what is wrong, and how to mend it on this very body stands here.</p>}
-        <ul aria-label="What is wrong with it" className="grid gap-3">
-          {repairs.map((repair) => (
-            <li key={`${repair.fault.kind}-${repair.fault.place}-${repair.fault.widthMm}-${repair.fault.each}`} className="rounded-lg border border-line p-3">
-              <div className="flex items-start justify-between gap-2">
-                <h3 className="text-lg">{sayFault(repair.fault, count)}</h3>
-                <ToolButton
-                  icon={Trash2}
-                  label={`Take off: ${sayFault(repair.fault, count)}`}
-                  onClick={() => save(faults.filter((one) => one !== repair.fault))}
-                />
-              </div>
-              <RepairSteps repair={repair} />
-              <p className="text-soft">Next time: {repair.from}</p>
-            </li>
-          ))}
-        </ul>
         {faults.length > 0 && (
           <div>
             <button
@@ -105,6 +88,22 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
             )}
           </div>
         )}
+        <ul aria-label="What is wrong with it" className="grid gap-3">
+          {repairs.map((repair) => (
+            <li key={`${repair.fault.kind}-${repair.fault.place}-${repair.fault.widthMm}-${repair.fault.each}`} className="rounded-lg border border-line p-3">
+              <div className="flex items-start justify-between gap-2">
+                <h3 className="text-lg">{sayFault(repair.fault, count)}</h3>
+                <ToolButton
+                  icon={Trash2}
+                  label={`Take off: ${sayFault(repair.fault, count)}`}
+                  onClick={() => save(faults.filter((one) => one !== repair.fault))}
+                />
+              </div>
+              <RepairSteps repair={repair} />
+              <p className="text-soft">Next time: {repair.from}</p>
+            </li>
+          ))}
+        </ul>
         <section aria-labelledby="more-wrong">
           <h3 id="more-wrong" className="mb-2 text-xl">
             {faults.length === 0 ? "What is wrong?" : "Something else is wrong"}
@@ -113,7 +112,12 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
         </section>
       </div>
       <aside aria-label="Beside mending" className="grid content-start gap-4">
-        <Beside record={record} shown={view.shown} anew={anew} painted={view.done.size > 0} />
+        <Beside
+          record={record}
+          shown={view.shown}
+          anew={anew}
+          painted={kept.progress.some(({ kind, act }) => kind === "done" && CATALOGUE.products.has(act.product))}
+        />
       </aside>
     </div>
   );
@@ -155,7 +159,6 @@ function Beside({ record, shown, anew, painted }: { record: KeptPiece["record"];
           </Link>
         </section>
       )}
-      <p className="text-soft">{FAULTS.hole.from}</p>
     </>
   );
 }

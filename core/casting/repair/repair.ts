@@ -33,6 +33,8 @@ export interface Repair {
   /** Rounds of filling, each dry before the next; 0: nothing is filled. */
   readonly rounds: number;
   readonly filler: ProductId | null;
+  /** A round is left alone for so long, minutes; 0: nothing is filled. */
+  readonly roundWaitMin: number;
   /** What the hands do, in their order. */
   readonly steps: readonly string[];
   /** Hands on it for all bodies that have it, minutes. */
@@ -50,17 +52,19 @@ interface Filler {
   /** Thickest round, mm [from memory]. */
   readonly roundMm: number;
   readonly waits: string;
+  /** Until the next round, minutes. */
+  readonly waitMin: number;
 }
 
 const FILLERS: Readonly<Record<"dry" | "wet" | "cement", Filler>> = {
-  dry: { id: productId("spackle"), roundMm: memory(3).value, waits: "Each round has turned white and feels hard before the next." },
-  wet: { id: productId("wet-proof-filler"), roundMm: memory(5).value, waits: "Each round is hard under the nail before the next." },
-  cement: { id: productId("cement-patch"), roundMm: memory(8).value, waits: "A day between rounds; kept damp under film meanwhile." },
+  dry: { id: productId("spackle"), roundMm: memory(3).value, waits: "Each round has turned white and feels hard before the next.", waitMin: 60 },
+  wet: { id: productId("wet-proof-filler"), roundMm: memory(5).value, waits: "Each round is hard under the nail before the next.", waitMin: 6 * 60 },
+  cement: { id: productId("cement-patch"), roundMm: memory(8).value, waits: "A day between rounds; kept damp under film meanwhile.", waitMin: 24 * 60 },
 };
 
 /** A damp body is filled with what it is of: it sets with it, and dries with it [common practice]. */
-const OWN_GYPSUM: Filler = { id: null, roundMm: memory(5).value, waits: "Each round has set, half an hour, before the next." };
-const OWN_CEMENT: Filler = { id: null, roundMm: memory(8).value, waits: "Each round has stiffened, some hours under film, before the next." };
+const OWN_GYPSUM: Filler = { id: null, roundMm: memory(5).value, waits: "Each round has set, half an hour, before the next.", waitMin: 30 };
+const OWN_CEMENT: Filler = { id: null, roundMm: memory(8).value, waits: "Each round has stiffened, some hours under film, before the next.", waitMin: 4 * 60 };
 const OWN_HOW = "Stir a spoon of the same powder as thick as soft cheese; what has begun to set is thrown out.";
 const DRY_INSTEAD = "Or once it is dry, with a filler: it sinks a little more, and takes its own drying.";
 
@@ -96,6 +100,7 @@ function castAnew(fault: Fault, body: RepairBody, why: string): Repair {
     why,
     rounds: 0,
     filler: null,
+    roundWaitMin: 0,
     steps: ["Keep this one to try colours on.", FAULTS[fault.kind].from],
     handsMin: (body.castMin ?? 0) * fault.bodies,
     cautions: [],
@@ -140,6 +145,7 @@ function filled(fault: Fault, body: RepairBody): Repair {
         : "One thin round is enough.",
     rounds: closes ? 0 : rounds,
     filler: closes ? null : filler.id,
+    roundWaitMin: closes ? 0 : filler.waitMin,
     steps: closes ? ["Work the first primer coat into it with a stiff brush."] : steps,
     handsMin: closes ? MINUTES.round * bodies : hands * bodies,
     cautions: closes ? [] : cautionsOf(body),
@@ -164,6 +170,7 @@ function rubbedDown(fault: Fault, body: RepairBody): Repair {
     why: foot ? "It is quicker to take the high side off than to build the low one up." : "What stands out comes off; nothing has to be filled.",
     rounds: 0,
     filler: null,
+    roundWaitMin: 0,
     steps: [
       ...(foot ? ["Mark the foot with pencil: where the marks stay it is low."] : ["Cut the bead off with a blade, away from the hand."]),
       sandingWords(place, foot ? depthMm : Math.max(1, depthMm), body.longestMm),
@@ -184,6 +191,7 @@ function levelled(fault: Fault): Repair {
     why: "So many bumps are sooner covered than rubbed down, one by one.",
     rounds: 1,
     filler: productId("coating-resin"),
+    roundWaitMin: 24 * 60,
     steps: [
       "Take the sharp tips off first.",
       "A rim of tape; pour until the highest bump is just under.",

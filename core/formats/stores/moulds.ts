@@ -16,6 +16,15 @@ export interface MouldRecord extends Mould {
 export const MOST_MOULDS = 300;
 export const MOULD_BOUNDS = { waterG: { least: 1, most: 50_000 }, count: { least: 1, most: 200 } } as const;
 
+/** Places in which air stays. */
+export function trapsSchema(joi: JoiRoot) {
+  return joi
+    .array()
+    .items(joi.string().valid(...TRAP_KINDS))
+    .max(TRAP_KINDS.length)
+    .unique();
+}
+
 /** What is said of a mould. */
 export function mouldFields(joi: JoiRoot) {
   const { waterG, count } = MOULD_BOUNDS;
@@ -26,11 +35,7 @@ export function mouldFields(joi: JoiRoot) {
     waterG: joi.number().min(waterG.least).max(waterG.most),
     count: joi.number().integer().min(count.least).max(count.most).required(),
     stiff: joi.boolean().valid(true),
-    traps: joi
-      .array()
-      .items(joi.string().valid(...TRAP_KINDS))
-      .max(TRAP_KINDS.length)
-      .unique(),
+    traps: trapsSchema(joi),
   };
 }
 

@@ -10,7 +10,7 @@ import { problem } from "../problem";
 import { powderLabelSchema } from "./compounds";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
-import { MOULD_BOUNDS } from "./moulds";
+import { MOULD_BOUNDS, trapsSchema } from "./moulds";
 
 /** A pour the user made, or is making. */
 export interface PourRecord extends Pour {
@@ -41,6 +41,7 @@ export function pouredMouldsSchema(joi: JoiRoot) {
         form: formSchema(joi).required(),
         part: joi.string().valid("body", ...PARTS),
         stiff: joi.boolean().valid(true),
+        traps: trapsSchema(joi),
         count: count(joi).required(),
         ml: joi.number().greater(0).max(POUR_BOUNDS.grams.most).required(),
       }),
