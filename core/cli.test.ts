@@ -13,7 +13,7 @@ const page = readFileSync("docs/headless.md", "utf8");
 const examples = [...page.matchAll(/npm run -s core -- (\w+) <<'JSON'\n([\s\S]*?)\nJSON/g)].map(([, verb, input]) => ({ verb: verb!, input: input! }));
 
 describe("the examples of docs/headless.md", () => {
-  test("there is one for each verb, one for all that plan takes, and one for each shape of mark", () =>
+  test("there is one for each verb, one for all that plan takes, and one for each shape of mark and of cast", () =>
     expect(examples.map((one) => one.verb)).toEqual([
       "plan",
       "plan",
@@ -28,6 +28,9 @@ describe("the examples of docs/headless.md", () => {
       "mark",
       "mark",
       "area",
+      "cast",
+      "cast",
+      "cast",
     ]));
 
   test.each(examples)("$verb answers with one JSON document and nothing else", ({ verb, input }) => {
@@ -46,6 +49,10 @@ describe("the examples of docs/headless.md", () => {
     }
     // 540 cm² of bare terracotta: two coats of 75 µm, what it drinks, and what the brush keeps twice.
     if (verb === "film") expect(answer.volumeMl).toBeCloseTo(0.054 * (2 * 75 + 90) + 2 * 0.5, 9);
+    if (verb === "cast" && input.includes("moulds")) expect(answer).toMatchObject({ batches: 2, bowls: expect.any(Array), pours: 4 });
+    if (verb === "cast" && input.includes("overshoot")) expect(answer.extraG).toBeCloseTo(64.9, 1);
+    if (verb === "cast" && input.includes("drying"))
+      expect(answer).toMatchObject({ constant: false, lostG: 91, constantTo: expect.stringContaining("2026-12-") });
     if (verb === "hide") expect(answer).toMatchObject({ coats: 3, perCoat: expect.any(Array), underlay: null });
     if (verb === "tint") expect(answer).toMatchObject({ reachable: true, recipes: expect.arrayContaining([expect.objectContaining({ startWith: "white" })]) });
     if (verb === "area") expect(answer.zones[0].areaMm2).toBeCloseTo(Math.PI * (101.5 + 70) * Math.hypot(190, 31.5), 6);

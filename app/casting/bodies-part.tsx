@@ -14,6 +14,7 @@ import type { PourRecord } from "#core/formats/stores/pours";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { sayMass } from "#core/units/mass";
 import { setTimerTo } from "~/bench/timer-asks";
+import { useAfter } from "~/actions/use-after";
 import { useAppContext } from "~/components/app-context";
 import { NumberField } from "~/components/number-field";
 import { sayClock } from "~/components/time-words";
@@ -76,6 +77,7 @@ function Weigh({ onScale, note }: { onScale: number; note: (g: number, at: strin
 /** Bodies of one mould: how far they have dried, what is wrong with them, and their way to the pieces. */
 export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
   const navigate = useNavigate();
+  const [going, after] = useAfter();
   const { settings, announce } = useAppContext();
   const unit = weightUnit(settings.units);
   const [handing, setHanding] = useState(false);
@@ -101,7 +103,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
   };
   const cost = costPerBody(pour, bodies.mould);
   return (
-    <li className="sheet grid gap-3 p-4" data-bodies={at}>
+    <li id={`bodies-${at}`} className="sheet grid min-w-0 gap-3 p-4" data-bodies={at}>
       <div className="flex items-center gap-3">
         <MouldPicture form={mould.form} />
         <div className="min-w-0">
@@ -130,7 +132,8 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
           </button>
         )}
       </p>
-      {handing && left > 0 && (
+      {going && <p role="status">Making the coat plan…</p>}
+      {handing && !going && left > 0 && (
         <HandOverForm
           bodies={bodies}
           mould={mould}
@@ -139,9 +142,10 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
           leave={() => setHanding(false)}
           hand={(of) => {
             const piece = freshId();
-            casting.ask({ intent: "hand-over", id: pour.id, piece, bodies: at, of });
-            announce(`${of.name} is among your pieces`);
-            void navigate(of.faulty ? `/pieces/${piece}/repair` : `/pieces/${piece}`);
+            after(casting.ask({ intent: "hand-over", id: pour.id, piece, bodies: at, of }), () => {
+              announce(`${of.name} is among your pieces`);
+              void navigate(of.faulty ? `/pieces/${piece}/repair` : `/pieces/${piece}`);
+            });
           }}
         />
       )}

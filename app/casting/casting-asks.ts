@@ -14,11 +14,11 @@ import type { MouldRecord } from "#core/formats/stores/moulds";
 import { faultsSchema, setNameSchema } from "#core/formats/stores/pieces";
 import { POUR_BOUNDS, POURS, runSchema } from "#core/formats/stores/pours";
 import type { PourRecord } from "#core/formats/stores/pours";
+import type { Unkept } from "~/store/casting";
 
 /** The address of all that is asked of casting. */
 export const CASTING = "/desk/casting";
 
-type Unkept<R> = R extends unknown ? Omit<R, "rev"> : never;
 export type KeptMould = Unkept<MouldRecord>;
 export type KeptCompound = Unkept<CompoundRecord>;
 export type KeptPour = Unkept<PourRecord>;

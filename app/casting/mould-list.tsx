@@ -7,6 +7,7 @@ import { FAULTS } from "#core/casting/repair/fault";
 import type { FaultKind, FaultPlace } from "#core/casting/repair/fault";
 import type { MouldRecord } from "#core/formats/stores/moulds";
 import { sayMass } from "#core/units/mass";
+import { useAfter } from "~/actions/use-after";
 import { useAppContext } from "~/components/app-context";
 import { ToolButton } from "~/components/tool-button";
 import { freshId } from "~/store/fresh-id";
@@ -17,6 +18,7 @@ import { MouldPicture } from "./mould-picture";
 
 function Row({ mould, casting, edit }: { mould: MouldRecord; casting: Casting; edit: () => void }) {
   const navigate = useNavigate();
+  const [, after] = useAfter();
   const { settings } = useAppContext();
   const { used, faults } = mouldRecord(mould.id, casting.pours);
   const capacity = capacityOf(mould);
@@ -47,8 +49,7 @@ function Row({ mould, casting, edit }: { mould: MouldRecord; casting: Casting; e
           label={`A piece of ${mould.name}`}
           onClick={() => {
             const piece = freshId();
-            casting.ask({ intent: "piece-of-mould", mould: mould.id, piece });
-            void navigate(`/pieces/${piece}`);
+            after(casting.ask({ intent: "piece-of-mould", mould: mould.id, piece }), () => void navigate(`/pieces/${piece}`));
           }}
         />
         <ToolButton icon={Pencil} label={`Change ${mould.name}`} onClick={edit} />

@@ -15,6 +15,7 @@ import type { PowderRecord } from "#core/formats/stores/compounds";
 import { POUR_BOUNDS } from "#core/formats/stores/pours";
 import { sayDuration } from "#core/units/duration";
 import { sayMass } from "#core/units/mass";
+import { useAfter } from "~/actions/use-after";
 import { useAppContext } from "~/components/app-context";
 import { Choice, Radios } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
@@ -107,6 +108,7 @@ function Amounts({ planned, unit, left }: { planned: PlannedPour; unit: WeightUn
 /** A pour is chosen here: which moulds, out of which bag, in what room. */
 export function NewPour({ casting, roomC }: { casting: Casting; roomC: number }) {
   const navigate = useNavigate();
+  const [beginning, after] = useAfter();
   const unit = weightUnit(useAppContext().settings.units);
   const [state, set] = useDesk<State>("pour", START);
   const [failed, fail] = useState<string | null>(null);
@@ -128,7 +130,7 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
   const begin = () => {
     if (!planned) return fail("Choose a mould first.");
     const id = freshId();
-    casting.ask({
+    const key = casting.ask({
       intent: "begin",
       pour: {
         id: pourId(id),
@@ -149,8 +151,10 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
         bodies: [],
       },
     });
-    set({ filled: {} });
-    void navigate(`/desk/casting/pours/${id}`);
+    after(key, () => {
+      set({ filled: {} });
+      void navigate(`/desk/casting/pours/${id}`);
+    });
   };
   if (casting.moulds.length === 0) return <p>Put your first mould into the register, and what to weigh for it stands here.</p>;
   return (
@@ -225,7 +229,7 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
         {preparation.does} {preparation.trades}
       </p>
       <div>
-        <button type="button" className="button button-act text-lg" onClick={begin}>
+        <button type="button" className="button button-act text-lg" disabled={beginning} onClick={begin}>
           Begin the pour
         </button>
         {failed && (

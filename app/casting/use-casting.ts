@@ -49,7 +49,8 @@ export interface Casting extends Register {
   readonly pieces: CastingLoaded["pieces"];
   /** What is left in each bag, g; null where it was never said. */
   readonly leftG: (compound: string) => number | null;
-  readonly ask: (ask: CastingAsk) => void;
+  /** @returns the ask's key */
+  readonly ask: (ask: CastingAsk) => string;
   readonly change: (pour: string, change: PourChange) => void;
 }
 
@@ -72,7 +73,7 @@ export function useCasting(loaded: CastingLoaded): Casting {
           ? (now.compounds.find(({ id }) => id === compound)?.left?.g ?? null)
           : Math.max(0, left - usedMore(compound));
       },
-      ask: (ask) => void send(ask),
+      ask: (ask) => send(ask),
       change: (pour, change) => void send({ intent: "pour", id: pour, change }),
     };
   }, [loaded, asked, send]);

@@ -9,6 +9,9 @@ import type { By } from "./command";
 import type { Database } from "./database";
 import { TooMany } from "./marking";
 
+/** A record as it is asked for: without its count of changes. */
+export type Unkept<R> = R extends unknown ? Omit<R, "rev"> : never;
+
 const order = new Intl.Collator(undefined, { numeric: true });
 const byName = (a: { readonly name: string }, b: { readonly name: string }) => order.compare(a.name, b.name);
 const same = (one: { readonly rev: number }, other: { readonly rev: number }) => JSON.stringify({ ...one, rev: 0 }) === JSON.stringify({ ...other, rev: 0 });
@@ -60,7 +63,7 @@ export function removeMould(db: Database, id: MouldId, name: string, by: By = {}
 }
 
 /** Puts a bag or a kit on the shelf, or says otherwise of one that is there. */
-export function keepCompound(db: Database, { id, ...compound }: Omit<CompoundRecord, "rev">, by: By = {}): Promise<void> {
+export function keepCompound(db: Database, { id, ...compound }: Unkept<CompoundRecord>, by: By = {}): Promise<void> {
   return runCommand(
     db,
     compound.name,

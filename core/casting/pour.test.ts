@@ -10,8 +10,8 @@ import { pourAfter } from "./pour-changes";
 import type { PourChange } from "./pour-changes";
 import { bowlState, bowlToTurnTo, dryOf, mixOfBody } from "./pour-state";
 import { chanceOf, costPerBody, mouldRecord, ratioSaid, recordsSay } from "./records-say";
-import { castingRoom, openMinOf, settingFactor, stagesOfCast } from "./stages";
-import type { CastStage } from "./stages";
+import { castingRoom, openMinOf, stagesOfCast } from "./stages";
+import type { CastStage, settingFactor } from "./stages";
 
 const MIN = 60_000;
 const HOUR = 60 * MIN;
@@ -243,7 +243,7 @@ describe("the records", () => {
 
   test("of a new mould and of warm water too", () => {
     const stiff = of("soap", {}, [bodies(), bodies({ mould: 1, count: 3, faults: [hole(3, 5)] })]);
-    expect(recordsSay([stiff])[0]).toMatchObject({ id: "new-mould", text: expect.stringContaining("have all the holes") as string });
+    expect(recordsSay([stiff])[0]).toMatchObject({ id: "new-mould", text: expect.stringContaining("have all the holes") as unknown });
     const warm = of("soap", { conditions: { roomC: 21, waterC: 33 } }, [bodies({ faults: [hole(4, 4)] })]);
     const cool = of("soap", { conditions: { roomC: 21, waterC: 18 } }, [bodies({ faults: [hole(2, 1)] })]);
     expect(recordsSay([warm, cool]).map(({ id }) => id)).toContain("warm");

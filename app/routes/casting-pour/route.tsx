@@ -7,6 +7,7 @@ import { CAST_STAGES, PREPARATIONS } from "#core/casting/stages";
 import { trapsOf, TRAPS } from "#core/casting/mould";
 import type { PourRecord } from "#core/formats/stores/pours";
 import { sayMass } from "#core/units/mass";
+import { useAfter } from "~/actions/use-after";
 import { BodiesPart } from "~/casting/bodies-part";
 import { BowlPart } from "~/casting/bowl-part";
 import { sayMoulds, sayRatio, weightUnit } from "~/casting/casting-words";
@@ -38,7 +39,10 @@ export function ErrorBoundary() {
 /** One pour: its bowls at the scale and through their stages, and its bodies until they are painted. */
 export default function PourRoom({ loaderData, params }: Route.ComponentProps) {
   const casting = useCasting(loaderData);
+  const navigate = useNavigate();
+  const [leaving, after] = useAfter();
   const pour = casting.pours.find(({ id }) => id === params.id);
+  if (leaving) return <p role="status">Letting go of it…</p>;
   if (!pour)
     return (
       <p className="text-lg">
@@ -48,7 +52,8 @@ export default function PourRoom({ loaderData, params }: Route.ComponentProps) {
         </Link>
       </p>
     );
-  return <Poured pour={pour} casting={casting} />;
+  const letGo = () => after(casting.ask({ intent: "remove-pour", id: pour.id }), () => void navigate("/desk/casting"));
+  return <Poured pour={pour} casting={casting} letGo={letGo} />;
 }
 
 /** Moulds before the pour: how they are prepared, and where air stays in them. */
@@ -76,8 +81,7 @@ function Before({ pour }: { pour: PourRecord }) {
   );
 }
 
-function Poured({ pour, casting }: { pour: PourRecord; casting: Casting }) {
-  const navigate = useNavigate();
+function Poured({ pour, casting, letGo }: { pour: PourRecord; casting: Casting; letGo: () => void }) {
   const { hash } = useLocation();
   const [now, look] = useExactNow();
   const [chosen, choose] = useSetParam("bowl", false);
@@ -144,9 +148,7 @@ function Poured({ pour, casting }: { pour: PourRecord; casting: Casting }) {
               </h2>
               <ul className={`grid items-start gap-4 ${turn === null && pour.bodies.length > 1 ? "lg:grid-cols-2" : ""}`}>
                 {pour.bodies.map((bodies, k) => (
-                  <div key={`${bodies.mould}-${bodies.outAt}`} id={`bodies-${k}`} className="contents">
-                    <BodiesPart pour={pour} bodies={bodies} at={k} now={now} casting={casting} />
-                  </div>
+                  <BodiesPart key={`${bodies.mould}-${bodies.outAt}`} pour={pour} bodies={bodies} at={k} now={now} casting={casting} />
                 ))}
               </ul>
             </section>
@@ -155,14 +157,7 @@ function Poured({ pour, casting }: { pour: PourRecord; casting: Casting }) {
         <aside aria-label="Before and beside" className="grid content-start gap-4">
           {turn !== null && <Before pour={pour} />}
           <p>
-            <button
-              type="button"
-              className="button"
-              onClick={() => {
-                casting.ask({ intent: "remove-pour", id: pour.id });
-                void navigate("/desk/casting");
-              }}
-            >
+            <button type="button" className="button" onClick={letGo}>
               <Trash2 aria-hidden size={18} /> {isUsed ? "Let go of this pour" : "Do not pour it after all"}
             </button>
           </p>
