@@ -93,7 +93,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
   const change = (of: Parameters<Casting["change"]>[1]) => casting.change(pour.id, of);
   const sizes = measuresOf(mould.form);
   const body: RepairBody = {
-    cement: !gypsum,
+    of: pour.powder.kind,
     ownPowder: told?.constant !== true,
     wet: false,
     longestMm: Math.max(...sizes),

@@ -31,9 +31,9 @@ export const PART_WORDS: Readonly<Record<string, string>> = {
 
 /** "6 air holes on the face of 2" */
 export function sayFault({ kind, place, bodies, each }: Fault, of: number): string {
-  const { name } = FAULTS[kind];
-  const many = each > 1 && !name.startsWith("a ") && !name.startsWith("an ") ? `${each} ${name}` : each > 1 ? `${name}, ${each} times` : name;
-  const where = FAULTS[kind].places.length > 1 ? ` ${PLACE_WORDS[place]}` : "";
+  const sort = FAULTS[kind];
+  const many = each > 1 ? `${each} ${sort.many}` : sort.name;
+  const where = sort.places.length > 1 ? ` ${PLACE_WORDS[place]}` : "";
   return `${many}${where}${of > 1 ? `${where === "" ? "," : " of"} ${bodies} of them` : ""}`;
 }
 

@@ -101,23 +101,18 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
           label="Holds, full of water"
           unit={weight}
           value={waterG === undefined ? undefined : rounded(fromG(waterG, weight))}
-          typical={capacity?.by === "size" ? `about ${Math.round(fromG(capacity.ml, weight) * 10) / 10}, by its size` : undefined}
+          typical={capacity?.by === "size" ? `about ${weight === "g" ? Math.round(capacity.ml) : Math.round(fromG(capacity.ml, weight) * 10) / 10}` : undefined}
           bounds={{ least: rounded(fromG(MOULD_BOUNDS.waterG.least, weight)), most: rounded(fromG(MOULD_BOUNDS.waterG.most, weight)) }}
           save={(value) => say(({ waterG: _water, ...before }) => (value === undefined ? before : { ...before, waterG: rounded(toG(value, weight)) }))}
         />
-        <NumberField
-          label="How many of it you have"
-          value={said.count}
-          bounds={MOULD_BOUNDS.count}
-          whole
-          save={(count) => count !== undefined && set({ count })}
-        />
+        <NumberField label="How many of it" value={said.count} bounds={MOULD_BOUNDS.count} whole save={(count) => count !== undefined && set({ count })} />
       </div>
       {capacity === null && (
         <p role={tried ? "alert" : undefined} className={tried ? "text-stop" : "text-soft"}>
           Of this shape the size does not tell what it holds: fill it with water and weigh it.
         </p>
       )}
+      <p className="-mb-2">Where air stays in it</p>
       <Chips
         label="Where air stays in it"
         choices={TRAP_KINDS.map((id) => ({ id, name: TRAPS[id].name }))}

@@ -39,7 +39,7 @@ function Row({ mould, casting, edit }: { mould: MouldRecord; casting: Casting; e
         </p>
         {worst && (
           <p className="leading-snug text-act">
-            Mostly {FAULTS[worst.kind as FaultKind].name} {PLACE_WORDS[worst.place as FaultPlace]}: {worst.count} so far.
+            Mostly {FAULTS[worst.kind as FaultKind].many} {PLACE_WORDS[worst.place as FaultPlace]}: {worst.count} so far.
           </p>
         )}
       </div>

@@ -1,10 +1,13 @@
 import { Link, useNavigate } from "react-router";
-import { Hammer } from "lucide-react";
+import { Hammer, Trash2 } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Fault } from "#core/casting/repair/fault";
 import { repairsOf } from "#core/casting/repair/repair";
 import { repairBody } from "#core/casting/repair/repair-body";
+import { bodyOf } from "#core/logbook/body-state";
+import { sandBackOf } from "#core/logbook/rescue/sand-back";
+import type { SandBack } from "#core/logbook/rescue/sand-back";
 import { repairChanges } from "#core/logbook/rescue/repairing";
 import { useAsk, useAsked } from "~/actions/use-ask";
 import { CASTING } from "~/casting/casting-asks";
@@ -14,8 +17,9 @@ import { NewFault, RepairSteps } from "~/casting/fault-part";
 import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
+import { sayDay } from "~/components/time-words";
+import { useNow } from "~/components/use-now";
 import { ToolButton } from "~/components/tool-button";
-import { Trash2 } from "lucide-react";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { usePlanActions } from "~/piece/plan-actions";
@@ -54,6 +58,7 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
   const { record } = kept;
   const { announce } = useAppContext();
   const navigate = useNavigate();
+  const now = useNow();
   const actions = usePlanActions(record.id, view, kept.plan, () => undefined);
   const [faults, save] = useFaults(kept);
   const body = repairBody(record.piece, CATALOGUE);
@@ -100,7 +105,7 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
                 />
               </div>
               <RepairSteps repair={repair} />
-              <p className="text-soft">Next time: {repair.from}</p>
+              {body.castMin !== null && <p className="text-soft">Next time: {repair.from}</p>}
             </li>
           ))}
         </ul>
@@ -116,36 +121,64 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
           record={record}
           shown={view.shown}
           anew={anew}
-          painted={kept.progress.some(({ kind, act }) => kind === "done" && CATALOGUE.products.has(act.product))}
+          castable={body.castMin !== null}
+          sandBack={sandBackOf(record.piece, bodyOf(kept.progress), now, CATALOGUE)}
+          now={now}
         />
       </aside>
     </div>
   );
 }
 
+const NEVER_WORDS = {
+  "old-paint": "There is old paint on it that nobody knows: it may hold lead. No sanding, no scraping; test it, or paint over it.",
+  fired: "What has been through the fire stays: keep it as a test piece, and begin on another.",
+  "not-waterborne": "Only a waterborne film is sanded back; a solvent or resin film clogs the paper and must not be breathed.",
+} as const;
+
+function sandBackWords(of: Exclude<SandBack, { readonly kind: "bare" }>, now: number): string {
+  if (of.kind === "never") return `${of.product === null ? "" : `${of.product} is on it. `}${NEVER_WORDS[of.why]}`;
+  if (of.kind === "later") return `${of.product} on it is not hard right through: paper rolls it up. From ${sayDay(of.from, now)} on it can be sanded smooth.`;
+  return "It is hard right through: sand it smooth, wet and with a mask near, and begin again on a darker ground.";
+}
+
+interface BesideProps {
+  readonly record: KeptPiece["record"];
+  readonly shown: Candidate | null;
+  /** Something of it is not worth mending. */
+  readonly anew: boolean;
+  /** Another one can be poured. */
+  readonly castable: boolean;
+  readonly sandBack: SandBack;
+  readonly now: number;
+}
+
 /** What else may be done with a body that is not liked. */
-function Beside({ record, shown, anew, painted }: { record: KeptPiece["record"]; shown: Candidate | null; anew: boolean; painted: boolean }) {
+function Beside({ record, shown, anew, castable, sandBack, now }: BesideProps) {
   const area = shown?.zones.find(({ zone }) => zone === "top" || zone === "face")?.areaMm2 ?? shown?.zones[0]?.areaMm2;
   return (
     <>
       {anew && (
         <p className="text-act">
           One of these is not worth mending.{" "}
-          <Link to={CASTING} className="underline">
-            Pour another
-          </Link>
-          .
+          {castable && (
+            <Link to={CASTING} className="underline">
+              Pour another.
+            </Link>
+          )}
         </p>
       )}
-      {painted && (
+      {sandBack.kind !== "bare" && (
         <section aria-labelledby="sand-back">
           <h3 id="sand-back" className="text-xl">
             Painted, and not liked?
           </h3>
-          <p>A cured waterborne film can be sanded back and begun again on a darker ground; old paint nobody knows never.</p>
-          <Link to={`/pieces/${record.id}/rescue?what=disliked`} className="button mt-2">
-            Sand it back
-          </Link>
+          <p className={sandBack.kind === "never" ? "text-act" : ""}>{sandBackWords(sandBack, now)}</p>
+          {sandBack.kind !== "never" && (
+            <Link to={`/pieces/${record.id}/rescue?what=disliked`} className="button mt-2">
+              {sandBack.kind === "now" ? "Sand it back" : "What else can be done"}
+            </Link>
+          )}
         </section>
       )}
       {area !== undefined && (

@@ -30,7 +30,10 @@ export const FAULT_BOUNDS = {
 export const MOST_FAULTS = 40;
 
 export interface FaultSort {
+  /** One of it, with its article. */
   readonly name: string;
+  /** Several of it. */
+  readonly many: string;
   readonly looks: string;
   /** Where it can be. */
   readonly places: readonly FaultPlace[];
@@ -43,7 +46,8 @@ export interface FaultSort {
 /** Every fault, and where it comes from [common practice; sizes from memory]. */
 export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   hole: {
-    name: "air holes",
+    name: "an air hole",
+    many: "air holes",
     looks: "round and smooth inside",
     places: ["face", "edge", "inside-edge", "wall", "foot"],
     usual: { widthMm: 2, depthMm: 2 },
@@ -51,6 +55,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   pit: {
     name: "a pit",
+    many: "pits",
     looks: "wide and shallow",
     places: ["face", "wall", "foot"],
     usual: { widthMm: 8, depthMm: 1.5 },
@@ -58,6 +63,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   chip: {
     name: "a chip",
+    many: "chips",
     looks: "broken off an edge",
     places: ["edge", "inside-edge", "foot"],
     usual: { widthMm: 6, depthMm: 3 },
@@ -65,6 +71,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   "short-edge": {
     name: "an edge that did not fill",
+    many: "edges that did not fill",
     looks: "rounded off, or missing",
     places: ["edge", "foot"],
     usual: { widthMm: 20, depthMm: 3 },
@@ -72,6 +79,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   bump: {
     name: "a bump",
+    many: "bumps",
     looks: "a bead that stands out",
     places: ["face", "edge", "wall", "foot"],
     usual: { widthMm: 3, depthMm: 1.5 },
@@ -79,6 +87,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   "uneven-foot": {
     name: "a foot that rocks",
+    many: "feet that rock",
     looks: "it does not stand flat",
     places: ["foot"],
     usual: { widthMm: 60, depthMm: 1 },
@@ -86,6 +95,7 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   hairline: {
     name: "a hairline",
+    many: "hairlines",
     looks: "a fine line that does not go through",
     places: ["face", "edge", "wall"],
     usual: { widthMm: 30, depthMm: 0.5 },
@@ -93,13 +103,15 @@ export const FAULTS: Readonly<Record<FaultKind, FaultSort>> = {
   },
   crack: {
     name: "a crack right through",
+    many: "cracks right through",
     looks: "it goes through, or moves",
     places: ["face", "wall"],
     usual: { widthMm: 40, depthMm: 10 },
     from: "Moved while it set, or taken out too early.",
   },
   soft: {
-    name: "soft and powdery",
+    name: "a soft, powdery place",
+    many: "soft, powdery places",
     looks: "a fingernail goes in when it is dry",
     places: ["face", "foot"],
     usual: { widthMm: 50, depthMm: 2 },

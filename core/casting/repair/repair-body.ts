@@ -29,11 +29,11 @@ export const CAST_MIN = 12;
  * @throws Error when the material is not in the catalogue
  */
 export function repairBody({ material, form, uses }: Pick<Piece, "material" | "form" | "uses">, catalogue: Catalogue): RepairBody {
-  const { traits } = catalogue.materials.get(material)!;
+  const { traits, surface } = catalogue.materials.get(material)!;
   const measures = measuresOf(form);
   const wears = uses.flatMap((use) => Object.values(catalogue.uses.get(use)?.wears ?? {}).flat());
   return {
-    cement: traits.includes("alkaline"),
+    of: traits.includes("dissolves") ? "gypsum" : traits.includes("alkaline") ? "cement" : surface === "porous" ? "mineral" : surface,
     ownPowder: false,
     wet: wears.some((wear) => WETS.includes(wear)),
     longestMm: Math.max(...measures),

@@ -10,7 +10,7 @@ import type { RepairBody } from "./repair";
 import { repairBody } from "./repair-body";
 import { laddering, sandingWords } from "./sanding";
 
-const BODY: RepairBody = { cement: false, ownPowder: false, wet: false, longestMm: 110, thinnestMm: 30, levels: false, castMin: 12 };
+const BODY: RepairBody = { of: "gypsum", ownPowder: false, wet: false, longestMm: 110, thinnestMm: 30, levels: false, castMin: 12 };
 const fault = (more: Partial<Fault> = {}): Fault => ({ kind: "hole", place: "face", bodies: 1, each: 2, widthMm: 2, depthMm: 2, ...more });
 
 describe("a fault", () => {
@@ -21,12 +21,27 @@ describe("a fault", () => {
     };
     expect(by({}, { depthMm: 3 })).toEqual(["spackle", 1]);
     expect(by({}, { depthMm: 7, widthMm: 8 })).toEqual(["spackle", 3]);
+    expect(by({ of: "wood" }, { depthMm: 7, widthMm: 8 })).toEqual(["wood-filler", 2]);
     // Spackle stays indoors and dry.
     expect(by({ wet: true }, { depthMm: 7, widthMm: 8 })).toEqual(["wet-proof-filler", 2]);
-    expect(by({ cement: true, wet: true }, { depthMm: 7, widthMm: 8 })).toEqual(["cement-patch", 1]);
+    expect(by({ of: "cement", wet: true }, { depthMm: 7, widthMm: 8 })).toEqual(["cement-patch", 1]);
     expect(by({ ownPowder: true }, { depthMm: 7, widthMm: 8 })).toEqual([null, 2]);
     expect(repairOf(fault(), { ...BODY, ownPowder: true })).toMatchObject({ roundWaitMin: 30, instead: expect.stringContaining("once it is dry") as unknown });
     expect(repairOf(fault(), BODY).steps.join(" ")).toContain("turned white");
+  });
+
+  test("of what holds on what: every filler grips the body it is named for", () => {
+    for (const of of ["gypsum", "cement", "mineral", "wood"] as const)
+      for (const wet of [true, false]) {
+        const { filler } = repairOf(fault({ depthMm: 3 }), { ...BODY, of, wet });
+        const product = CATALOGUE.products.get(filler!)!;
+        expect(product.grips).toContain(of === "wood" ? "wood" : "porous");
+        if (wet) expect(product.traits).toContain("stands-wet");
+      }
+    // Nothing holds on glass and glaze: a chip is not filled, and a body that is not cast here is not cast anew.
+    const chip = repairOf(fault({ kind: "chip", place: "edge" }), { ...BODY, of: "slick", castMin: null });
+    expect(chip).toMatchObject({ way: "cast-anew", title: "Take another one", filler: null });
+    expect(repairOf(fault({ kind: "uneven-foot", place: "foot" }), { ...BODY, of: "slick", castMin: null }).way).toBe("rub-down");
   });
 
   test("so fine that the primer closes it is left to the primer; a face full of holes is skimmed", () => {
@@ -71,7 +86,13 @@ describe("a fault", () => {
           widthMm: fc.double({ min: FAULT_BOUNDS.widthMm.least, max: 100, noNaN: true }),
           depthMm: fc.option(fc.double({ min: FAULT_BOUNDS.depthMm.least, max: 60, noNaN: true }), { nil: undefined }),
         }),
-        fc.record({ cement: fc.boolean(), ownPowder: fc.boolean(), wet: fc.boolean(), levels: fc.boolean(), thinnestMm: fc.integer({ min: 3, max: 200 }) }),
+        fc.record({
+          of: fc.constantFrom("gypsum" as const, "cement" as const, "mineral" as const, "wood" as const),
+          ownPowder: fc.boolean(),
+          wet: fc.boolean(),
+          levels: fc.boolean(),
+          thinnestMm: fc.integer({ min: 3, max: 200 }),
+        }),
         ({ depthMm, ...of }, body) => {
           const one: Fault = { ...of, place: FAULTS[of.kind].places[0]!, ...(depthMm === undefined ? {} : { depthMm }) };
           const repair = repairOf(one, { ...BODY, ...body });
@@ -80,7 +101,7 @@ describe("a fault", () => {
           if (repair.way === "rub-down" || ((repair.way === "fill" || repair.way === "build-up") && repair.rounds > 0))
             expect(repair.cautions.join(" ")).toContain("mask");
           if (repair.way === "fill" && repair.rounds > 0) {
-            const bears = body.ownPowder ? (body.cement ? 8 : 5) : body.cement ? 8 : body.wet ? 5 : 3;
+            const bears = body.of === "cement" ? 8 : body.ownPowder || body.wet ? 5 : body.of === "wood" ? 4 : 3;
             expect(sizeOf(one).depthMm / repair.rounds).toBeLessThanOrEqual(bears + 1e-6);
           }
           if (repair.rounds > 0) expect(repair.roundWaitMin).toBeGreaterThan(0);
@@ -116,6 +137,8 @@ test("a piece says what its repair has to know: its material, whether it gets we
     levels: true,
     castMin: 12,
   });
-  expect(repairBody(piece({ material: "concrete-cast", form: disc, uses: ["planter"] }), CATALOGUE)).toMatchObject({ cement: true, wet: true });
-  expect(repairBody(piece({ material: "stone-smooth", uses: ["outdoor-exposed"] }), CATALOGUE)).toMatchObject({ wet: true, castMin: null });
+  expect(repairBody(piece({ material: "concrete-cast", form: disc, uses: ["planter"] }), CATALOGUE)).toMatchObject({ of: "cement", wet: true });
+  expect(repairBody(piece({ material: "stone-smooth", uses: ["outdoor-exposed"] }), CATALOGUE)).toMatchObject({ of: "mineral", wet: true, castMin: null });
+  expect(repairBody(piece({ material: "wood-board", uses: ["indoor-display"] }), CATALOGUE)).toMatchObject({ of: "wood", wet: false });
+  expect(repairBody(piece({ material: "glass", uses: ["indoor-display"] }), CATALOGUE).of).toBe("slick");
 });

@@ -5,10 +5,14 @@ import { FAULTS, sizeOf } from "./fault";
 import type { Fault } from "./fault";
 import { sandingWords } from "./sanding";
 
+export const BODY_KINDS = ["gypsum", "cement", "mineral", "wood", "slick"] as const;
+/** Bodies as a repair sees them: gypsum, cement, stone and clay, wood, and what nothing holds on. */
+export type BodyKind = (typeof BODY_KINDS)[number];
+
 /** The body a repair is for. */
 export interface RepairBody {
-  /** It is of cement, which is wetted before it is filled and rubbed wet; gypsum is rubbed dry. */
-  readonly cement: boolean;
+  /** What it is of: that decides what fills it, and whether it is rubbed wet or dry. */
+  readonly of: BodyKind;
   /** It is still damp from the mould, and its powder is at hand: it is filled with the same. */
   readonly ownPowder: boolean;
   /** It gets wet in use: outdoors, under soil. */
@@ -56,7 +60,8 @@ interface Filler {
   readonly waitMin: number;
 }
 
-const FILLERS: Readonly<Record<"dry" | "wet" | "cement", Filler>> = {
+const FILLERS: Readonly<Record<"dry" | "wet" | "cement" | "wood", Filler>> = {
+  wood: { id: productId("wood-filler"), roundMm: memory(4).value, waits: "Each round is hard under the nail before the next.", waitMin: 2 * 60 },
   dry: { id: productId("spackle"), roundMm: memory(3).value, waits: "Each round has turned white and feels hard before the next.", waitMin: 60 },
   wet: { id: productId("wet-proof-filler"), roundMm: memory(5).value, waits: "Each round is hard under the nail before the next.", waitMin: 6 * 60 },
   cement: { id: productId("cement-patch"), roundMm: memory(8).value, waits: "A day between rounds; kept damp under film meanwhile.", waitMin: 24 * 60 },
@@ -80,28 +85,34 @@ const MINUTES = memory({ hole: 0.5, skim: 4, place: 2, foot: 3, level: 12, round
 const MANY_BUMPS = memory(8).value;
 
 const MASK = "Dust: a particle mask (FFP2 or N95), a vacuum, no broom and no blowing.";
-const DRY_RUB = "Gypsum and filler are rubbed dry: water softens them.";
-const WET_RUB = "Cement is rubbed wet: its dry dust holds silica. Gloves, it is caustic.";
 const RESIN = "Resin that is not hard must not touch skin: gloves, air, no flame.";
 
 function fillerFor(body: RepairBody): Filler {
-  if (body.ownPowder) return body.cement ? OWN_CEMENT : OWN_GYPSUM;
-  if (body.cement) return FILLERS.cement;
-  return body.wet ? FILLERS.wet : FILLERS.dry;
+  if (body.ownPowder) return body.of === "cement" ? OWN_CEMENT : OWN_GYPSUM;
+  if (body.of === "cement") return FILLERS.cement;
+  if (body.wet) return FILLERS.wet;
+  return body.of === "wood" ? FILLERS.wood : FILLERS.dry;
 }
 
-const cautionsOf = (body: RepairBody) => [MASK, body.cement ? WET_RUB : DRY_RUB];
+const RUB: Readonly<Record<BodyKind, readonly string[]>> = {
+  gypsum: ["Gypsum and filler are rubbed dry: water softens them."],
+  cement: ["Cement is rubbed wet: its dry dust holds silica. Gloves, it is caustic."],
+  mineral: ["Stone and clay are rubbed wet: their dry dust holds silica. Filler is rubbed dry."],
+  wood: ["Rub along the grain. The dust of oak and walnut is worse than most."],
+  slick: [],
+};
+const cautionsOf = (body: RepairBody) => [MASK, ...RUB[body.of]];
 
 function castAnew(fault: Fault, body: RepairBody, why: string): Repair {
   return {
     fault,
     way: "cast-anew",
-    title: "Cast it anew",
+    title: body.castMin === null ? "Take another one" : "Cast it anew",
     why,
     rounds: 0,
     filler: null,
     roundWaitMin: 0,
-    steps: ["Keep this one to try colours on.", FAULTS[fault.kind].from],
+    steps: ["Keep this one to try colours on."],
     handsMin: (body.castMin ?? 0) * fault.bodies,
     cautions: [],
     instead: null,
@@ -124,7 +135,7 @@ function filled(fault: Fault, body: RepairBody): Repair {
   const closes = widthMm <= PRIMER_CLOSES_MM && kind === "hole";
   const steps = [
     "Brush the dust out of it; cut thin walls of bubbles open with a knife point.",
-    ...(body.ownPowder ? [OWN_HOW] : body.cement ? ["Wet the place first."] : []),
+    ...(body.ownPowder ? [OWN_HOW] : body.of === "cement" ? ["Wet the place first."] : []),
     ...(buildUp ? ["Set a strip of film along the edge as a little wall."] : []),
     skim
       ? "Draw a thin layer over all of it with a flexible blade, crosswise, and wipe it off level."
@@ -212,6 +223,8 @@ function levelled(fault: Fault): Repair {
 export function repairOf(fault: Fault, body: RepairBody): Repair {
   const { depthMm } = sizeOf(fault);
   const { kind, each } = fault;
+  if (body.of === "slick" && kind !== "uneven-foot")
+    return castAnew(fault, body, "No filler holds on glass or glaze, and a sharp edge cuts: it is not painted over.");
   if (kind === "soft") return castAnew(fault, body, "It never gets hard by itself, and every film on it comes off with its face.");
   if (kind === "crack") return castAnew(fault, body, "Filler bridges it for the eye, and it goes on working beneath the paint.");
   if (kind === "bump") return body.levels && each >= MANY_BUMPS && !body.wet ? levelled(fault) : rubbedDown(fault, body);
