@@ -69,8 +69,8 @@ export function sayDrying(told: WeightTold | null, unit: WeightUnit, now: number
   }
   if (told.coarse) return "So light a body wants a finer scale, or more of them weighed together.";
   return told.lostG > 0
-    ? `It has lost ${sayMass(told.lostG, unit)}. One more weighing, a good half day on, says when it is dry.`
-    : "Weigh it again a good half day on.";
+    ? `${sayMass(told.lostG, unit)} lighter by now. One more weighing, a good half day on, says when ${it} may be painted.`
+    : `Weigh ${weighs} again a good half day on.`;
 }
 
 /** How sure a saying of the records is. */

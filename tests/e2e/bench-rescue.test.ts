@@ -76,4 +76,9 @@ test("without a server the Bench opens, and what is done there is kept", async (
   await page.goto(`${URL_BASE}/evening`);
   await page.locator("[data-done-on]").waitFor();
   expect((await kept(page, "progress")).length).toBeGreaterThan(0);
+  // So do the moulds, and a pour by its own address.
+  await page.goto(`${URL_BASE}/desk/casting`);
+  await page.getByRole("heading", { name: "Moulds" }).waitFor();
+  await page.goto(`${URL_BASE}/desk/casting/pours/nopourhere01`);
+  await page.getByText("This pour is not in your notebook").waitFor();
 });

@@ -265,6 +265,7 @@ test("resin is weighed by the label's ratio; a cement body says how far it has m
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
   await press(page, "Begin the pour");
   await typeBowl(page);
+  const pourAt = page.url();
   const begun = Date.now();
   await later(page, begun);
   for (let turn = 0; turn < 20 && (await page.locator("[data-bodies]").count()) === 0; turn += 1) {
@@ -285,6 +286,15 @@ test("resin is weighed by the label's ratio; a cement body says how far it has m
   await page.waitForURL(/\/pieces\/[0-9a-z]{16}$/);
   await planReady(page);
   await allSaved(page);
+  // The pour is let go, and comes back whole.
+  await page.goto(pourAt);
+  await press(page, "Let go of this pour");
+  await page.waitForURL(/\/desk\/casting$/);
+  await allSaved(page);
+  expect(await kept(page, "pours")).toEqual([]);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await allSaved(page);
+  expect((await pourOf(page)).bodies).toHaveLength(1);
   const [piece] = (await kept(page, "pieces")) as readonly { piece?: { body?: object; material?: string } }[];
   expect(piece!.piece).toMatchObject({ material: "concrete-cast", body: { matured: true } });
 });

@@ -31,11 +31,11 @@ describe("a fault", () => {
   });
 
   test("of what holds on what: every filler grips the body it is named for", () => {
-    for (const of of ["gypsum", "cement", "mineral", "wood"] as const)
+    for (const kind of ["gypsum", "cement", "mineral", "wood"] as const)
       for (const wet of [true, false]) {
-        const { filler } = repairOf(fault({ depthMm: 3 }), { ...BODY, of, wet });
+        const { filler } = repairOf(fault({ depthMm: 3 }), { ...BODY, of: kind, wet });
         const product = CATALOGUE.products.get(filler!)!;
-        expect(product.grips).toContain(of === "wood" ? "wood" : "porous");
+        expect(product.grips).toContain(kind === "wood" ? "wood" : "porous");
         if (wet) expect(product.traits).toContain("stands-wet");
       }
     // Nothing holds on glass and glaze: a chip is not filled, and a body that is not cast here is not cast anew.
@@ -130,7 +130,7 @@ test("papers go from coarse to fine at every place; inside edges get about 400, 
 test("a piece says what its repair has to know: its material, whether it gets wet, how thin it is", () => {
   const disc = { kind: "disc", diameterMm: 120, thicknessMm: 12 } as const;
   expect(repairBody(piece({ material: "gypsum-cast", form: disc }), CATALOGUE)).toMatchObject({
-    cement: false,
+    of: "gypsum",
     wet: false,
     longestMm: 120,
     thinnestMm: 12,
