@@ -8,7 +8,7 @@ import { weightTold } from "#core/drying/constant-weight";
 import { checkShape } from "#core/formats/check-shape";
 import { CASTING_FIELDS } from "./casting-asks";
 import type { CastingAsk } from "./casting-asks";
-import { sayDrying, sayFault, sayMoulds, sayRatio, saySure, sayWhenDry, weightUnit } from "./casting-words";
+import { sayDrying, sayFault, sayMoulds, sayRatio, sayWhenDry, weightUnit } from "./casting-words";
 
 const at = "2026-11-28T18:00:00.000Z";
 const FORM = { kind: "disc", diameterMm: 90, thicknessMm: 14 } as const;
@@ -106,7 +106,7 @@ describe("what is said", () => {
     for (const kind of FAULT_KINDS) expect(FAULTS[kind].name).toMatch(/^an? /);
   });
 
-  test("of moulds, ratios, units and chance as a person says it", () => {
+  test("of moulds, ratios and units as a person says it", () => {
     expect(
       sayMoulds([
         { name: "Table number", count: 3 },
@@ -115,7 +115,6 @@ describe("what is said", () => {
     ).toBe("Table number × 3, Salt box");
     expect([sayRatio(38), sayRatio(37.9721)]).toEqual(["38 of water to 100", "38 of water to 100"]);
     expect([weightUnit("mm"), weightUnit("in")]).toEqual(["g", "oz"]);
-    expect([saySure(0.01), saySure(0.2)]).toEqual(["more than chance", "may be chance"]);
   });
 
   const DAY = 86_400_000;

@@ -3,7 +3,7 @@ import { CAST_STAGES } from "#core/casting/stages";
 import type { PourChange } from "#core/casting/pour-changes";
 import type { HandOver } from "#core/casting/body-piece";
 import type { Fault } from "#core/casting/repair/fault";
-import { faultFields } from "#core/formats/fault-schema";
+import { foundFaultSchema } from "#core/formats/fault-schema";
 import { instantSchema } from "#core/formats/hours-schema";
 import { compoundFields } from "#core/formats/stores/compounds";
 import type { CompoundRecord } from "#core/formats/stores/compounds";
@@ -43,12 +43,6 @@ const grams = (joi: JoiRoot) => joi.number().greater(0).max(POUR_BOUNDS.grams.mo
 function pourChangeSchema(joi: JoiRoot): Joi.Schema {
   const kind = (of: PourChange["kind"]) => joi.string().valid(of).required();
   const { celsius } = POUR_BOUNDS;
-  const fault = joi.object({
-    id: recordIdSchema(joi).required(),
-    ...faultFields(joi),
-    roundsDone: joi.number().integer().min(1).max(60),
-    mended: joi.boolean().valid(true),
-  });
   return joi
     .alternatives(
       joi.object({ kind: kind("run"), bowl: place(joi), run: runSchema(joi).required() }),
@@ -64,7 +58,7 @@ function pourChangeSchema(joi: JoiRoot): Joi.Schema {
       joi.object({ kind: kind("weigh"), bodies: place(joi), at: instantSchema(joi).required(), g: grams(joi) }),
       joi.object({ kind: kind("weigh-off"), bodies: place(joi), at: instantSchema(joi).required() }),
       joi.object({ kind: kind("on-scale"), bodies: place(joi), count: joi.number().integer().min(1).max(1000).required() }),
-      joi.object({ kind: kind("fault"), bodies: place(joi), fault: fault.required() }),
+      joi.object({ kind: kind("fault"), bodies: place(joi), fault: foundFaultSchema(joi).required() }),
       joi.object({ kind: kind("fault-off"), bodies: place(joi), id: recordIdSchema(joi).required() }),
       joi.object({ kind: kind("water"), waterC: joi.number().min(celsius.least).max(celsius.most).required() }),
     )

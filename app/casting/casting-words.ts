@@ -1,4 +1,3 @@
-import { BEYOND_CHANCE } from "#core/casting/records-say";
 import { FAULTS } from "#core/casting/repair/fault";
 import type { Fault, FaultPlace } from "#core/casting/repair/fault";
 import { sayMass } from "#core/units/mass";
@@ -71,11 +70,6 @@ export function sayDrying(told: WeightTold | null, unit: WeightUnit, now: number
   return told.lostG > 0
     ? `${sayMass(told.lostG, unit)} lighter by now. One more weighing, a good half day on, says when ${it} may be painted.`
     : `Weigh ${weighs} again a good half day on.`;
-}
-
-/** How sure a saying of the records is. */
-export function saySure(chance: number): string {
-  return chance <= BEYOND_CHANCE ? "more than chance" : "may be chance";
 }
 
 export const COMPOUND_KIND_WORDS: Readonly<Record<string, string>> = { gypsum: "casting gypsum", cement: "cement mix", resin: "two-part resin" };

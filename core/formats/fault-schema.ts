@@ -1,4 +1,6 @@
 import { FAULT_BOUNDS, FAULT_KINDS, FAULT_PLACES } from "../casting/repair/fault";
+import type Joi from "joi";
+import { recordIdSchema } from "./stores/definition";
 import type { JoiRoot } from "./stores/definition";
 
 /** What is said of a fault. */
@@ -18,4 +20,14 @@ export function faultFields(joi: JoiRoot) {
     widthMm: joi.number().min(widthMm.least).max(widthMm.most).required(),
     depthMm: joi.number().min(depthMm.least).max(depthMm.most),
   };
+}
+
+/** A fault that was found on bodies of a pour, with what was done about it. */
+export function foundFaultSchema(joi: JoiRoot): Joi.Schema {
+  return joi.object({
+    id: recordIdSchema(joi).required(),
+    ...faultFields(joi),
+    roundsDone: joi.number().integer().min(1).max(60),
+    mended: joi.boolean().valid(true),
+  });
 }

@@ -1,7 +1,6 @@
 import { Link } from "react-router";
 import { recordsSay } from "#core/casting/records-say";
 import { BagList } from "~/casting/bag-list";
-import { saySure } from "~/casting/casting-words";
 import { MouldList } from "~/casting/mould-list";
 import { NewPour } from "~/casting/new-pour";
 import { OnTheGo } from "~/casting/on-the-go";
@@ -56,10 +55,8 @@ export default function CastingRoom({ loaderData }: Route.ComponentProps) {
                 What your records say
               </h2>
               <ul className="grid gap-1">
-                {sayings.map(({ id, text, chance }) => (
-                  <li key={id}>
-                    {text} <span className="text-soft">({saySure(chance)})</span>
-                  </li>
+                {sayings.map(({ id, text }) => (
+                  <li key={id}>{text}</li>
                 ))}
               </ul>
             </section>

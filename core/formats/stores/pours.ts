@@ -3,7 +3,7 @@ import { PARTS } from "../../catalogue/vocabulary";
 import { POWDER_KINDS } from "../../casting/compound";
 import type { Pour } from "../../casting/pour";
 import { CAST_STAGES, MIX_C, PREPARATION_IDS } from "../../casting/stages";
-import { faultFields } from "../fault-schema";
+import { foundFaultSchema } from "../fault-schema";
 import { formSchema } from "../form-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
@@ -77,12 +77,6 @@ function bowlsSchema(joi: JoiRoot) {
 
 function bodiesSchema(joi: JoiRoot) {
   const weighing = joi.object({ at: instantSchema(joi).required(), g: grams(joi).greater(0).required() });
-  const fault = joi.object({
-    id: recordIdSchema(joi).required(),
-    ...faultFields(joi),
-    roundsDone: joi.number().integer().min(1).max(60),
-    mended: joi.boolean().valid(true),
-  });
   return joi
     .array()
     .items(
@@ -92,7 +86,7 @@ function bodiesSchema(joi: JoiRoot) {
         outAt: instantSchema(joi).required(),
         onScale: joi.number().integer().min(1).max(1000).required(),
         weighings: joi.array().items(weighing).max(POUR_LIMITS.weighings).unique("at").required(),
-        faults: joi.array().items(fault).max(POUR_LIMITS.faults).unique("id").required(),
+        faults: joi.array().items(foundFaultSchema(joi)).max(POUR_LIMITS.faults).unique("id").required(),
         pieces: joi
           .array()
           .items(joi.object({ piece: recordIdSchema(joi).required(), count: joi.number().integer().min(1).max(1000).required() }))

@@ -2,17 +2,17 @@
 import { expect, test } from "@jest/globals";
 import fc from "fast-check";
 import joi from "joi";
-import { checkShape } from "../formats/check-shape";
-import { POURS } from "../formats/stores/pours";
-import type { PourRecord } from "../formats/stores/pours";
-import { plannedPour } from "./begin-pour";
-import { bodiesLeft, powderUsedG } from "./pour";
-import { pourAfter } from "./pour-changes";
-import type { PourChange } from "./pour-changes";
-import { bowlState, bowlToTurnTo, dryOf } from "./pour-state";
-import { FAULT_KINDS, FAULT_PLACES } from "./repair/fault";
-import { recordsSay } from "./records-say";
-import { CAST_STAGES, stagesOfCast } from "./stages";
+import { checkShape } from "../check-shape";
+import { POURS } from "./pours";
+import type { PourRecord } from "./pours";
+import { plannedPour } from "../../casting/begin-pour";
+import { bodiesLeft, powderUsedG } from "../../casting/pour";
+import { pourAfter } from "../../casting/pour-changes";
+import type { PourChange } from "../../casting/pour-changes";
+import { bowlState, bowlToTurnTo, dryOf } from "../../casting/pour-state";
+import { FAULT_KINDS, FAULT_PLACES } from "../../casting/repair/fault";
+import { recordsSay } from "../../casting/records-say";
+import { CAST_STAGES, stagesOfCast } from "../../casting/stages";
 
 const START = Date.parse("2026-11-28T18:00:00Z");
 const at = fc.integer({ min: 0, max: 20_000 }).map((min) => new Date(START + min * 60_000).toISOString());
