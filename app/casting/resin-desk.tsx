@@ -43,7 +43,7 @@ const START: State = { kit: "", resin: TYPICAL_RESIN, areaCm2: 100, depthMm: 1.6
 /** Both parts of a resin for a top: by weight and by volume, and how long the cup lasts. */
 export function ResinDesk({ casting, roomC, areaCm2 }: { casting: Casting; roomC: number; areaCm2: number | null }) {
   const unit = weightUnit(useAppContext().settings.units);
-  const [state, set] = useDesk<State>("resin", areaCm2 === null ? START : { ...START, areaCm2 });
+  const [state, set] = useDesk<State>(areaCm2 === null ? "resin" : `resin-${areaCm2}`, areaCm2 === null ? START : { ...START, areaCm2 });
   const [run, setRun] = useState<Run | null>(null);
   const kits = casting.compounds.flatMap((one) => (one.kind === "resin" ? [one] : []));
   const kit = kits.find(({ id }) => id === state.kit) ?? (state.kit === "" ? kits[0] : undefined);

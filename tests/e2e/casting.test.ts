@@ -29,7 +29,7 @@ async function newMould(page: Page, name: string, shape: string, water: string, 
   await choose(page, "Shape", shape);
   if (shape === "Flat and round") await fill(page, "Thickness", "30");
   await fill(page, "Holds, full of water", water);
-  await fill(page, "How many of it you have", count);
+  await fill(page, "How many of it", count);
   await press(page, "Keep this mould");
   await page
     .getByRole("list", { name: "Your moulds" })
@@ -292,7 +292,7 @@ test("resin is weighed by the label's ratio; a cement body says how far it has m
   await page.waitForURL(/\/desk\/casting$/);
   await allSaved(page);
   expect(await kept(page, "pours")).toEqual([]);
-  await page.getByRole("button", { name: /^Undo/ }).click();
+  await page.getByRole("button", { name: /^Take back letting go/ }).click();
   await allSaved(page);
   expect((await pourOf(page)).bodies).toHaveLength(1);
   const [piece] = (await kept(page, "pieces")) as readonly { piece?: { body?: object; material?: string } }[];

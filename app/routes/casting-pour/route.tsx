@@ -5,6 +5,7 @@ import { bowlState, bowlToTurnTo } from "#core/casting/pour-state";
 import { preparationName, ratioSaid } from "#core/casting/records-say";
 import { CAST_STAGES, PREPARATIONS } from "#core/casting/stages";
 import { trapsOf, TRAPS } from "#core/casting/mould";
+import { POUR_BOUNDS } from "#core/formats/stores/pours";
 import type { PourRecord } from "#core/formats/stores/pours";
 import { sayMass } from "#core/units/mass";
 import { useAfter } from "~/actions/use-after";
@@ -15,6 +16,7 @@ import { useCasting } from "~/casting/use-casting";
 import type { Casting } from "~/casting/use-casting";
 import { useStageCalls } from "~/casting/use-stage-calls";
 import { useAppContext } from "~/components/app-context";
+import { NumberField } from "~/components/number-field";
 import { RoomError } from "~/components/room-error";
 import { sayDay } from "~/components/time-words";
 import { useExactNow } from "~/components/use-exact-now";
@@ -156,6 +158,16 @@ function Poured({ pour, casting, letGo }: { pour: PourRecord; casting: Casting; 
         </div>
         <aside aria-label="Before and beside" className="grid content-start gap-4">
           {turn !== null && <Before pour={pour} />}
+          {turn !== null && (
+            <NumberField
+              label="The water is"
+              unit="°C"
+              value={pour.conditions.waterC}
+              typical={`${pour.conditions.roomC}, as the room`}
+              bounds={POUR_BOUNDS.celsius}
+              save={(waterC) => waterC !== undefined && casting.change(pour.id, { kind: "water", waterC })}
+            />
+          )}
           <p>
             <button type="button" className="button" onClick={letGo}>
               <Trash2 aria-hidden size={18} /> {isUsed ? "Let go of this pour" : "Do not pour it after all"}
