@@ -86,7 +86,7 @@ async function typeBowl(page: Page): Promise<void> {
   await page.locator("[data-weighed]").waitFor();
 }
 
-test("she pours six moulds out of one bag without a slip of paper, knows when they may be painted, and the two with holes are being filled", async () => {
+test("six moulds are poured out of one bag without a slip of paper; it is known when they may be painted, and the two with holes are being filled", async () => {
   const { page } = await newNotebook({ timezoneId: "Europe/London" });
   await atCasting(page);
   for (const [mould, count] of [
