@@ -12,6 +12,7 @@ import { NumberField } from "~/components/number-field";
 import { freshId } from "~/store/fresh-id";
 import type { KeptCompound } from "./casting-asks";
 import { COMPOUND_KIND_WORDS, weightUnit } from "./casting-words";
+import { KeepOrLeave } from "./keep-or-leave";
 import { MassField } from "./mass-field";
 
 const LABEL_WORDS: Readonly<Record<keyof PowderLabel, { readonly label: string; readonly unit: string }>> = {
@@ -170,19 +171,7 @@ export function BagForm({ compound, kind = "gypsum", leftG, keep, leave }: Props
         )}
       </div>
       <p className="text-soft">Left empty, the typical value counts ({sayStanding({ kind: "memory" })}).</p>
-      {tried && nameless && (
-        <p role="alert" className="text-stop">
-          Give it a name, so that you find it again.
-        </p>
-      )}
-      <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button button-act">
-          {compound ? "Keep it so" : "Put it on the shelf"}
-        </button>
-        <button type="button" className="button" onClick={leave}>
-          Leave it
-        </button>
-      </p>
+      <KeepOrLeave keep={compound ? "Keep it so" : "Put it on the shelf"} nameless={tried && nameless} leave={leave} />
     </form>
   );
 }

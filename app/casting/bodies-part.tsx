@@ -4,12 +4,10 @@ import { X } from "lucide-react";
 import { bodiesLeft, weighingsOf } from "#core/casting/pour";
 import type { CastBodies } from "#core/casting/pour";
 import { castMaturity } from "#core/casting/cast-maturity";
-import { dryOf } from "#core/casting/pour-state";
+import { dryOf, knownOf, toldOf } from "#core/casting/pour-state";
 import { costPerBody } from "#core/casting/records-say";
-import { CAST_MIN, measuresOf } from "#core/casting/repair/repair-body";
+import { castRepairBody } from "#core/casting/repair/repair-body";
 import { repairOf } from "#core/casting/repair/repair";
-import type { RepairBody } from "#core/casting/repair/repair";
-import { weightTold } from "#core/drying/constant-weight";
 import type { PourRecord } from "#core/formats/stores/pours";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { sayMass } from "#core/units/mass";
@@ -86,21 +84,12 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
   const left = bodiesLeft(bodies);
   const gypsum = pour.powder.kind === "gypsum";
   const { dryG, toLoseG } = useMemo(() => dryOf(pour, bodies), [pour, bodies]);
-  const known = useMemo(() => (gypsum ? { dryG } : {}), [gypsum, dryG]);
+  const known = useMemo(() => knownOf(pour, bodies), [pour, bodies]);
   const weighings = useMemo(() => weighingsOf(bodies), [bodies]);
-  const told = useMemo(() => (weighings.length > 0 ? weightTold(weighings, known) : null), [weighings, known]);
+  const told = useMemo(() => toldOf(pour, bodies), [pour, bodies]);
   const maturity = gypsum ? null : castMaturity(pour, bodies, now);
   const change = (of: Parameters<Casting["change"]>[1]) => casting.change(pour.id, of);
-  const sizes = measuresOf(mould.form);
-  const body: RepairBody = {
-    of: pour.powder.kind,
-    ownPowder: told?.constant !== true,
-    wet: false,
-    longestMm: Math.max(...sizes),
-    thinnestMm: Math.min(...sizes),
-    levels: mould.form.kind === "disc" || mould.form.kind === "box",
-    castMin: CAST_MIN,
-  };
+  const body = castRepairBody(pour.powder.kind, mould.form, told?.constant === true);
   const cost = costPerBody(pour, bodies.mould);
   return (
     <li id={`bodies-${at}`} className="sheet grid min-w-0 gap-3 p-4" data-bodies={at}>

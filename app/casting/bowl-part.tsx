@@ -84,7 +84,7 @@ export function BowlPart({ pour, bowl, at, now, look, change }: Props) {
             <p className={late ? "text-stop" : "text-act"}>
               {late
                 ? "It is past the time it can be poured: if it heaps on the spoon, throw it out. Not down the drain."
-                : `Poured by ${sayTime(pourBy)} at the latest.`}
+                : `Pour it by ${sayTime(pourBy)} at the latest.`}
             </p>
           )}
           {next.kind === "stage" && <Due stage={next.stage} begin={() => begin(next.stage)} />}

@@ -1,10 +1,9 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { compoundId, mouldId, pieceId, pourId, productId, stepId, useId as idOfUse } from "#core/catalogue/ids";
-import { openFaults, pieceOfBodies } from "#core/casting/body-piece";
+import { compoundId, mouldId, pieceId, pourId } from "#core/catalogue/ids";
+import { openFaults, pieceOfBodies, pieceOfMould } from "#core/casting/body-piece";
+import { toldOf } from "#core/casting/pour-state";
 import type { PourRecord } from "#core/formats/stores/pours";
-import { guessObject } from "#core/piece/guess-object";
-import { PIECE_FORMAT, PIECE_VERSION } from "#core/piece/piece";
-import type { Piece } from "#core/piece/piece";
+import { dryingBegun } from "#core/logbook/drying-begun";
 import { powderLeftG } from "#core/shelf/powder-stock";
 import { inOwnColours } from "#core/shelf/own-colours";
 import { perform } from "~/actions/perform";
@@ -14,7 +13,7 @@ import type { Database } from "~/store/database";
 import { database } from "~/store/open.client";
 import { ownShelf } from "~/store/own-shelf.client";
 import { addPiece, setFaults } from "~/store/pieces";
-import { changePour, GonePour, handOver, toldOf } from "~/store/pours";
+import { changePour, GonePour, handOver } from "~/store/pours";
 import { firstView } from "~/workers/planner.client";
 import { CASTING_FIELDS } from "./casting-asks";
 import type { CastingAsk } from "./casting-asks";
@@ -32,24 +31,6 @@ export async function castingLoaded() {
 
 export type CastingLoaded = Awaited<ReturnType<typeof castingLoaded>>;
 
-/** A body from the mould has been drying since it was taken out: that is noted where the plan weighs it. */
-function begunDrying(view: Awaited<ReturnType<typeof firstView>>, outAt: string) {
-  const followed = followedOf(view);
-  if (!followed || !view.shown) return null;
-  const weighing = (product: string) => CATALOGUE.aids.get(productId(product))?.weighs === true;
-  const coats = view.shown.zones.flatMap(({ zone, steps }) =>
-    steps
-      .filter(({ product, role }) => role === "clean" && weighing(product))
-      .map(({ id, product, group }) => ({
-        zone,
-        stepId: stepId(id),
-        act: { role: "clean" as const, product, ...(group === undefined ? {} : { group }) },
-        coat: 1,
-      })),
-  );
-  return { followed, coats, at: outAt };
-}
-
 async function handedOver(db: Database, ask: Extract<CastingAsk, { readonly intent: "hand-over" }>, by: Parameters<typeof handOver>[3]): Promise<null> {
   const pour: PourRecord | undefined = await db.get("pours", ask.id);
   const bodies = pour?.bodies[ask.bodies];
@@ -57,6 +38,7 @@ async function handedOver(db: Database, ask: Extract<CastingAsk, { readonly inte
   const { products, own } = await ownShelf(db);
   const piece = inOwnColours(pieceOfBodies(pour, bodies, toldOf(pour, bodies), ask.of, CATALOGUE), products, CATALOGUE);
   const view = await firstView(ask.piece, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf: products, own });
+  const followed = followedOf(view);
   await handOver(
     db,
     pourId(ask.id),
@@ -66,27 +48,18 @@ async function handedOver(db: Database, ask: Extract<CastingAsk, { readonly inte
       piece,
       faults: ask.of.faulty ? openFaults(bodies.faults) : [],
       ...(ask.set === undefined ? {} : { set: ask.set }),
-      begun: begunDrying(view, bodies.outAt),
+      begun: followed && view.shown && { followed, coats: dryingBegun(view.shown, CATALOGUE), at: bodies.outAt },
     },
     by,
   );
   return null;
 }
 
-/** A piece in the form of a mould, nothing else of it said. */
-async function pieceOfMould(db: Database, mould: string, id: string): Promise<null> {
+async function addPieceOfMould(db: Database, mould: string, id: string): Promise<null> {
   const known = await db.get("moulds", mould);
   if (!known) return null;
   const { products } = await ownShelf(db);
-  const plain: Piece = {
-    format: PIECE_FORMAT,
-    version: PIECE_VERSION,
-    name: known.name,
-    material: [...CATALOGUE.materials.keys()].find((one) => one === "gypsum-cast")!,
-    form: known.form,
-    uses: [idOfUse("indoor-display")],
-  };
-  await addPiece(db, inOwnColours({ ...plain, object: guessObject(plain, CATALOGUE) }, products, CATALOGUE), pieceId(id));
+  await addPiece(db, inOwnColours(pieceOfMould(known, CATALOGUE), products, CATALOGUE), pieceId(id));
   return null;
 }
 
@@ -103,7 +76,7 @@ export async function performCasting(request: Request): Promise<null> {
     pour: ({ id, change }, by) => quiet(changePour(db, pourId(id), change, by)),
     "remove-pour": ({ id }, by) => quiet(removePour(db, pourId(id), by)),
     "hand-over": (ask, by) => handedOver(db, ask, by),
-    "piece-of-mould": ({ mould, piece }) => pieceOfMould(db, mould, piece),
+    "piece-of-mould": ({ mould, piece }) => addPieceOfMould(db, mould, piece),
     faults: ({ piece, faults }, by) => quiet(setFaults(db, pieceId(piece), faults, by)),
   });
 }

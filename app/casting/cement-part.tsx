@@ -1,5 +1,6 @@
+import { sayStanding } from "#core/catalogue/provenance";
 import type { CastMaturity } from "#core/casting/cast-maturity";
-import { causticity } from "#core/casting/maturity";
+import { causticity, DATUM_STANDING } from "#core/casting/maturity";
 import { sayDay } from "~/components/time-words";
 
 const CAUSTIC_WORDS = {
@@ -14,7 +15,9 @@ export function CementPart({ maturity, now }: { maturity: CastMaturity; now: num
   return (
     <div>
       <p className={share === 1 ? "text-ready" : ""}>
-        {share === 1 ? "As hard as 28 days at 20 °C." : `${Math.floor(equivalentDays)} of 28 days at 20 °C, as warm as it has been.`}{" "}
+        {share === 1
+          ? "As hard as 28 days at 20 °C."
+          : `${Math.floor(equivalentDays)} of 28 days at 20 °C, as warm as it has been (${sayStanding(DATUM_STANDING)}).`}{" "}
         {share < 1 && (matureAt === null ? "In this cold it stands still." : `Mature about ${sayDay(matureAt, now)}.`)}
       </p>
       <span aria-hidden className="mt-1 block h-2 max-w-80 overflow-hidden rounded-sm border border-line">

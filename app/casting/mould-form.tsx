@@ -14,6 +14,7 @@ import { NumberField } from "~/components/number-field";
 import { freshId } from "~/store/fresh-id";
 import type { KeptMould } from "./casting-asks";
 import { PART_WORDS, weightUnit } from "./casting-words";
+import { KeepOrLeave } from "./keep-or-leave";
 
 /** Shapes moulds are made in. */
 const KINDS = (Object.keys(FORM_NAMES) as FormKind[]).filter((kind) => kind !== "custom");
@@ -65,11 +66,6 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
         What comes out of it
         <input className="field" maxLength={80} value={said.name} placeholder="Table number" onChange={(event) => set({ name: event.target.value })} />
       </label>
-      {tried && nameless && (
-        <p role="alert" className="text-stop">
-          Give it a name, so that you find it again.
-        </p>
-      )}
       <div className="grid gap-3 sm:grid-cols-2">
         <Choice
           label="Shape"
@@ -124,14 +120,7 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
         on={said.stiff === true}
         onChange={(on) => say(({ stiff: _stiff, ...before }) => (on ? { ...before, stiff: true } : before))}
       />
-      <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button button-act">
-          {mould ? "Keep it so" : "Keep this mould"}
-        </button>
-        <button type="button" className="button" onClick={leave}>
-          Leave it
-        </button>
-      </p>
+      <KeepOrLeave keep={mould ? "Keep it so" : "Keep this mould"} nameless={tried && nameless} leave={leave} />
     </form>
   );
 }

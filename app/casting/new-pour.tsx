@@ -6,7 +6,7 @@ import { sayStanding } from "#core/catalogue/provenance";
 import { plannedPour } from "#core/casting/begin-pour";
 import type { PlannedPour } from "#core/casting/begin-pour";
 import { USUAL_RESERVE_PERCENT } from "#core/casting/cast";
-import { POWDERS, powderValue } from "#core/casting/compound";
+import { POWDER_KINDS, POWDERS, powderValue } from "#core/casting/compound";
 import type { PowderKind } from "#core/casting/compound";
 import { capacityOf, trapsOf, TRAPS } from "#core/casting/mould";
 import type { Conditions, PreparationId } from "#core/casting/stages";
@@ -47,8 +47,6 @@ interface State {
 }
 
 const START: State = { filled: {}, bag: "", reserve: USUAL_RESERVE_PERCENT, preparation: "soap" };
-/** Powders without a bag on the shelf. */
-const TYPICAL = ["gypsum", "cement"] as const;
 
 /** What is poured into: counted up and down. */
 function Pick({ casting, filled, set }: { casting: Casting; filled: State["filled"]; set: (id: string, count: number) => void }) {
@@ -114,7 +112,7 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
   const [failed, fail] = useState<string | null>(null);
   const bags = casting.compounds.filter((one): one is PowderRecord => one.kind !== "resin");
   const bag = bags.find(({ id }) => id === state.bag) ?? (state.bag === "" ? bags[0] : undefined);
-  const kind: PowderKind = bag?.kind ?? TYPICAL.find((one) => one === state.bag) ?? "gypsum";
+  const kind: PowderKind = bag?.kind ?? POWDER_KINDS.find((one) => one === state.bag) ?? "gypsum";
   const label = bag?.label ?? {};
   const conditions: Conditions = { roomC: state.roomC ?? roomC, ...(typeof state.waterC === "number" ? { waterC: state.waterC } : {}) };
   const left = bag ? casting.leftG(bag.id) : null;
@@ -184,7 +182,7 @@ export function NewPour({ casting, roomC }: { casting: Casting; roomC: number })
         <Choice
           label="Out of"
           value={bag?.id ?? kind}
-          choices={[...bags.map(({ id, name }) => ({ id: id as string, name })), ...TYPICAL.map((id) => ({ id, name: `${POWDERS[id].name}, typical` }))]}
+          choices={[...bags.map(({ id, name }) => ({ id: id as string, name })), ...POWDER_KINDS.map((id) => ({ id, name: `${POWDERS[id].name}, typical` }))]}
           onChange={(id) => set({ bag: id })}
         />
         <MassField

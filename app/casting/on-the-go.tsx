@@ -1,9 +1,8 @@
 import { Link } from "react-router";
-import { bodiesLeft, weighingsOf } from "#core/casting/pour";
+import { bodiesLeft } from "#core/casting/pour";
 import { castMaturity } from "#core/casting/cast-maturity";
 import { openFaults } from "#core/casting/body-piece";
-import { bowlState, bowlToTurnTo, dryOf } from "#core/casting/pour-state";
-import { weightTold } from "#core/drying/constant-weight";
+import { bowlState, bowlToTurnTo, toldOf } from "#core/casting/pour-state";
 import type { PourRecord } from "#core/formats/stores/pours";
 import { sayDay, sayTime } from "~/components/time-words";
 import { sayMoulds, sayWhenDry } from "./casting-words";
@@ -18,7 +17,7 @@ function nextWords(pour: PourRecord, now: number): string {
   const which = pour.bowls.length > 1 ? `Bowl ${at + 1}: ` : "";
   if (next.kind === "weigh") return `${which}to be weighed`;
   if (next.kind === "wait") return `${which}${next.stage.name.toLowerCase()}, till ${sayTime(next.until)}`;
-  if (next.kind === "stage") return `${which}${next.stage.name.toLowerCase()}${pourBy === null ? "" : `; poured by ${sayTime(pourBy)}`}`;
+  if (next.kind === "stage") return `${which}${next.stage.name.toLowerCase()}${pourBy === null ? "" : `; pour it by ${sayTime(pourBy)}`}`;
   return "";
 }
 
@@ -35,9 +34,8 @@ function whenWords({ pour, at }: Lying, now: number): { readonly text: string; r
     if (share === 1) return { text: "mature", ready: true };
     return { text: matureAt === null ? "stands still in the cold" : `mature about ${sayDay(matureAt, now)}`, ready: false };
   }
-  const weighings = weighingsOf(bodies);
-  if (weighings.length === 0) return { text: "weigh it", ready: false };
-  const told = weightTold(weighings, { dryG: dryOf(pour, bodies).dryG });
+  const told = toldOf(pour, bodies);
+  if (!told) return { text: "weigh it", ready: false };
   if (told.constant) return { text: "may be painted", ready: true };
   return { text: told.constantAt ? `may be painted ${sayWhenDry(told.constantAt, now)}` : "weigh it again", ready: false };
 }

@@ -8,7 +8,7 @@ import { COMPOUNDS } from "#core/formats/stores/compounds";
 import { MOULDS } from "#core/formats/stores/moulds";
 import { POURS } from "#core/formats/stores/pours";
 import { powderLeftG } from "#core/shelf/powder-stock";
-import { toldOf } from "~/store/pours";
+import { toldOf } from "#core/casting/pour-state";
 import { TERN_POINT_MOULDS, ternPointCompounds, ternPointPours } from "./tern-point-casting";
 
 const NOW = Date.parse("2026-11-27T20:00:00Z");

@@ -1,13 +1,10 @@
 import { pieceId, planId, progressId, timerId } from "#core/catalogue/ids";
 import type { PieceId, PourId } from "#core/catalogue/ids";
 import { driesMinOf } from "#core/casting/body-piece";
-import { weighingsOf } from "#core/casting/pour";
-import type { CastBodies } from "#core/casting/pour";
 import { pourAfter } from "#core/casting/pour-changes";
 import type { PourChange } from "#core/casting/pour-changes";
-import { dryOf } from "#core/casting/pour-state";
+import { toldOf } from "#core/casting/pour-state";
 import type { Fault } from "#core/casting/repair/fault";
-import { weightTold } from "#core/drying/constant-weight";
 import { stagesOfCast } from "#core/casting/stages";
 import { MOST_TIMERS } from "#core/formats/stores/timers";
 import { MS_PER_MIN } from "#core/schedule/free-hours";
@@ -41,12 +38,6 @@ const LABELS: Readonly<Record<PourChange["kind"], string>> = {
   water: "the water of a pour",
   handed: "bodies that became a piece",
 };
-
-/** What the weighings of bodies say, with what was poured into them; null where there are none. */
-export function toldOf(pour: PourRecord, bodies: CastBodies) {
-  const weighings = weighingsOf(bodies);
-  return weighings.length === 0 ? null : weightTold(weighings, pour.powder.kind === "gypsum" ? { dryG: dryOf(pour, bodies).dryG } : {});
-}
 
 /** Pieces that bodies have become wait as long as their weighings say by now. */
 async function followWeighings(recorder: Recorder, pour: PourRecord, at: number): Promise<void> {

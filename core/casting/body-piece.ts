@@ -6,6 +6,7 @@ import { guessObject } from "../piece/guess-object";
 import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
 import type { BodyFacts, Piece } from "../piece/piece";
 import { POWDERS } from "./compound";
+import type { Mould } from "./mould";
 import type { CastBodies, FoundFault, Pour } from "./pour";
 import { weighingsOf } from "./pour";
 import { mixOfBody } from "./pour-state";
@@ -42,6 +43,20 @@ export function driesMinOf(bodies: Pick<CastBodies, "outAt" | "weighings">, told
     return { typical: at, cautious: at };
   }
   return told.constantAt && { typical: since(told.constantAt.typical), cautious: since(told.constantAt.to) };
+}
+
+/** A piece in the form of a mould, of gypsum until it is said otherwise; nothing else of it is said. */
+export function pieceOfMould({ name, form, part }: Pick<Mould, "name" | "form" | "part">, catalogue: Catalogue): Piece {
+  const piece: Piece = {
+    format: PIECE_FORMAT,
+    version: PIECE_VERSION,
+    name,
+    material: materialId(POWDERS.gypsum.material),
+    form,
+    uses: [useId("indoor-display")],
+    ...(part === "lid" ? { parts: ["lid" as const] } : {}),
+  };
+  return { ...piece, object: guessObject(piece, catalogue) };
 }
 
 /** What is said when bodies go over to the pieces. */

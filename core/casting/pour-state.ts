@@ -1,7 +1,11 @@
+import { weightTold } from "../drying/constant-weight";
+import type { WeightTold } from "../drying/constant-weight";
+import type { KnownBody } from "../drying/drying-curve";
 import { bodyWater } from "./body-water";
 import { POWDERS, powderValue } from "./compound";
 import { mixFor } from "./mix";
 import type { Mix, Ratio } from "./mix";
+import { weighingsOf } from "./pour";
 import type { Bowl, CastBodies, Pour, PouredMould } from "./pour";
 import { openMinOf, stagesOfCast } from "./stages";
 import type { CastStage, StagePlan } from "./stages";
@@ -89,6 +93,16 @@ export function mixOfBody(pour: Pick<Pour, "bowls" | "powder">, { ml }: Pick<Pou
   const [water, powder] = pour.bowls.reduce(([w, p], { run }) => [w + (run.waterG ?? 0), p + (run.powderG ?? 0)], [0, 0]);
   const ratio = ratioOfPour(pour);
   return mixFor(ml, water > 0 && powder > 0 ? { ...ratio, waterPer100: (water / powder) * 100 } : ratio);
+}
+
+/** What is known of bodies on the scale beside their weighings: of gypsum what they weigh dry, by what was poured. */
+export function knownOf(pour: Pick<Pour, "bowls" | "powder" | "moulds">, bodies: Pick<CastBodies, "mould" | "onScale">): KnownBody {
+  return pour.powder.kind === "gypsum" ? { dryG: dryOf(pour, bodies).dryG } : {};
+}
+
+/** What the weighings of bodies say; null where there are none. */
+export function toldOf(pour: Pick<Pour, "bowls" | "powder" | "moulds">, bodies: CastBodies): WeightTold | null {
+  return bodies.weighings.length === 0 ? null : weightTold(weighingsOf(bodies), knownOf(pour, bodies));
 }
 
 /** What bodies on the scale together weigh once they are dry, and what has to leave them, g. */

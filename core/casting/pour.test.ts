@@ -2,13 +2,13 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { weightTold } from "../drying/constant-weight";
-import { driesMinOf, openFaults, pieceOfBodies } from "./body-piece";
+import { driesMinOf, openFaults, pieceOfBodies, pieceOfMould } from "./body-piece";
 import { castMaturity } from "./cast-maturity";
 import type { Bowl, CastBodies, FoundFault, Pour, PouredMould } from "./pour";
 import { bodiesLeft, powderUsedG, weighingsOf } from "./pour";
 import { pourAfter } from "./pour-changes";
 import type { PourChange } from "./pour-changes";
-import { bowlState, bowlToTurnTo, dryOf, mixOfBody } from "./pour-state";
+import { bowlState, bowlToTurnTo, dryOf, mixOfBody, toldOf } from "./pour-state";
 import { chanceOf, costPerBody, mouldRecord, ratioSaid, recordsSay } from "./records-say";
 import { castingRoom, openMinOf, stagesOfCast } from "./stages";
 import type { CastStage, settingFactor } from "./stages";
@@ -193,6 +193,24 @@ describe("bodies on their way to the pieces", () => {
     expect(piece.body!.weightG).toBe(Math.round(one.powderG * (1 + 0.18617)));
     expect(piece.body!.driesMin).toBeUndefined();
     expect(pieceOfBodies(poured, poured.bodies[0]!, null, { ...OVER, faulty: false, soapy: false }, CATALOGUE).conditions).toBeUndefined();
+  });
+
+  test("a mould by itself gives a piece its form, and what else it is can be said of it", () => {
+    expect(pieceOfMould({ name: "Gull stone", form: GULLS.form }, CATALOGUE)).toMatchObject({
+      name: "Gull stone",
+      material: "gypsum-cast",
+      form: GULLS.form,
+      object: "stone",
+    });
+    expect(pieceOfMould({ name: "Lid", form: NUMBERS.form, part: "lid" }, CATALOGUE).parts).toEqual(["lid"]);
+  });
+
+  test("what their weighings say is held against what was poured; of cement nothing of it is known", () => {
+    expect(toldOf(poured, bodies())).toBeNull();
+    const own = bodies({ weighings: [640, 607].map((g, day) => ({ at: iso(START + day * 24 * HOUR), g })) });
+    // Two weighings tell the day only with the dry weight beside them.
+    expect(toldOf(poured, own)!.constantAt).not.toBeNull();
+    expect(toldOf({ ...poured, powder: { kind: "cement", name: "Cement mix", label: {} } }, own)!.constantAt).toBeNull();
   });
 
   test("wait as long as their weighings say, from when they were taken out", () => {

@@ -1,5 +1,5 @@
 import type { Pour } from "./pour";
-import { bodiesLeft, powderUsedG } from "./pour";
+import { powderUsedG } from "./pour";
 import { mixOfBody } from "./pour-state";
 import { ratioOf } from "./mix";
 import { POWDERS } from "./compound";
@@ -137,11 +137,6 @@ export function costPerBody(pour: Pour, mould: number): number | null {
   const used = powderUsedG(pour) || mixOfBody(pour, pour.moulds[mould]!).powderG * (bodies / pour.moulds[mould]!.ml);
   // Waste is shared by volume.
   return (used * paidPerG * pour.moulds[mould]!.ml) / bodies;
-}
-
-/** Bodies of all pours that have not become pieces. */
-export function bodiesHere(pours: readonly Pour[]): number {
-  return pours.flatMap(({ bodies }) => bodies).reduce((sum, one) => sum + bodiesLeft(one), 0);
 }
 
 /** The ratio a pour came to, against its label's, as words; null where nothing was weighed. */

@@ -1,6 +1,7 @@
 /** Six moulds of three kinds out of one bag: weighed on a made-up scale, stage by stage, over a reload; dried, mended and handed over to the plans. */
 import { expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
+import { sayMass, toG } from "#core/units/mass";
 import { allSaved, axeClean, choose, newNotebook, open, planReady, URL_BASE, watchEveryPage } from "./bench";
 import { kept } from "./bench-table";
 
@@ -139,7 +140,7 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
     await page.locator("[data-stage] [data-primary]").click();
   };
   await doing("sprinkle");
-  await page.getByText(/^Poured by .* at the latest\.$/).waitFor();
+  await page.getByText(/^Pour it by .* at the latest\.$/).waitFor();
   await doing("soak");
   await page.locator('[data-waiting="soak"]').waitFor();
   await axeClean(page);
@@ -240,10 +241,7 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   // The bag has what was not weighed out of it.
   const used = (await pourOf(page)).bowls.reduce((sum, { run }) => sum + run.powderG!, 0);
   await open(page, "/shelf");
-  await page
-    .getByText(`${((4535.92 - used) / 1000).toFixed(2).replace(/0$/, "")}`, { exact: false })
-    .first()
-    .waitFor();
+  await page.getByText(`${sayMass(toG(10, "lb") - used, "g")} left`, { exact: true }).waitFor();
 });
 
 test("resin is weighed by the label's ratio; a cement body says how far it has matured; on a phone nothing runs over", async () => {

@@ -7,15 +7,13 @@ import { CAST_STAGES, PREPARATIONS } from "#core/casting/stages";
 import { trapsOf, TRAPS } from "#core/casting/mould";
 import { POUR_BOUNDS } from "#core/formats/stores/pours";
 import type { PourRecord } from "#core/formats/stores/pours";
-import { sayMass } from "#core/units/mass";
 import { useAfter } from "~/actions/use-after";
 import { BodiesPart } from "~/casting/bodies-part";
 import { BowlPart } from "~/casting/bowl-part";
-import { sayMoulds, sayRatio, weightUnit } from "~/casting/casting-words";
+import { sayMoulds, sayRatio } from "~/casting/casting-words";
 import { useCasting } from "~/casting/use-casting";
 import type { Casting } from "~/casting/use-casting";
 import { useStageCalls } from "~/casting/use-stage-calls";
-import { useAppContext } from "~/components/app-context";
 import { NumberField } from "~/components/number-field";
 import { RoomError } from "~/components/room-error";
 import { sayDay } from "~/components/time-words";
@@ -87,7 +85,6 @@ function Poured({ pour, casting, letGo }: { pour: PourRecord; casting: Casting; 
   const { hash } = useLocation();
   const [now, look] = useExactNow();
   const [chosen, choose] = useSetParam("bowl", false);
-  const unit = weightUnit(useAppContext().settings.units);
   const turn = bowlToTurnTo(pour, now);
   const asked = chosen === null ? null : Number(chosen) - 1;
   const at = asked !== null && pour.bowls[asked] ? asked : turn;
@@ -132,9 +129,7 @@ function Poured({ pour, casting, letGo }: { pour: PourRecord; casting: Casting; 
                     onClick={() => choose(String(k + 1))}
                   >
                     Bowl {k + 1}{" "}
-                    <span className="text-soft">
-                      {next.kind === "weigh" ? sayMass(one.powderG, unit) : next.kind === "over" ? "done" : next.stage.name.toLowerCase()}
-                    </span>
+                    <span className="text-soft">{next.kind === "weigh" ? "to weigh" : next.kind === "over" ? "done" : next.stage.name.toLowerCase()}</span>
                   </button>
                 );
               })}

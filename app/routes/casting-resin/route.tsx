@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from "react-router";
 import { ResinDesk } from "~/casting/resin-desk";
 import { useCasting } from "~/casting/use-casting";
-import { useAppContext } from "~/components/app-context";
+import { useRoomC } from "~/casting/use-room-c";
 import { RoomError } from "~/components/room-error";
 import type { Route } from "./+types/route";
 
@@ -20,12 +20,10 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-const USUAL_C = 21;
-
 /** Two-part resin: both parts for a top, and their turn at the scale. */
 export default function ResinRoom({ loaderData }: Route.ComponentProps) {
   const casting = useCasting(loaderData);
-  const { rooms } = useAppContext();
+  const roomC = useRoomC();
   const [params] = useSearchParams();
   const area = Number(params.get("cm2"));
   return (
@@ -37,7 +35,7 @@ export default function ResinRoom({ loaderData }: Route.ComponentProps) {
         </Link>
       </p>
       <h1 className="mb-3 text-2xl sm:text-3xl">Two-part resin</h1>
-      <ResinDesk casting={casting} roomC={rooms[0]?.room.temperatureC ?? USUAL_C} areaCm2={area > 0 ? area : null} />
+      <ResinDesk casting={casting} roomC={roomC} areaCm2={area > 0 ? area : null} />
     </>
   );
 }

@@ -6,7 +6,7 @@ import { NewPour } from "~/casting/new-pour";
 import { OnTheGo } from "~/casting/on-the-go";
 import { PastPours } from "~/casting/past-pours";
 import { useCasting } from "~/casting/use-casting";
-import { useAppContext } from "~/components/app-context";
+import { useRoomC } from "~/casting/use-room-c";
 import { DeskRooms } from "~/components/desk-rooms";
 import { RoomError } from "~/components/room-error";
 import { useNow } from "~/components/use-now";
@@ -29,16 +29,12 @@ export function ErrorBoundary() {
   return <RoomError />;
 }
 
-/** A room that is neither warm nor cold, °C. */
-const USUAL_C = 21;
-
 /** Casting: what is in the moulds, what lies drying, what is poured next, and what the records say. */
 export default function CastingRoom({ loaderData }: Route.ComponentProps) {
   const casting = useCasting(loaderData);
-  const { rooms } = useAppContext();
+  const roomC = useRoomC();
   const now = useNow();
   const sayings = recordsSay(casting.pours);
-  const roomC = rooms[0]?.room.temperatureC ?? USUAL_C;
   return (
     <>
       <title>Casting – Nook Coat</title>

@@ -7,7 +7,7 @@ import { FAULT_BOUNDS, FAULT_KINDS, FAULTS, sizeOf } from "./fault";
 import type { Fault } from "./fault";
 import { repairOf, repairsOf, roundsFor } from "./repair";
 import type { RepairBody } from "./repair";
-import { repairBody } from "./repair-body";
+import { castRepairBody, repairBody } from "./repair-body";
 import { laddering, sandingWords } from "./sanding";
 
 const BODY: RepairBody = { of: "gypsum", ownPowder: false, wet: false, longestMm: 110, thinnestMm: 30, levels: false, castMin: 12 };
@@ -140,5 +140,8 @@ test("a piece says what its repair has to know: its material, whether it gets we
   expect(repairBody(piece({ material: "concrete-cast", form: disc, uses: ["planter"] }), CATALOGUE)).toMatchObject({ of: "cement", wet: true });
   expect(repairBody(piece({ material: "stone-smooth", uses: ["outdoor-exposed"] }), CATALOGUE)).toMatchObject({ of: "mineral", wet: true, castMin: null });
   expect(repairBody(piece({ material: "wood-board", uses: ["indoor-display"] }), CATALOGUE)).toMatchObject({ of: "wood", wet: false });
+  // Fresh from the mould it is filled with its own powder, until it is dry.
+  expect(castRepairBody("gypsum", disc, false)).toMatchObject({ of: "gypsum", ownPowder: true, thinnestMm: 12, levels: true, castMin: 12 });
+  expect(castRepairBody("cement", disc, true)).toMatchObject({ of: "cement", ownPowder: false });
   expect(repairBody(piece({ material: "glass", uses: ["indoor-display"] }), CATALOGUE).of).toBe("slick");
 });

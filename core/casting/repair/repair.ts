@@ -5,9 +5,8 @@ import { FAULTS, sizeOf } from "./fault";
 import type { Fault } from "./fault";
 import { sandingWords } from "./sanding";
 
-export const BODY_KINDS = ["gypsum", "cement", "mineral", "wood", "slick"] as const;
 /** Bodies as a repair sees them: gypsum, cement, stone and clay, wood, and what nothing holds on. */
-export type BodyKind = (typeof BODY_KINDS)[number];
+type BodyKind = "gypsum" | "cement" | "mineral" | "wood" | "slick";
 
 /** The body a repair is for. */
 export interface RepairBody {

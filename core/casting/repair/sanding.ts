@@ -1,4 +1,3 @@
-import { COMMON_PRACTICE } from "../../catalogue/provenance";
 import type { FaultPlace } from "./fault";
 
 /** Papers from coarse to fine at each place of a body, grit [common practice; about 400 on inside edges]. */
@@ -9,7 +8,6 @@ const LADDER: Readonly<Record<FaultPlace, readonly number[]>> = {
   wall: [120, 180, 240],
   foot: [80, 120],
 };
-export const LADDER_STANDING = COMMON_PRACTICE;
 
 /** Shorter than this a body is rubbed with a nail buffer, mm [common practice]. */
 const SMALL_MM = 40;

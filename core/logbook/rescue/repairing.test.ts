@@ -9,6 +9,7 @@ import type { StepChoice, ZoneSteps } from "../../coating/model/step";
 import { workFor } from "../../schedule/dates-of";
 import type { Piece } from "../../piece/piece";
 import { firstPlan, gypsum, outline, piece, pot, stepsOf } from "../../../tests/reference/bench";
+import { dryingBegun } from "../drying-begun";
 import { repairChanges, zoneOfPlace } from "./repairing";
 
 const fault = (more: Partial<Fault> = {}): Fault => ({ kind: "hole", place: "face", bodies: 1, each: 2, widthMm: 2, depthMm: 2, ...more });
@@ -123,6 +124,20 @@ describe("a body that was weighed", () => {
     )!;
     const held = work.tasks.flatMap(({ after }) => after.filter(({ task }) => task === weighing.id).map(({ typicalMin }) => typicalMin));
     expect(Math.max(...held)).toBe(5000);
+  });
+
+  test("that it dries is noted in every place that is weighed, under the plan's own steps; of stone nothing is", () => {
+    const shown = firstPlan(gypsum());
+    const noted = dryingBegun(shown, CATALOGUE);
+    expect(noted.map(({ zone }) => zone)).toEqual(
+      shown.zones.filter(({ steps }) => steps.some(({ product }) => product === "constant-weight")).map(({ zone }) => zone),
+    );
+    for (const { zone, stepId, act } of noted) {
+      expect(stepsOf(shown, zone).find(({ id }) => id === stepId)!.product).toBe("constant-weight");
+      expect(act).toMatchObject({ role: "clean", product: "constant-weight" });
+    }
+    expect(noted.length).toBeGreaterThan(0);
+    expect(dryingBegun(firstPlan(piece({ material: "stone-smooth" })), CATALOGUE)).toEqual([]);
   });
 
   test("cement that has matured takes ordinary paint; young cement does not", () => {
