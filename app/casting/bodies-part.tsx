@@ -140,6 +140,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
       )}
       {wrong && (
         <NewFault
+          cast
           bodies={bodies.count}
           add={(fault) => {
             change({ kind: "fault", bodies: at, fault: { ...fault, id: freshId() } });

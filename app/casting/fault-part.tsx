@@ -37,8 +37,8 @@ export function RepairSteps({ repair }: { repair: Repair }) {
   );
 }
 
-/** What is wrong, where, how large: put in with a few taps. */
-export function NewFault({ bodies, add }: { bodies: number; add: (fault: Fault) => void }) {
+/** What is wrong, where, how large: put in with a few taps. @param cast it came out of a mould: what brings it about there is told */
+export function NewFault({ bodies, cast, add }: { bodies: number; cast: boolean; add: (fault: Fault) => void }) {
   const { units } = useAppContext().settings;
   const [kind, setKind] = useState<FaultKind>("hole");
   const [place, setPlace] = useState<FaultPlace>("face");
@@ -93,7 +93,7 @@ export function NewFault({ bodies, add }: { bodies: number; add: (fault: Fault) 
         <Plus aria-hidden size={18} /> Note it
       </button>
       <p className="text-soft sm:col-span-2">
-        {sort.looks}. {sort.from}
+        What it looks like: {sort.looks}. {cast && sort.from}
       </p>
     </form>
   );
