@@ -43,7 +43,7 @@ export async function earlierActions(): Promise<void> {
 }
 
 /** Errors that say that an ask can never be done as it is. */
-const NEVER = new Set(["Refused", "UnfitRecord", "SameName", "GonePiece", "GoneJar", "GonePour", "TooMany"]);
+const NEVER = new Set(["Refused", "UnfitRecord", "SameName", "GonePiece", "GoneJar", "GonePour", "GoneRecord", "NothingDone", "NoneLeft", "TooMany"]);
 
 class Refused extends Error {
   override readonly name = "Refused";

@@ -1,8 +1,10 @@
 import type { Step } from "#core/coating/model/step";
 import type { Layer, LayerRow, Marks } from "#core/piece/piece";
-import { sayLength, typedLength } from "#core/units/length";
+import { saySize } from "#core/units/length";
 import type { LengthUnit } from "#core/units/length";
 import { lowerFirst } from "#core/units/letter-case";
+
+export { saySize };
 
 /** Shares of a place as they are said. */
 export const SHARES = [
@@ -19,11 +21,6 @@ export const SHARES = [
 export function sayShare(share: number): string {
   const near = SHARES.reduce((best, one) => (Math.abs(one.share - share) < Math.abs(best.share - share) ? one : best));
   return `${near.name} of it`;
-}
-
-/** How large marks are: "8.5 mm", or to the nearest eighth of an inch. */
-export function saySize(mm: number, unit: LengthUnit): string {
-  return unit === "mm" ? `${typedLength(mm, unit)} mm` : sayLength(mm, unit);
 }
 
 /** How many marks, and how large. @example marksWords({ count: 24, diameterMm: 8 }, "mm") // "24 of 8 mm" */

@@ -1,16 +1,8 @@
 import { STANDARD_DROPS_PER_ML } from "#core/film/drops";
 import type { Step } from "#core/coating/model/step";
+import { NO_THINNER, thinnerName } from "#core/film/thinner-names";
 
-const THINNER_WORDS: Readonly<Record<string, string>> = {
-  water: "water",
-  "gloss-fluid-medium": "fluid medium",
-  "pouring-medium": "pouring medium",
-  "fluid-white": "fluid white",
-  "white-spirit": "white spirit",
-};
-
-/** What a thinner is called; "nothing" where there is none. */
-export const thinnerName = (thinner: string): string => THINNER_WORDS[thinner] ?? "nothing";
+export { thinnerName };
 
 /** What waterborne paint is loosened with, as painters differ in it. */
 export const THINNER_CHOICES = [
@@ -31,10 +23,8 @@ const AS_MUCH = 100;
 
 /** What is to stand ready for thinning: "water to thin with". */
 export function thinnersIn(steps: readonly Pick<Step, "thinning" | "done">[]): readonly string[] {
-  const used = steps
-    .flatMap(({ thinning, done }) => (thinning && !done && thinning.dropsPerMlOfPaint.to > 0 ? [THINNER_WORDS[thinning.with] ?? []] : []))
-    .flat();
-  return [...new Set(used)].map((name) => `${name} to thin with`);
+  const used = steps.flatMap(({ thinning, done }) => (thinning && !done && thinning.dropsPerMlOfPaint.to > 0 ? [thinnerName(thinning.with)] : []));
+  return [...new Set(used)].filter((name) => name !== NO_THINNER).map((name) => `${name} to thin with`);
 }
 
 /**
@@ -47,8 +37,8 @@ export function thinningText({ thinning }: Pick<Step, "thinning">, dropsPerMl: n
   const { with: thinner, percent, dropsPerMlOfPaint: standard, look, why } = thinning;
   const own = (drops: number) => (drops * dropsPerMl) / STANDARD_DROPS_PER_ML;
   const drops = { from: own(standard.from), to: own(standard.to) };
-  const name = THINNER_WORDS[thinner] ?? "";
-  if (name === "") return `As it comes: ${why}.`;
+  const name = thinnerName(thinner);
+  if (name === NO_THINNER) return `As it comes: ${why}.`;
   if (percent >= AS_MUCH) return `As much ${name} as paint, or a little more: ${look}.`;
   if (percent === 0)
     return drops.to > 0

@@ -1,3 +1,4 @@
+import { nameIn } from "#core/coating/explain/step-title";
 import { useRouteLoaderData } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 
@@ -8,11 +9,7 @@ export function useMenu(): Menu {
   return data.menu;
 }
 
-/** Looks a name up in one list of the menu. */
-export function nameIn(list: readonly { readonly id: string; readonly name: string }[], id: string): string {
-  return list.find((one) => one.id === id)?.name ?? id;
-}
-
+export { nameIn };
 /** Whether a paint is carried in water: then it is loosened with water and what goes with it. */
 export function isWaterborne(menu: Menu, product: string): boolean {
   return menu.products.find((one) => one.id === product)?.waterborne ?? false;

@@ -1,47 +1,12 @@
 import type { Change } from "#core/coating/model/change";
-import { motifNumber, plainZone, SHEEN_WORDS } from "#core/catalogue/vocabulary";
-import type { PlainZoneId, Role, ZoneId } from "#core/catalogue/vocabulary";
+import { zoneName, zoneNames } from "#core/catalogue/zone-words";
+import { coatsOf, jarName, stepTitle } from "#core/coating/explain/step-title";
 import type { ToldAct } from "#core/coating/explain/told-acts";
-import type { StepChoice, Wait } from "#core/coating/model/step";
+import type { Wait } from "#core/coating/model/step";
 import type { Trade, Win } from "#core/coating/facts/trade-offs";
 import { sayDuration, sayDurationRange } from "#core/units/duration";
-import type { Menu } from "#core/catalogue/menu";
-import { nameIn } from "./use-menu";
-import { lowerFirst } from "#core/units/letter-case";
 
-const ZONE_NAMES: Record<PlainZoneId, string> = {
-  top: "Top",
-  back: "Back",
-  outside: "Outside",
-  rim: "Rim",
-  inside: "Inside",
-  "inner-strip": "Strip inside the rim",
-  base: "Underneath",
-  saucer: "Saucer",
-  "lip-band": "Lip band",
-  foot: "Foot",
-  handle: "Handle",
-  stem: "Stem",
-  "food-side": "Eating side",
-  lid: "Lid",
-  body: "Body",
-  face: "Face",
-  edge: "Edge",
-  parts: "Parts",
-  "glue-spot": "Glue spot",
-};
-
-export function zoneName(zone: ZoneId): string {
-  const motif = motifNumber(zone);
-  const name = ZONE_NAMES[plainZone(zone)];
-  return motif === null ? name : `Motif ${motif} on the ${name.toLowerCase()}`;
-}
-
-/** Several zones in one breath: "Rim, saucer and foot". */
-export function zoneNames(zones: readonly ZoneId[]): string {
-  const names = zones.map((zone, index) => (index === 0 ? zoneName(zone) : zoneName(zone).toLowerCase()));
-  return names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
-}
+export { jarName, stepTitle, zoneName, zoneNames };
 
 /**
  * Where an act is done: "Inside, outside and rim; saucer only one coat"; "All over" where it is done in every place.
@@ -51,87 +16,6 @@ export function zoneNames(zones: readonly ZoneId[]): string {
 export function placesText({ zones, fewer }: Pick<ToldAct, "zones" | "fewer">, places: number): string {
   const less = fewer.map(({ zone, coats }) => `${zoneName(zone).toLowerCase()} only ${coatsOf(coats, "coat")}`);
   return [zones.length === places ? "All over" : zoneNames(zones), ...less].join("; ");
-}
-
-const COUNTS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];
-
-function coatsOf(count: number, kind: string): string {
-  return `${COUNTS[count] ?? count} ${kind}${count === 1 ? "" : "s"}`;
-}
-
-const ROLE_WORDS: Partial<Record<Role, string>> = {
-  prime: "Prime",
-  base: "Base colour",
-  isolate: "Isolate",
-  size: "Size",
-  fill: "Fill",
-  lock: "Lock",
-  seal: "Seal",
-  mark: "Mark out",
-  mask: "Mask",
-  unmask: "Lift the mask",
-  unmark: "Take the guides off",
-  sign: "Sign and date the underside",
-  cure: "Leave it to cure",
-};
-
-/** What of a step its title tells, planned or only chosen. */
-type Titled = Pick<StepChoice, "role" | "product" | "ownProduct" | "technique" | "sheen" | "method" | "heat" | "coats">;
-
-/** The user's jar a step is laid from, by its name; null where it comes from none, or the jar is called as its kind is. */
-export function jarName({ product, ownProduct }: Pick<StepChoice, "product" | "ownProduct">, menu: Menu): string | null {
-  const name = menu.jars.find((one) => one.id === ownProduct)?.name ?? null;
-  return name === nameIn(menu.products, product) ? null : name;
-}
-
-/** What a step is laid with, inside a sentence: the user's jar by its name, else the kind of paint. */
-function laidName(step: Titled, menu: Menu): string {
-  const name = nameIn(menu.products, step.product);
-  return jarName(step, menu) ?? lowerFirst(name);
-}
-
-/** The sheen of a seal, where its name does not say it already. */
-function sheenOf({ role, sheen }: Titled, name: string): string {
-  return role !== "seal" || sheen === undefined || name.toLowerCase().includes(SHEEN_WORDS[sheen]) ? "" : `${SHEEN_WORDS[sheen]} `;
-}
-
-/**
- * A step in the painter's words: what the user does.
- *
- * @param counted false leaves the number of coats out, where one coat of it is meant
- */
-export function stepTitle(step: Titled, menu: Menu, counted = true): string {
-  const { coats = 1 } = step;
-  const name = nameIn(menu.products, step.product);
-  const lower = laidName(step, menu);
-  switch (step.role) {
-    case "clean":
-    case "sand":
-    case "dust-off":
-      return name;
-    case "assemble":
-      return "Glue the parts on";
-    case "sign":
-    case "cure":
-    case "unmask":
-      return ROLE_WORDS[step.role]!;
-    case "fire":
-      return `Fire in the kiln, about ${step.heat?.temperatureC ?? 1000} °C`;
-    case "heat-set":
-      return `Bake at ${step.heat?.temperatureC} °C for ${step.heat?.holdMin} min`;
-    case "mark":
-    case "mask":
-      return `${ROLE_WORDS[step.role]} with ${lower}`;
-    case "unmark":
-      return step.product === "eraser" ? "Rub the guides out" : "Wipe the guides off, barely damp";
-    case "decorate": {
-      const technique = step.technique ? nameIn(menu.techniques, step.technique) : "Decorate";
-      return `${technique}: ${counted && coats > 1 ? `${coatsOf(coats, "coat")} of ` : ""}${lower}`;
-    }
-    default:
-      if (!counted) return `${ROLE_WORDS[step.role] ?? "Coat"}: ${sheenOf(step, lower)}${lower}`;
-      return `${ROLE_WORDS[step.role] ?? "Coat"}: ${coatsOf(coats, step.method === "spray" ? "light pass" : "coat").replace("passs", "passes")} of ${sheenOf(step, lower)}${lower}`;
-  }
 }
 
 /** What has changed in a step that is done all the same. */

@@ -7,7 +7,7 @@ import { candidateId, jarId, pieceId, timerId } from "#core/catalogue/ids";
 import { readBundle } from "#core/formats/bundle";
 import { fileOf } from "#core/formats/write-bundle";
 import { bodyOf } from "#core/logbook/body-state";
-import { usedSince } from "#core/shelf/stock";
+import { usedSince } from "#core/logbook/paint-used";
 import { pebble } from "../../tests/reference/bench";
 import { coat, follow } from "../../tests/reference/notebook";
 import type { Act } from "./acts";

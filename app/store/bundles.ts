@@ -69,6 +69,11 @@ function canonical(value: unknown): string {
   );
 }
 
+/** A record without what travels apart from it. */
+function without(record: object | undefined, { apart }: Definition): object | undefined {
+  return record && apart !== undefined ? { ...record, [apart]: null } : record;
+}
+
 /** Brings the records of one bundle into one database. */
 class Importing {
   private readonly of: Belongings;
@@ -172,7 +177,7 @@ export function importBundle(db: Database, read: Bundle, { label = "bringing the
         }
         if (definition.onImport === "keep") continue;
         const here = await recorder.get(name, record.id);
-        const differs = canonical(here) !== canonical(record);
+        const differs = canonical(without(here, definition)) !== canonical(without(record, definition));
         const isCopied = differs && (await importing.putBeside(definition, record));
         counts[isCopied ? "beside" : "same"] += 1;
         if (!differs) await importing.putMissing(name, record.id);

@@ -24,7 +24,7 @@ const LOCAL_STORES = [
 ] as const;
 
 /** The data version of the records in each version of the database; the newest stands last. */
-const DATA_VERSION_AT = [1, 2, 3, 4, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, DATA_VERSION] as const;
+const DATA_VERSION_AT = [1, 2, 3, 4, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, DATA_VERSION] as const;
 /** From this data version on, steps are named by what they are. */
 const STEPS_NAMED_SINCE = 4;
 export const DATABASE_VERSION = DATA_VERSION_AT.length;

@@ -1,12 +1,20 @@
-import type { PhotoRecord } from "#core/formats/stores/photos";
 import { isReadOnly } from "./database";
 import type { Database } from "./database";
 import { PICTURES_STORE } from "./pictures";
 import { VERSIONS_STORE } from "./versions";
 
-function named(photo: Partial<PhotoRecord> | null): readonly string[] {
-  return [photo?.picture, photo?.small].flatMap((id) => (id === undefined ? [] : [id]));
+interface Pictured {
+  readonly picture?: string;
+  readonly small?: string;
 }
+
+/** Pictures a photograph names, or those the record of a finished piece keeps. */
+function named(kept: (Pictured & { readonly pictures?: readonly Pictured[] }) | null): readonly string[] {
+  return [kept, ...(kept?.pictures ?? [])].flatMap((one) => [one?.picture, one?.small].flatMap((id) => (id === undefined ? [] : [id])));
+}
+
+/** Stores whose records name pictures. */
+const PICTURED = ["photos", "records"];
 
 /**
  * Clears away pictures that no photograph shows any more, and that nothing that can be taken back would bring back.
@@ -15,15 +23,16 @@ function named(photo: Partial<PhotoRecord> | null): readonly string[] {
  */
 export async function clearPictures(db: Database): Promise<number> {
   if ((await db.count(PICTURES_STORE)) === 0) return 0;
-  const transaction = db.transaction([PICTURES_STORE, "photos", "acts"], "readwrite");
+  const transaction = db.transaction([PICTURES_STORE, "photos", "records", "acts"], "readwrite");
   const ids = await transaction.objectStore(PICTURES_STORE).getAllKeys();
   const photos = await transaction.objectStore("photos").getAll();
-  const shown = new Set(photos.flatMap(named));
+  const records = await transaction.objectStore("records").getAll();
+  const shown = new Set([...photos, ...records].flatMap(named));
   const loose = ids.filter((id) => !shown.has(id));
   const acts = loose.length === 0 ? [] : await transaction.objectStore("acts").getAll();
   const mayReturn = new Set(
     acts.flatMap(({ entries }) =>
-      entries.flatMap(({ store, before, after }) => (store === "photos" ? [before, after].flatMap((one) => named(one as PhotoRecord)) : [])),
+      entries.flatMap(({ store, before, after }) => (PICTURED.includes(store) ? [before, after].flatMap((one) => named(one as Pictured)) : [])),
     ),
   );
   const gone = loose.filter((id) => !mayReturn.has(id));

@@ -24,6 +24,9 @@ export type MouldId = Branded<"mould-record">;
 /** A bag of powder, or a kit of two parts. */
 export type CompoundId = Branded<"compound-record">;
 export type PourId = Branded<"pour-record">;
+/** A finished piece, as it is written down. */
+export type LogRecordId = Branded<"log-record">;
+export type TrialId = Branded<"trial-record">;
 /** A picture by what is in it: the same bytes have the same id. */
 export type PictureId = Branded<"picture">;
 
@@ -46,6 +49,8 @@ export const inspectionId = (text: string): InspectionId => text as InspectionId
 export const mouldId = (text: string): MouldId => text as MouldId;
 export const compoundId = (text: string): CompoundId => text as CompoundId;
 export const pourId = (text: string): PourId => text as PourId;
+export const logRecordId = (text: string): LogRecordId => text as LogRecordId;
+export const trialId = (text: string): TrialId => text as TrialId;
 export const pictureId = (text: string): PictureId => text as PictureId;
 
 const ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz";

@@ -92,6 +92,16 @@ export interface BakeRange {
   readonly afterMin: number;
 }
 
+/** What the user's own pieces have shown of a film: so many that met a wear were looked at after about a year, and so many had suffered. */
+export interface OwnWear {
+  readonly product: ProductId;
+  readonly wear: Wear;
+  readonly seen: number;
+  readonly failed: number;
+  /** Grades it is reckoned lower for that wear. */
+  readonly lower: 1 | 2;
+}
+
 /** One of several jars of a class. */
 export interface OwnJar {
   readonly id: string;
@@ -156,6 +166,8 @@ export interface ProductClass {
     /** What a millilitre of it cost the user, in their money; null while unknown. */
     readonly pricePerMl: number | null;
   };
+  /** What the user's own pieces have shown of it: its grades are lower for that. */
+  readonly ownWear?: readonly OwnWear[];
   /** Standing of the values above: `default`, and fields that differ. */
   readonly standing: { readonly default: Provenance } & Partial<Record<string, Provenance>>;
 }

@@ -32,11 +32,20 @@ export interface FileDue {
   readonly date: string;
 }
 
+/** A day a finished piece is to be looked at again, "YYYY-MM-DD". */
+export interface FileLook {
+  readonly record: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly date: string;
+}
+
 /** All of a calendar that goes into a file. */
 export interface CalendarFile {
   readonly sittings: readonly FileSitting[];
   readonly waits: readonly FileWait[];
   readonly dues: readonly FileDue[];
+  readonly looks?: readonly FileLook[];
 }
 
 const PRODUCT = "nook-coat/calendar";
@@ -55,7 +64,7 @@ function at(
 
 const dayArray = (date: string): [number, number, number] => date.split("-").map(Number) as [number, number, number];
 
-function eventsOf({ sittings, waits, dues }: CalendarFile): EventAttributes[] {
+function eventsOf({ sittings, waits, dues, looks = [] }: CalendarFile): EventAttributes[] {
   const work = sittings.flatMap(({ acts }): EventAttributes[] => {
     const [first] = acts;
     if (!first) return [];
@@ -78,7 +87,16 @@ function eventsOf({ sittings, waits, dues }: CalendarFile): EventAttributes[] {
     busyStatus: "FREE",
     transp: "TRANSPARENT",
   }));
-  return [...work, ...left, ...needed];
+  const again = looks.map(({ record, kind, name, date }): EventAttributes => ({
+    start: dayArray(date),
+    duration: { days: 1 },
+    uid: `look/${record}/${kind}@${HOST}`,
+    title: `Look again: ${name}`,
+    description: "How has it held? Colour, edges, where it is handled. Note it in the logbook.",
+    busyStatus: "FREE",
+    transp: "TRANSPARENT",
+  }));
+  return [...work, ...left, ...needed, ...again];
 }
 
 /** Bytes of a line, without its end [published: RFC 5545, 3.1]. */

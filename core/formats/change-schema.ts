@@ -106,7 +106,7 @@ const MOST_MICRONS = 100_000;
 
 /** What a record at the bench keeps of a step. */
 export function actSchema(joi: JoiRoot): Joi.Schema {
-  const { role, product, sheen, colour, technique, method, coverage, heat, marks } = stepKeys(joi);
+  const { role, product, sheen, colour, technique, method, coverage, heat, marks, rows, thinning } = stepKeys(joi);
   return joi.object({
     role,
     product,
@@ -117,6 +117,8 @@ export function actSchema(joi: JoiRoot): Joi.Schema {
     coverage,
     heat,
     marks,
+    rows,
+    thinning,
     group: joi.string().max(80),
     ownProduct: joi.string().max(80),
     mix: joi.string().max(80),
@@ -131,7 +133,7 @@ export const MOST_JAR_ML = 1_000_000;
 export const MOST_OF_BATCH = 10_000;
 
 /** Minutes of a wait or of work, at most: a year. */
-const MOST_MIN = 366 * 24 * 60;
+export const MOST_MIN = 366 * 24 * 60;
 
 /** What was seen at the table. */
 export function actualSchema(joi: JoiRoot): Joi.Schema {
@@ -160,6 +162,7 @@ export function coatEventSchema(joi: JoiRoot): Joi.Schema {
     coat: joi.number().integer().min(1).max(40).required(),
     half: joi.string().valid("first", "second"),
     jarMl: joi.number().min(0).max(MOST_JAR_ML),
+    handsOnMin: joi.number().min(0).max(MOST_MIN),
     actual: actualSchema(joi),
     pieces: joi.number().integer().min(0).max(MOST_OF_BATCH),
   });

@@ -10,7 +10,7 @@ import { bad, good, problem } from "./problem";
 import type { Parsed } from "./problem";
 import { STORE_NAMES } from "./stores/stores";
 import { fileOf, writeBundle } from "./write-bundle";
-import type { BundleFile } from "./write-bundle";
+import type { Bundle, BundleFile } from "./write-bundle";
 import type { PhotoRecord } from "./stores/photos";
 
 /** Pictures by what is in them. */
@@ -106,9 +106,17 @@ function picturesIn(bytes: Uint8Array, entries: readonly UnzipFileInfo[], root: 
   return sound(Object.entries(all()).map(([name, picture]) => [pictureId(name.slice(folder.length, -SUFFIX.length)), picture] as const));
 }
 
-/** Records whose pictures are all there, and those that have lost one. */
+/** What of a photograph names its pictures. */
+type Pictured = Pick<PhotoRecord, "picture" | "small">;
+
+/** Every picture the records name: those of photographs, and those that records of finished pieces keep. */
+export function picturesNamed({ photos, records }: Pick<Bundle, "photos" | "records">): ReadonlySet<PictureId> {
+  return new Set([...photos, ...records.flatMap((record) => record.pictures)].flatMap(({ picture, small }) => [picture, small]));
+}
+
+/** Records whose pictures are all there, and those that have lost one; the record of a finished piece goes on without the one it lost. */
 function withPictures(read: ReadBundle, pictures: Pictures): ReadNotebook {
-  const isWhole = (photo: PhotoRecord) => pictures.has(photo.picture) && pictures.has(photo.small);
+  const isWhole = (photo: Pictured) => pictures.has(photo.picture) && pictures.has(photo.small);
   const lost = read.bundle.photos.filter((photo) => !isWhole(photo));
   const nameOf = ({ pieceId }: PhotoRecord) => read.bundle.pieces.find((one) => one.id === pieceId)?.piece.name ?? "a piece";
   const aside: readonly Aside[] = lost.map((record) => ({
@@ -117,11 +125,24 @@ function withPictures(read: ReadBundle, pictures: Pictures): ReadNotebook {
     problem: problem("missing", `${FOLDER}${record.picture}${SUFFIX}`, "its picture is missing from the file, or damaged"),
     record,
   }));
-  const named = new Set(read.bundle.photos.flatMap((photo) => [photo.picture, photo.small]));
+  const named = picturesNamed(read.bundle);
+  const isLost = (photo: Pictured) => !isWhole(photo);
+  const lostOfRecords = read.bundle.records.flatMap(({ name, pictures: own }) =>
+    own
+      .filter(isLost)
+      .map((record): Aside => ({
+        store: "photos",
+        name: record.caption ?? `a photograph in the record of ${name}`,
+        problem: problem("missing", `${FOLDER}${record.picture}${SUFFIX}`, "its picture is missing from the file, or damaged"),
+        record,
+      })),
+  );
+  const records = read.bundle.records.map((record) => (record.pictures.some(isLost) ? { ...record, pictures: record.pictures.filter(isWhole) } : record));
+  const isAllThere = lost.length + lostOfRecords.length === 0;
   return {
     ...read,
-    bundle: lost.length === 0 ? read.bundle : writeBundle({ ...read.bundle, photos: read.bundle.photos.filter(isWhole) }),
-    aside: [...read.aside, ...aside],
+    bundle: isAllThere ? read.bundle : writeBundle({ ...read.bundle, photos: read.bundle.photos.filter(isWhole), records }),
+    aside: [...read.aside, ...aside, ...lostOfRecords],
     // What no photograph names is not brought in.
     pictures: new Map([...pictures].filter(([id]) => named.has(id))),
   };

@@ -4,10 +4,10 @@ import type { RecordOf, StoreName } from "./stores/stores";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
 /** Version 2: progress records are complete in themselves, steps are named by what they are. Version 3: settings say whether single keys do things. Version 4: the shelf, and what a coat took out of its jar.
- * Version 5: ways of working; pieces belong to a set, and are put away. Version 6: photographs. Version 7: mixtures and drops. Version 8: patterns, tools, and what is marked of a row. Version 9: the calendar. Version 10: what was seen at the table. Version 11: timers, inspections, counts of a batch. Version 12: moulds, powders, pours, and faults of bare bodies. */
-export const BUNDLE_VERSION = 12;
+ * Version 5: ways of working; pieces belong to a set, and are put away. Version 6: photographs. Version 7: mixtures and drops. Version 8: patterns, tools, and what is marked of a row. Version 9: the calendar. Version 10: what was seen at the table. Version 11: timers, inspections, counts of a batch. Version 12: moulds, powders, pours, and faults of bare bodies. Version 13: records of finished pieces, and trials. */
+export const BUNDLE_VERSION = 13;
 /** The data version the records of each bundle version are of. */
-export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6, 5: 7, 6: 8, 7: 9, 8: 10, 9: 11, 10: 12, 11: 13, 12: 14 };
+export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6, 5: 7, 6: 8, 7: 9, 8: 10, 9: 11, 10: 12, 11: 13, 12: 14, 13: 15 };
 
 /** The records of a database, by store. */
 export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };

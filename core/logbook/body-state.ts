@@ -82,7 +82,7 @@ export function laidSteps(body: readonly LaidAct[]): readonly LaidStep[] {
   const top = new Map<ZoneId, number>();
   const taken = new Set<string>();
   for (const laid of body) {
-    const { mix: _mix, wetMicrons: _film, ...act } = laid.act;
+    const { mix: _mix, wetMicrons: _film, thinning: _thinning, rows: _rows, ...act } = laid.act;
     const at = top.get(laid.zone);
     const below = at === undefined ? undefined : steps[at]!;
     if (below && actKey(below) === actKey(laid.act) && !act.marks) {

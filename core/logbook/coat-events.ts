@@ -24,6 +24,17 @@ export function coatEvents(candidate: Candidate, { stepId, coat, half, zones }: 
       const step = own.group === undefined ? steps.find((one) => one.id === stepId) : steps.find((one) => one.group === own.group);
       if (!step) return [];
       const jarMl = coatMl(step, half);
-      return [{ zone, stepId: step.id, act: actOf(step), coat, ...(half ? { half } : {}), ...(jarMl === null ? {} : { jarMl }) }];
+      const handsOnMin = step.handsOnMin / step.coats / (half ? 2 : 1);
+      return [
+        {
+          zone,
+          stepId: step.id,
+          act: actOf(step),
+          coat,
+          ...(half ? { half } : {}),
+          ...(jarMl === null ? {} : { jarMl }),
+          ...(handsOnMin > 0 ? { handsOnMin } : {}),
+        },
+      ];
     });
 }

@@ -1,6 +1,7 @@
 import type { PieceId, PlanId, ProductId, ProgressId, StepId } from "../catalogue/ids";
 import type { ZoneId } from "../catalogue/vocabulary";
-import type { Room } from "../piece/piece";
+import type { ChosenThinning } from "../film/thinning";
+import type { LayerRow, Room } from "../piece/piece";
 import type { StepChoice } from "../coating/model/step";
 
 /** What was laid or done: all that is known of it once the plan it came from has changed. */
@@ -12,6 +13,10 @@ export interface RecordedAct extends Pick<
   readonly mix?: string;
   /** Wet film, µm. */
   readonly wetMicrons?: number;
+  /** What was in the paint, where it is poured out; unknown in older records. */
+  readonly thinning?: ChosenThinning;
+  /** Rows of a pattern it is made of; unknown in older records. */
+  readonly rows?: readonly LayerRow[];
 }
 
 /** What was seen at the table, beside what had been reckoned. */
@@ -48,6 +53,8 @@ export interface ProgressRecord {
   readonly kind: ProgressKind;
   /** Paint it took out of the jar, mL, as the plan had it; unknown in older records. */
   readonly jarMl?: number;
+  /** Hands on it, minutes, as the plan had it; unknown in older records. */
+  readonly handsOnMin?: number;
   /** Of what is done the film beneath; of what is tacky its own. */
   readonly actual?: Actual;
   /** Of a batch that is under way: pieces that have this coat by now. */
@@ -57,9 +64,9 @@ export interface ProgressRecord {
 }
 
 /** One coat of one zone, before it is a record. */
-export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl" | "actual" | "pieces">;
+export type CoatEvent = Pick<ProgressRecord, "stepId" | "zone" | "act" | "coat" | "half" | "jarMl" | "handsOnMin" | "actual" | "pieces">;
 
-const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "heat", "group"] as const;
+const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "technique", "method", "coverage", "marks", "rows", "heat", "group"] as const;
 
 /**
  * What a record keeps of a step.
@@ -68,6 +75,11 @@ const ACT_FIELDS = ["role", "product", "ownProduct", "sheen", "colour", "techniq
  * @returns its act; fields the step does not have stay away
  */
 export function actOf(step: StepChoice & { readonly wetMicrons?: number | null }): RecordedAct {
+  const { thinning } = step;
   const own = Object.fromEntries(ACT_FIELDS.flatMap((field) => (step[field] === undefined ? [] : [[field, step[field]]]))) as unknown as RecordedAct;
-  return { ...own, ...(typeof step.wetMicrons === "number" ? { wetMicrons: step.wetMicrons } : {}) };
+  return {
+    ...own,
+    ...(typeof step.wetMicrons === "number" ? { wetMicrons: step.wetMicrons } : {}),
+    ...(thinning ? { thinning: { with: thinning.with, percent: thinning.percent } } : {}),
+  };
 }

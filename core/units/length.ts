@@ -46,6 +46,11 @@ export function typedLength(mm: number, unit: LengthUnit): string {
   return String(Math.round(fromMm(mm, unit) * 100) / 100);
 }
 
+/** How large marks are: to a hundredth of a millimetre, or to the nearest eighth of an inch. @example saySize(8.5, "mm") // "8.5 mm" */
+export function saySize(mm: number, unit: LengthUnit): string {
+  return unit === "mm" ? `${typedLength(mm, unit)} mm` : sayLength(mm, unit);
+}
+
 const FRACTION = 16;
 
 /**

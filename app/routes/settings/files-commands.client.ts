@@ -1,6 +1,6 @@
 import { format } from "date-fns";
 import { changePiece } from "#core/coating/model/apply-changes";
-import { fileContent } from "#core/formats/notebook-file";
+import { fileContent, picturesNamed } from "#core/formats/notebook-file";
 import type { Pictures, ReadNotebook } from "#core/formats/notebook-file";
 import type { Parsed, Problem } from "#core/formats/problem";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
@@ -64,12 +64,15 @@ function withUnsaved(pieces: readonly unknown[]): readonly unknown[] {
   });
 }
 
+/** The record of a finished piece without its photographs. */
+const withoutPictures = (record: unknown) => (typeof record === "object" && record !== null && "pictures" in record ? { ...record, pictures: [] } : record);
+
 /** Everything kept, as a file; without photographs where they are not wanted. */
 export async function asFile(now: Date, photographs: boolean): Promise<Outcome> {
   try {
     const db = await database();
     const [parts, pictures] = await Promise.all([everything(db), photographs ? allPictures(db) : NO_PICTURES]);
-    const wanted = { ...parts, pieces: withUnsaved(parts.pieces), ...(photographs ? {} : { photos: [] }) };
+    const wanted = { ...parts, pieces: withUnsaved(parts.pieces), ...(photographs ? {} : { photos: [], records: parts.records.map(withoutPictures) }) };
     const { content, aside } = await asFiles((api) => api.write(wanted, pictures));
     // A file that leaves photographs out does not keep the notebook safe.
     if (photographs || parts.photos.length === 0) noteBackup(now.getTime());
@@ -107,7 +110,7 @@ export async function asideFile(id: string): Promise<Outcome> {
     const db = await database();
     const file = await setAside(db, id);
     if (!file) return { kind: "failed", message: "this piece is not in the notebook" };
-    const named = new Set<string>(file.photos.flatMap((photo) => [photo.picture, photo.small]));
+    const named = picturesNamed(file);
     const pictures = new Map([...(await allPictures(db))].filter(([picture]) => named.has(picture)));
     return { kind: "file", ...fileOn(new Date(), fileContent(file, pictures), SET_ASIDE), aside: [] };
   } catch (error) {

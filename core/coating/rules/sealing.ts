@@ -75,6 +75,21 @@ const AT_HOME: readonly Wear[] = ["wipe"];
 
 export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", [
   {
+    code: "suffered-before",
+    severity: "note",
+    provenance: { kind: "hers" },
+    when: "the user's own pieces have suffered under this film from what this one meets",
+    message: "{step} suffered from {wear} on {failed} of {seen} of your own pieces that you looked at",
+    why: "what your own records show weighs more than what is usual; it is reckoned to wear less well here",
+    fix: "Look at the other ways for one that wears longer, or try another sealer on a scrap first.",
+    find: (stack) => {
+      const last = lastFilm(stack);
+      const learnt = last?.product?.ownWear?.find(({ wear }) => stack.zone.wears.includes(wear));
+      if (!last || !learnt) return [];
+      return [{ at: last, words: { wear: WEAR_WORDS[learnt.wear], failed: String(learnt.failed), seen: String(learnt.seen) } }];
+    },
+  },
+  {
     code: "late-coat-unsealed",
     when: "a coat added after the seal meets wear or wet",
     message: "{step} is added after the seal on the {zone} and has none of its own",

@@ -66,6 +66,8 @@ export interface StoreDefinition<R extends StoredRecord> {
   readonly asCopy?: (record: R, id: string) => R;
   /** Fields that name a record of another store, and which: renamed with it. */
   readonly refers?: Readonly<Partial<Record<keyof R & string, string>>>;
+  /** A field whose things travel apart from the record: a file that left them out holds the same record. */
+  readonly apart?: keyof R & string;
   /** Fields that are lists of independent entries: undoing takes out what was put in and leaves the rest. */
   readonly lists: readonly (keyof R & string)[];
   readonly migrations: readonly RecordMigration[];

@@ -58,7 +58,8 @@ export function setNameSchema(joi: JoiRoot): Joi.StringSchema {
 }
 
 const MAX_NAME = 120;
-const FROM_FILE = " (from file)";
+/** After the name of what came out of a file beside its namesake. */
+export const FROM_FILE = " (from file)";
 
 /** A name with something after it, cut so that it still fits. */
 export function nameWith(name: string, after: string): string {

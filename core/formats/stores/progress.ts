@@ -1,5 +1,5 @@
 import type { ProgressRecord } from "../../logbook/progress";
-import { actSchema, actualSchema, MOST_JAR_ML, MOST_OF_BATCH } from "../change-schema";
+import { actSchema, actualSchema, MOST_JAR_ML, MOST_MIN, MOST_OF_BATCH } from "../change-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedProgress } from "../step-translation";
@@ -24,6 +24,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       half: joi.string().valid("first", "second"),
       kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
       jarMl: joi.number().min(0).max(MOST_JAR_ML),
+      handsOnMin: joi.number().min(0).max(MOST_MIN),
       actual: actualSchema(joi),
       pieces: joi.number().integer().min(0).max(MOST_OF_BATCH),
       at: instantSchema(joi).required(),
@@ -41,6 +42,11 @@ export const PROGRESS = defineStore<ProgressRecord>({
       to: 4,
       does: "every record says itself what was done, on which piece and zone",
       up: (record, { parts, stepsOf }) => translatedProgress(record, parts, stepsOf),
+    },
+    {
+      to: 15,
+      does: "what is noted of a coat may say how it was thinned, its rows, and hands on it; until then it says nothing of them",
+      up: (record) => record,
     },
   ],
 });

@@ -1,4 +1,5 @@
 import { DROPS_BOUNDS, STANDARD_DROPS_PER_ML } from "../../film/drops";
+import { MOST_MARGIN } from "../../logbook/record/cost";
 import type { LengthUnit } from "../../units/length";
 import { defineStore, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
@@ -22,6 +23,14 @@ export interface SettingsRecord {
   readonly notify: boolean;
   /** The screen stays on at the Bench, where it can. */
   readonly awake: boolean;
+  /** An hour of the user's hands, in their money; null: never said. */
+  readonly perHour: number | null;
+  /** Share of brushes, tools and heat of one piece, in their money. */
+  readonly toolsEach: number | null;
+  /** Of a price, what is to be left over beyond cost, 0–0.95. */
+  readonly margin: number | null;
+  /** Where a finder may tell of a piece; "" when it was never said. */
+  readonly tellAt: string;
 }
 
 export const USUAL_SETTINGS: SettingsRecord = {
@@ -36,7 +45,14 @@ export const USUAL_SETTINGS: SettingsRecord = {
   ownTimes: true,
   notify: false,
   awake: false,
+  perHour: null,
+  toolsEach: null,
+  margin: null,
+  tellAt: "",
 };
+
+/** More than anybody asks for an hour. */
+const MOST_MONEY = 100_000;
 
 /** What may be chosen. */
 export function settingsFields(joi: JoiRoot) {
@@ -50,6 +66,10 @@ export function settingsFields(joi: JoiRoot) {
     ownTimes: joi.boolean(),
     notify: joi.boolean(),
     awake: joi.boolean(),
+    perHour: joi.number().min(0).max(MOST_MONEY).allow(null),
+    toolsEach: joi.number().min(0).max(MOST_MONEY).allow(null),
+    margin: joi.number().min(0).max(MOST_MARGIN).allow(null),
+    tellAt: joi.string().allow("").max(80),
   };
 }
 
@@ -79,6 +99,11 @@ export const SETTINGS = defineStore<SettingsRecord>({
       to: 13,
       does: "the device may tell of waits that have ended, and stay awake; it does neither until the user says so",
       up: (record) => ({ ...record, notify: false, awake: false }),
+    },
+    {
+      to: 15,
+      does: "what an hour, tools and a margin come to may be said, and where finders may tell; until then nothing is",
+      up: (record) => ({ ...record, perHour: null, toolsEach: null, margin: null, tellAt: "" }),
     },
   ],
 });

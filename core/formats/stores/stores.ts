@@ -11,11 +11,13 @@ import { RECIPES } from "./recipes";
 import { MOULDS } from "./moulds";
 import { PATTERNS } from "./patterns";
 import { POURS } from "./pours";
+import { RECORDS } from "./records";
 import { ROOMS } from "./rooms";
 import { SETTINGS } from "./settings";
 import { SHELF } from "./shelf";
 import { TIMERS } from "./timers";
 import { TOOLS_STORE } from "./tools";
+import { TRIALS } from "./trials";
 
 /** Every store, in the order of a file: owners before what belongs to them. */
 export const STORES = {
@@ -24,6 +26,8 @@ export const STORES = {
   progress: PROGRESS,
   inspections: INSPECTIONS,
   photos: PHOTOS,
+  records: RECORDS,
+  trials: TRIALS,
   shelf: SHELF,
   recipes: RECIPES,
   tools: TOOLS_STORE,
