@@ -38,14 +38,15 @@ describe("without its server", () => {
   });
 
   test("a piece, its rooms and a set are found by their own addresses", () => {
-    const mapped = (path: string) => path.replace(/^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/, "/$1/shell");
+    const mapped = (path: string) => path.replace(/^\/(pieces|sets|desk\/casting\/pours|logbook\/records)\/[^/]+/, "/$1/shell");
     // As the worker itself does it.
-    expect(script).toContain(String.raw`path.replace(/^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/, "/$1/shell")`);
+    expect(script).toContain(String.raw`path.replace(/^\/(pieces|sets|desk\/casting\/pours|logbook\/records)\/[^/]+/, "/$1/shell")`);
     for (const [path, shell] of [
       ["/pieces/abc", "/pieces/shell"],
       ["/pieces/abc/rescue", "/pieces/shell/rescue"],
       ["/sets/For%20the%20terrace", "/sets/shell"],
       ["/desk/casting/pours/abc", "/desk/casting/pours/shell"],
+      ["/logbook/records/abc/again", "/logbook/records/shell/again"],
     ] as const) {
       expect(mapped(path)).toBe(shell);
       expect(shells()).toContain(shell);

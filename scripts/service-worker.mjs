@@ -16,7 +16,7 @@ const SHELLS = [
   "/pieces",
   "/pieces/new",
   "/pieces/shell",
-  ...["dates", "ways", "marks", "mixing", "sheet", "card", "rescue", "repair"].map((room) => `/pieces/shell/${room}`),
+  ...["dates", "ways", "marks", "mixing", "sheet", "card", "rescue", "repair", "record", "back", "class"].map((room) => `/pieces/shell/${room}`),
   "/sets/shell",
   "/desk",
   "/desk/marking",
@@ -26,6 +26,14 @@ const SHELLS = [
   "/calendar",
   "/shelf",
   "/shelf/shopping",
+  "/logbook",
+  "/logbook/records/shell",
+  "/logbook/records/shell/again",
+  "/logbook/beside",
+  "/logbook/trials",
+  "/logbook/stall",
+  "/logbook/numbers",
+  "/logbook/older",
   "/settings",
 ];
 
@@ -45,7 +53,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
   const PATIENCE_MS = 2500;
   const trimmed = (path) => (path.length > 1 ? path.replace(/\/+$/, "") : path) || "/";
   const shellOf = (path) => {
-    const shell = PAGES.includes(path) ? path : path.replace(/^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/, "/$1/shell");
+    const shell = PAGES.includes(path) ? path : path.replace(/^\/(pieces|sets|desk\/casting\/pours|logbook\/records)\/[^/]+/, "/$1/shell");
     return PAGES.includes(shell) ? shell : NOWHERE;
   };
   const text = (response, from, to) =>
@@ -59,7 +67,7 @@ function worker(VERSION, FILES, PAGES, NOWHERE) {
     if (!kept) return Response.error();
     if (shell === NOWHERE) return text(kept, NOWHERE, pathname);
     if (path !== pathname) return Response.redirect(path, 302);
-    const [found, kind] = /^\/(pieces|sets|desk\/casting\/pours)\/[^/]+/.exec(path) ?? [];
+    const [found, kind] = /^\/(pieces|sets|desk\/casting\/pours|logbook\/records)\/[^/]+/.exec(path) ?? [];
     return found && !PAGES.includes(path) ? text(kept, `/${kind}/shell`, found) : kept;
   };
   /** A file of this version; else of one that is kept beside it, for a page of that version; else from the server. */

@@ -35,9 +35,9 @@ async function handedOver(db: Database, ask: Extract<CastingAsk, { readonly inte
   const pour: PourRecord | undefined = await db.get("pours", ask.id);
   const bodies = pour?.bodies[ask.bodies];
   if (!pour || !bodies) throw new GonePour();
-  const { products, own } = await ownShelf(db);
+  const { products, own, wear } = await ownShelf(db);
   const piece = inOwnColours(pieceOfBodies(pour, bodies, toldOf(pour, bodies), ask.of, CATALOGUE), products, CATALOGUE);
-  const view = await firstView(ask.piece, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf: products, own });
+  const view = await firstView(ask.piece, { piece, keeping: { candidateId: null, school: "", edits: [] }, progress: [], shelf: products, own, wear });
   const followed = followedOf(view);
   await handOver(
     db,

@@ -21,10 +21,11 @@ const LoadedChart = lazy(async () => {
 });
 
 /** A chart in the colours of the page; its room is kept while it is fetched. @param options beside those every chart has; `chart` is none of them */
-export function Chart({ says, options, ...chart }: ChartProps & { readonly says: string }) {
+export function Chart({ says, options, stacked = false, ...chart }: ChartProps & { readonly says: string; readonly stacked?: boolean }) {
   const nonce = getNonce();
   const all: ApexOptions = {
     chart: {
+      stacked,
       toolbar: { show: false },
       zoom: { enabled: false },
       animations: { enabled: false },

@@ -34,6 +34,7 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
   const things: readonly Thing[] = [
     { group: "Do", name: "A new piece", run: go("/pieces/new") },
     { group: "Do", name: "Put a jar on the shelf", run: go("/shelf?add=jar") },
+    { group: "Do", name: "Write an older piece down", run: go("/logbook/older") },
     ...(piece
       ? [
           { group: "Do", name: "Check what you have in mind, or have done", run: go(`${piece}/ways#check-mine`) } as const,
@@ -41,6 +42,9 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
           { group: "Do", name: "Mix the colours of this piece", run: go(`${piece}/mixing`) } as const,
           { group: "Do", name: "Print the bench sheet", run: go(`${piece}/sheet`) } as const,
           { group: "Do", name: "Print the care card", run: go(`${piece}/card`) } as const,
+          { group: "Do", name: "What was done on this piece", run: go(`${piece}/record`) } as const,
+          { group: "Do", name: "Text for its back", run: go(`${piece}/back`) } as const,
+          { group: "Do", name: "Teach this piece to a class", run: go(`${piece}/class`) } as const,
         ]
       : []),
     ...(history.undo ? [{ group: "Do", name: `Take back ${history.undo}`, run: () => step("undo") } as const] : []),
@@ -58,6 +62,10 @@ export function Palette({ close, showKeys }: { close: () => void; showKeys: () =
     { group: "Places", name: "Desk: marking out", run: go("/desk/marking") },
     { group: "Places", name: "Shelf", run: go("/shelf") },
     { group: "Places", name: "Shopping list", run: go("/shelf/shopping") },
+    { group: "Places", name: "Logbook", run: go("/logbook") },
+    { group: "Places", name: "Logbook: trials", run: go("/logbook/trials") },
+    { group: "Places", name: "Logbook: the stall", run: go("/logbook/stall") },
+    { group: "Places", name: "Logbook: in numbers", run: go("/logbook/numbers") },
     { group: "Places", name: "Settings", run: go("/settings") },
     ...pieces.map((one) => ({ group: "Pieces", name: one.name, run: go(`/pieces/${one.id}`) }) as const),
   ];

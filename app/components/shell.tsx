@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui";
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useFetcher, useLocation, useNavigate } from "react-router";
-import { Amphora, Brush, CalendarDays, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
+import { Amphora, BookOpen, Brush, CalendarDays, Keyboard, PaintBucket, Palette, Redo2, Search, Settings2, Undo2 } from "lucide-react";
 import { Notices, SavedMark, Told } from "./notices";
 import { editsText, isTyping, SHORTCUTS } from "./shortcuts";
 import { ToolButton } from "./tool-button";
@@ -45,7 +45,7 @@ const PLACES = [
   { to: "/desk", label: "Desk", icon: Palette },
   { to: "/calendar", label: "Calendar", icon: CalendarDays },
   { to: "/shelf", label: "Shelf", icon: PaintBucket },
-  { to: "/settings", label: "Settings", icon: Settings2 },
+  { to: "/logbook", label: "Logbook", icon: BookOpen },
 ] as const;
 
 function useKeys(open: (what: "palette" | "shortcuts") => void): void {
@@ -212,6 +212,10 @@ function Tools({ open }: { open: (what: "palette" | "shortcuts") => void }) {
         onClick={() => step("redo")}
       />
       <ToolButton icon={Search} label="Find or do" title="Find or do (Ctrl K)" onClick={() => open("palette")} />
+      <NavLink to="/settings" className="tool aria-[current=page]:bg-note-tint" title="Settings">
+        <Settings2 aria-hidden size={20} />
+        <span className="sr-only">Settings</span>
+      </NavLink>
       <ToolButton icon={Keyboard} className="max-sm:hidden" label="Keys" title="Keys (?)" onClick={() => open("shortcuts")} />
     </div>
   );

@@ -18,6 +18,7 @@ import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
 import { TERN_POINT } from "./tern-point";
 import { TERN_POINT_MOULDS, ternPointCompounds, ternPointPours } from "./tern-point-casting";
+import { ternPointRecords, ternPointTrials } from "./tern-point-logbook";
 import { TERN_POINT_TOOLS } from "./tern-point-tools";
 import type { DemoPiece, DemoPlans } from "./tern-point";
 
@@ -132,6 +133,8 @@ export async function openTernPoint(db: Database): Promise<void> {
     moulds: TERN_POINT_MOULDS,
     compounds: ternPointCompounds(now),
     pours: ternPointPours(now),
+    records: ternPointRecords(today),
+    trials: ternPointTrials(today),
     rooms: [
       { id: roomId("ternpointroom"), rev: 1, name: "Cool back room at Tern Point", room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } },
     ],
@@ -150,7 +153,7 @@ export async function openTernPoint(db: Database): Promise<void> {
 }
 
 /** What Tern Point has beside its pieces. */
-const BESIDE = ["shelf", "tools", "rooms", "moulds", "compounds", "pours"] as const;
+const BESIDE = ["shelf", "tools", "rooms", "moulds", "compounds", "pours", "records", "trials"] as const;
 
 function isOfTernPoint(id: string): boolean {
   return id.startsWith("ternpoint");

@@ -31,7 +31,8 @@ export interface DemoPlans {
   readonly plans: Readonly<Record<string, Pick<PlannedView, "shown" | "work" | "made" | "madeFor">>>;
 }
 
-type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };
+/** A made-up piece, stated in plain words. */
+export type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };
 
 const COOL = { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } as const;
 export const NAVY = "#1f3a4d";
@@ -48,8 +49,8 @@ function markedOut(id: string, form: Form, colours: readonly string[]): Pattern 
   return { zone: "top", guides: template.guides, rows: rowsOfTemplate(template, surfaceOf(form, "top")!, colours) ?? [] };
 }
 
-function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
-  const { material, uses, ...rest } = stated;
+/** The piece, in the cool back room where nothing else is said. */
+export function pieceOf({ material, uses, ...rest }: Stated): Piece {
   const plain: Piece = {
     format: "nook-coat/piece",
     version: 1,
@@ -58,8 +59,11 @@ function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece
     material: material as MaterialId,
     uses: uses as readonly string[] as readonly UseId[],
   };
-  const piece = withPatternLayers(plain, CATALOGUE);
-  return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece, ...how };
+  return withPatternLayers(plain, CATALOGUE);
+}
+
+function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
+  return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece: pieceOf(stated), ...how };
 }
 
 /** Tern Point, an invented lighthouse tea room that opens again in spring; everything here is made up. */

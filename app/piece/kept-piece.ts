@@ -64,5 +64,5 @@ export async function keptPieces(db: Database): Promise<readonly KeptPiece[]> {
 
 /** What its plan is made from. */
 export function planOf({ record, plan, progress, shelf }: KeptPiece): PlanOf {
-  return { piece: record.piece, keeping: keepingOf(plan), progress, shelf: shelf.products, own: shelf.own };
+  return { piece: record.piece, keeping: keepingOf(plan), progress, shelf: shelf.products, own: shelf.own, wear: shelf.wear };
 }

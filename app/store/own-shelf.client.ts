@@ -1,3 +1,4 @@
+import type { OwnWear } from "#core/catalogue/product-class";
 import type { OwnTimes } from "#core/logbook/own-times";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import { dateOf } from "#core/schedule/free-hours";
@@ -6,6 +7,7 @@ import type { Database } from "./database";
 import { changeCount } from "./open.client";
 import { rememberShelf } from "./remembered.client";
 import { ownTimesIn } from "./own-times";
+import { ownWearIn } from "./own-wear";
 import { shelfIn, stockIn } from "./shelf";
 
 /** The shelf as plans are made from it. */
@@ -13,21 +15,23 @@ export interface OwnShelf {
   readonly products: readonly OwnProduct[];
   /** What the user's table has taught of times; null where it has taught nothing, or they would not have it. */
   readonly own: OwnTimes | null;
-  /** The same for the same products and times. */
+  /** What the user's finished pieces have shown of films; none where they would not have it. */
+  readonly wear: readonly OwnWear[];
+  /** The same for the same products, times and wear. */
   readonly key: string;
 }
 
 let known: { readonly at: string; readonly shelf: Promise<OwnShelf> } | null = null;
 
 async function read(db: Database, today: string): Promise<OwnShelf> {
-  const [jars, own] = await Promise.all([shelfIn(db), ownTimesIn(db)]);
+  const [jars, own, wear] = await Promise.all([shelfIn(db), ownTimesIn(db), ownWearIn(db)]);
   rememberShelf(jars);
-  const times = own ? JSON.stringify(own) : "";
+  const times = `${own ? JSON.stringify(own) : ""}${wear.length > 0 ? JSON.stringify(wear) : ""}`;
   // Who owns nothing yet need not wait for the catalogue.
-  if (jars.length === 0) return { products: [], own, key: times };
+  if (jars.length === 0) return { products: [], own, wear, key: times };
   const [{ CATALOGUE }, { ownProductsOf, shelfKey }] = await Promise.all([import("#core/catalogue/catalogue"), import("#core/shelf/own-products")]);
   const products = ownProductsOf(jars, await stockIn(db, jars), CATALOGUE, today);
-  return { products, own, key: `${shelfKey(products)}${times}` };
+  return { products, own, wear, key: `${shelfKey(products)}${times}` };
 }
 
 /** The shelf as it is now; read once as long as nothing is saved. */

@@ -1,4 +1,5 @@
 import type { OwnTimes } from "#core/logbook/own-times";
+import type { OwnWear } from "#core/catalogue/product-class";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";
 import type { PlanColour } from "#core/coating/explain/plan-colours";
@@ -29,6 +30,8 @@ export interface PlanOf {
   readonly shelf: readonly OwnProduct[];
   /** What the user's table has taught of times; absent where waits and work are as they are reckoned. */
   readonly own?: OwnTimes | null;
+  /** What the user's finished pieces have shown of films; absent for nothing. */
+  readonly wear?: readonly OwnWear[];
 }
 
 /** A plan as it is shown, with its tasks. */

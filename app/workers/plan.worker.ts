@@ -3,6 +3,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Catalogue } from "#core/catalogue/catalogue";
 import type { Work } from "#core/coating/facts/task";
 import type { Candidate } from "#core/coating/model/plan";
+import { withOwnWear } from "#core/catalogue/own-wear";
 import { withOwnProducts } from "#core/catalogue/own-product";
 import { leftLonger } from "#core/logbook/actual";
 import { openStep } from "#core/logbook/open-step";
@@ -35,9 +36,10 @@ const MOST_SHELVES = 2;
 const shelves = new Map<string, Known>();
 
 /** The catalogue with what the user owns in it, and the plans made from it so far. */
-function knownFor({ shelf }: PlanOf): Known {
-  const key = JSON.stringify(shelf);
-  const catalogue = shelves.get(key)?.catalogue ?? (shelf.length === 0 ? CATALOGUE : withOwnProducts(CATALOGUE, shelf));
+function knownFor({ shelf, wear = [] }: PlanOf): Known {
+  const key = JSON.stringify([shelf, wear]);
+  const worn = withOwnWear(CATALOGUE, wear);
+  const catalogue = shelves.get(key)?.catalogue ?? (shelf.length === 0 ? worn : withOwnProducts(worn, shelf));
   const known = shelves.get(key) ?? { catalogue, cache: new PlanCache(catalogue) };
   shelves.delete(key);
   shelves.set(key, known);

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { StepId } from "#core/catalogue/ids";
 import type { Step } from "#core/coating/model/step";
 import type { StepState } from "#core/logbook/coat-states";
@@ -11,11 +12,14 @@ export function NextLine({
   steps,
   states,
   menu,
+  piece,
   select,
 }: {
   steps: readonly Step[];
   states: ReadonlyMap<StepId, StepState>;
   menu: Menu;
+  /** Id of the piece. */
+  piece: string;
   select: (step: StepId) => void;
 }) {
   const worked = steps.filter((step) => states.has(step.id));
@@ -43,7 +47,11 @@ export function NextLine({
   if (worked.length > 0 && worked.every((step) => ["done", "wet"].includes(states.get(step.id)!.state)))
     return (
       <p className="next-line border-ready">
-        <strong className="text-ready">All coats are on.</strong> Leave it to harden.
+        <strong className="text-ready">All coats are on.</strong> Leave it to harden;{" "}
+        <Link to={`/pieces/${piece}/record`} className="underline underline-offset-4">
+          its record
+        </Link>{" "}
+        is ready for the logbook.
       </p>
     );
   return null;

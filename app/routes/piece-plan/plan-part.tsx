@@ -178,7 +178,7 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       {view.changed && !view.newer && <ChangedPlan view={view} menu={menu} settle={actions.keepChanged} undo={actions.takeBack} />}
       {view.newer && <NewerEngine view={view} menu={menu} settle={actions.settleEngine} />}
       <WrongClock last={laterThanNow(done.values(), now)} now={now} setRight={actions.clockIsRight} />
-      <NextLine steps={told} states={standing} menu={menu} select={show} />
+      <NextLine steps={told} states={standing} menu={menu} piece={record.id} select={show} />
       <div className={`sheet mt-2 p-3 ${narrow ? "grid items-start gap-4 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]" : ""}`}>
         <CoatSection
           groups={groups}

@@ -5,8 +5,6 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readSequence } from "#core/coating/model/read-sequence";
 import { dateOf } from "#core/schedule/free-hours";
 import type { Candidate } from "#core/coating/model/plan";
-import { choiceOf } from "#core/coating/model/step-choice";
-import { factsKey } from "#core/coating/planner/facts-key";
 import { recipeOf } from "#core/coating/planner/recipe-of";
 import { perform } from "~/actions/perform";
 import { useAsk } from "~/actions/use-ask";
@@ -14,9 +12,9 @@ import { Awaited, useLast } from "~/components/awaited";
 import { RoomError } from "~/components/room-error";
 import { timeZoneHere } from "~/components/time-zone";
 import { useMenu } from "~/components/use-menu";
+import { followedAs } from "~/piece/followed";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import { freshId } from "~/store/fresh-id";
-import type { Followed } from "~/store/plans";
 import type { WaysView } from "~/workers/plan-worker-api";
 import type { Route } from "./+types/route";
 import { Candidates } from "./candidates";
@@ -97,10 +95,7 @@ function Ways({ view, loaded }: { view: WaysView; loaded: Route.ComponentProps["
   const [refused, setRefused] = useState<string | null>(null);
   const { candidates, basis, yours } = view;
   if (!yours) return <p>This piece has no plan yet; its plan says why.</p>;
-  const followed = (one: Candidate): Followed => {
-    const made = one.zones.map((zone) => ({ ...zone, steps: zone.steps.map(choiceOf) }));
-    return { candidateId: one.id, school: one.school, basis, made, madeFor: factsKey(piece) };
-  };
+  const followed = (one: Candidate) => followedAs(one, basis, piece);
   const takeIn = async (file: File) => {
     const { readRecipe } = await import("#core/formats/recipe-file");
     const read = readRecipe(await file.text(), CATALOGUE);

@@ -91,13 +91,14 @@ export async function clientAction({ request, params }: Route.ClientActionArgs) 
 }
 
 const ROOMS = [
-  { to: "", end: true, label: "Plan", short: "Plan" },
-  { to: "/dates", end: false, label: "Dates", short: "Dates" },
-  { to: "/ways", end: false, label: "Other ways", short: "Ways" },
-  { to: "/marks", end: false, label: "Marking out", short: "Marks" },
-  { to: "/mixing", end: false, label: "Mixing", short: "Mix" },
-  { to: "/sheet", end: false, label: "Bench sheet", short: "Sheet" },
-  { to: "/card", end: false, label: "Care card", short: "Card" },
+  { to: "", end: true, label: "Plan", seen: "Plan", short: "Plan" },
+  { to: "/dates", end: false, label: "Dates", seen: "Dates", short: "Dates" },
+  { to: "/ways", end: false, label: "Other ways", seen: "Ways", short: "Ways" },
+  { to: "/marks", end: false, label: "Marking out", seen: "Marking", short: "Mark" },
+  { to: "/mixing", end: false, label: "Mixing", seen: "Mixing", short: "Mix" },
+  { to: "/sheet", end: false, label: "Bench sheet", seen: "Sheet", short: "Sheet" },
+  { to: "/card", end: false, label: "Care card", seen: "Card", short: "Card" },
+  { to: "/record", end: false, label: "Record", seen: "Record", short: "Rec" },
 ] as const;
 
 /** A piece: its name, its rooms, and whichever of them is open. */
@@ -124,10 +125,17 @@ export default function PiecePage() {
         </div>
         <div className="flex items-end justify-between gap-2">
           <nav aria-label="This piece" className="flex flex-wrap sm:gap-x-1">
-            {ROOMS.map(({ to, end, label, short }) => (
+            {ROOMS.map(({ to, end, label, seen, short }) => (
               // Whole addresses: one that goes on from where the page is would go on from the next page, clicked while that is on its way.
-              <NavLink key={to} to={`/pieces/${record.id}${to}`} end={end} className="tab max-sm:px-[3px] max-sm:text-[0.9rem]" aria-label={label}>
-                <span className="max-sm:hidden">{label}</span>
+              <NavLink
+                key={to}
+                to={`/pieces/${record.id}${to}`}
+                end={end}
+                className="tab max-sm:px-[2px] max-sm:text-[0.82rem]"
+                aria-label={label}
+                title={label}
+              >
+                <span className="max-sm:hidden">{seen}</span>
                 <span className="sm:hidden">{short}</span>
               </NavLink>
             ))}

@@ -1,6 +1,5 @@
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { format } from "date-fns";
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useEffect } from "react";
 import { Link } from "react-router";
 import type { Menu } from "#core/catalogue/menu";
 import type { Overview } from "#core/logbook/overview";
@@ -8,8 +7,8 @@ import { Awaited } from "~/components/awaited";
 import { Guard } from "~/components/guard";
 import { MiniSection } from "~/components/coat-section/mini-section";
 import { Silhouette } from "~/components/shape/silhouette";
-import { useColumns } from "~/components/use-columns";
 import { nameIn } from "~/components/use-menu";
+import { WindowedGrid } from "~/components/windowed-grid";
 import { sayClock } from "~/components/time-words";
 import { stepTitle } from "~/components/words";
 import type { NamedPiece } from "~/store/listing";
@@ -135,51 +134,10 @@ function Card({ of: { id, name }, choosing, listing, now, menu }: OfList & { of:
   );
 }
 
-/** Up to here every card stands in the page, so that the browser's own search finds it. */
-const MOST_AT_ONCE = 60;
-
-export function Cards(of: OfList) {
-  const { pieces } = of;
-  if (pieces.length > MOST_AT_ONCE) return <WindowedCards {...of} />;
-  return (
-    <ul className="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-      {pieces.map((one) => (
-        <li key={one.id} className="min-w-0">
-          <Card of={one} {...of} />
-        </li>
-      ))}
-    </ul>
-  );
-}
-
 /** Height of a row before it is measured, px. */
 const ROW_PX = 176;
 
-/** Of a long list only what is near the window is in the page. */
-function WindowedCards(of: OfList) {
+export function Cards(of: OfList) {
   const { pieces } = of;
-  const columns = useColumns();
-  const list = useRef<HTMLDivElement>(null);
-  const [top, setTop] = useState(0);
-  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), []);
-  const rows = useWindowVirtualizer({ count: Math.ceil(pieces.length / columns), estimateSize: () => ROW_PX, overscan: 3, scrollMargin: top });
-  return (
-    <div ref={list} role="list" className="relative mt-5" style={{ height: rows.getTotalSize() }} aria-label={`${pieces.length} pieces`}>
-      {rows.getVirtualItems().map((row) => (
-        <div
-          key={row.key}
-          ref={rows.measureElement}
-          data-index={row.index}
-          className="absolute left-0 top-0 grid w-full gap-4 pb-4 sm:grid-cols-2 lg:grid-cols-3"
-          style={{ transform: `translateY(${row.start - top}px)` }}
-        >
-          {pieces.slice(row.index * columns, (row.index + 1) * columns).map((one, at) => (
-            <div key={one.id} role="listitem" className="min-w-0" aria-setsize={pieces.length} aria-posinset={row.index * columns + at + 1}>
-              <Card of={one} {...of} />
-            </div>
-          ))}
-        </div>
-      ))}
-    </div>
-  );
+  return <WindowedGrid items={pieces} keyOf={({ id }) => id} label={`${pieces.length} pieces`} rowPx={ROW_PX} card={(one) => <Card of={one} {...of} />} />;
 }

@@ -28,8 +28,11 @@ function draftBefore(): JarDraft {
   }
 }
 
-function useDraft() {
-  const [draft, setDraft] = useState<JarDraft>(draftBefore);
+const HEX = /^#[0-9a-f]{6}$/;
+
+/** @param colour sRGB hex it is to have, as one picked from a photograph; null for none */
+function useDraft(colour: string | null) {
+  const [draft, setDraft] = useState<JarDraft>(() => (colour !== null && HEX.test(colour) ? { words: "", hand: { ...EMPTY.hand, colour } } : draftBefore()));
   useEffect(() => {
     try {
       if (draft === EMPTY) sessionStorage.removeItem(KEPT_AS);
@@ -42,9 +45,9 @@ function useDraft() {
 }
 
 /** A jar in a line of words: what its label says is read off it, the rest is typical until it is said. */
-export function NewJar({ shelf, add, close }: { shelf: readonly Jar[]; add: (jar: Jar) => void; close: () => void }) {
+export function NewJar({ shelf, colour, add, close }: { shelf: readonly Jar[]; colour: string | null; add: (jar: Jar) => void; close: () => void }) {
   const { announce } = useAppContext();
-  const [draft, setDraft] = useDraft();
+  const [draft, setDraft] = useDraft(colour);
   const [before, setBefore] = useState<ProductId>(() => shelf.at(-1)?.classId ?? FIRST_KIND);
   const [open, setOpen] = useState(false);
   const words = useRef<HTMLInputElement>(null);

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import type { ReactNode } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { PaintBucket, Plus, ShoppingBasket } from "lucide-react";
 import { jarId } from "#core/catalogue/ids";
 import type { JarId } from "#core/catalogue/ids";
@@ -145,6 +145,18 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   // Going back closes the jar that was opened.
   const [jar, open] = useSetParam("jar", false);
   const [adding, setAdding] = useSetParam("add");
+  const [params, setParams] = useSearchParams();
+  const colour = params.get("colour");
+  const closeNew = () =>
+    setParams(
+      (before) => {
+        const after = new URLSearchParams(before);
+        after.delete("add");
+        after.delete("colour");
+        return after;
+      },
+      { replace: true, preventScrollReset: true },
+    );
   const [sought, seek] = useState<Sought>(ANY_JAR);
   const rows = useMemo(() => {
     const promised =
@@ -199,7 +211,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
         </div>
       </div>
       <ShelfClashes clashes={clashes} />
-      {adding === "jar" && <NewJar shelf={jars} add={(one) => add([one])} close={() => setAdding(null)} />}
+      {adding === "jar" && <NewJar key={colour} shelf={jars} colour={colour} add={(one) => add([one])} close={closeNew} />}
       {adding === "set" && (
         <BasicSet
           add={(set) => {

@@ -158,7 +158,7 @@ export const RECORDS = defineStore<LogRecord>({
   name: "records",
   called: "the record of a finished piece",
   since: 15,
-  indexes: { byPiece: "pieceId", byFinished: "finishedOn" },
+  indexes: { byPiece: "pieceId", byFinished: "finishedOn", byLooked: "lookedAt" },
   schema: (joi) => {
     const { name, body, count, finishedOn, told } = toldFields(joi);
     const minutes = () => joi.number().min(0).max(MOST_MIN).required();
@@ -229,6 +229,7 @@ export const RECORDS = defineStore<LogRecord>({
       told: told.optional(),
       additions: list(joi, additionSchema(joi), RECORD_LIMITS.additions),
       looks: list(joi, lookSchema(joi), RECORD_LIMITS.looks),
+      lookedAt: instantSchema(joi),
       moves: list(joi, moveSchema(joi), RECORD_LIMITS.moves),
       money: moneySchema(joi),
     });

@@ -89,10 +89,10 @@ const inHundred = (share: number) => Math.round(share * 100);
 /**
  * What the counts of one film say, with how far they may be off; never a verdict from a few.
  *
- * @example sayHeld({ film: "matt varnish", product: null, wear: "weather", failed: { hits: 1, of: 2 }, interval: { share: 0.5, from: 0.09, to: 0.91 } }) // "Matt varnish outdoors: 1 of 2 had suffered. That may be anything from 9 to 91 in 100: too few to lean on."
+ * @example sayHeld({ film: "matt varnish", product: null, wear: "weather", failed: { hits: 1, of: 2 }, interval: { share: 0.5, from: 0.09, to: 0.91 } }) // "Matt varnish, outdoors: 1 of 2 had suffered. That may be anything from 9 to 91 in 100: too few to lean on."
  */
 export function sayHeld({ film, wear, failed: { hits, of }, interval }: Held): string {
-  const called = `${film.charAt(0).toUpperCase()}${film.slice(1)} ${WEAR_PLACES[wear]}`;
+  const called = `${film.charAt(0).toUpperCase()}${film.slice(1)}, ${WEAR_PLACES[wear]}`;
   const counted = hits === 0 ? (of === 1 ? "the one you looked at held" : `all ${of} held`) : `${hits} of ${of} had suffered`;
   const few = of < ENOUGH ? ": too few to lean on" : "";
   return `${called}: ${counted}. ${hits === 0 ? `Up to ${inHundred(interval.to)} in 100 may still suffer` : `That may be anything from ${inHundred(interval.from)} to ${inHundred(interval.to)} in 100`}${few}.`;

@@ -22,6 +22,12 @@ export class NoneLeft extends Error {
 const byTime = <T extends { readonly at: string }>(list: readonly T[]) => [...list].sort((a, b) => a.at.localeCompare(b.at));
 const has = (list: readonly { readonly id: string }[], id: string) => list.some((one) => one.id === id);
 
+function withLooks(record: LogRecord, looks: readonly Look[]): LogRecord {
+  const { lookedAt: _before, ...rest } = record;
+  const last = looks.at(-1);
+  return { ...rest, looks, ...(last ? { lookedAt: last.at } : {}) };
+}
+
 /**
  * A record after a change; the same record where it has it already.
  *
@@ -32,17 +38,18 @@ export function recordAfter(record: LogRecord, change: RecordChange): LogRecord 
     case "add":
       return has(record.additions, change.addition.id) ? record : { ...record, additions: byTime([...record.additions, change.addition]) };
     case "look":
-      return has(record.looks, change.look.id) ? record : { ...record, looks: byTime([...record.looks, change.look]) };
+      return has(record.looks, change.look.id) ? record : withLooks(record, byTime([...record.looks, change.look]));
     case "move": {
       if (has(record.moves, change.move.id)) return record;
       const { here } = piecesOf(record);
       if (change.move.count > here) throw new NoneLeft(here);
       return { ...record, moves: [...record.moves, change.move].sort((a, b) => a.on.localeCompare(b.on)) };
     }
-    case "off":
-      return has(record[change.of], change.id)
-        ? { ...record, [change.of]: (record[change.of] as readonly { readonly id: string }[]).filter(({ id }) => id !== change.id) }
-        : record;
+    case "off": {
+      const kept = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => id !== change.id);
+      if (!has(record[change.of], change.id)) return record;
+      return change.of === "looks" ? withLooks(record, kept(record.looks)) : { ...record, [change.of]: kept<{ readonly id: string }>(record[change.of]) };
+    }
     case "money": {
       const { money: _before, ...rest } = record;
       return Object.keys(change.money).length === 0 ? rest : { ...rest, money: change.money };

@@ -193,6 +193,8 @@ export interface LogRecord extends MadeRecord {
   readonly writtenAt: string;
   readonly additions: readonly Addition[];
   readonly looks: readonly Look[];
+  /** Instant of the last of them, ISO 8601: what nobody has looked at need not be read to learn from looks. */
+  readonly lookedAt?: string;
   readonly moves: readonly Move[];
   readonly money?: Money;
 }

@@ -3,8 +3,8 @@ import type { LogRecord } from "./record";
 
 /** When a finish is looked at again: after a month what cured badly shows, after a year what wears [common practice]. */
 export const REMINDERS = [
-  { id: "month", days: 30, graceDays: 10 },
-  { id: "year", days: 365, graceDays: 45 },
+  { id: "month", days: 30, graceDays: 10, lapsesAfterDays: 150 },
+  { id: "year", days: 365, graceDays: 45, lapsesAfterDays: 365 },
 ] as const;
 export type ReminderId = (typeof REMINDERS)[number]["id"];
 
@@ -17,7 +17,8 @@ export interface Reminder {
 }
 
 /**
- * When a record is still to be looked at: a look some days early counts too; where a year has gone by, the month's look is no longer asked for.
+ * When a record is still to be looked at: a look some days early counts too; long after its day nobody asks for it any more, as of pieces that were told
+ * years later.
  *
  * @param today "YYYY-MM-DD"
  */
@@ -25,13 +26,10 @@ export function remindersOf(record: LogRecord, today: string): readonly Reminder
   const { finishedOn, looks } = record;
   if (finishedOn === undefined) return [];
   const seenOn = looks.map(({ at }) => at.slice(0, 10));
-  const open = REMINDERS.filter(({ days, graceDays }) => !seenOn.some((day) => day >= dayLater(finishedOn, days - graceDays))).map(({ id, days }) => ({
-    record,
-    kind: id,
-    on: dayLater(finishedOn, days),
-  }));
-  const isLate = open.some(({ kind, on }) => kind === "year" && on <= today);
-  return open.filter(({ kind }) => kind === "year" || !isLate);
+  const isSeen = (days: number) => seenOn.some((day) => day >= dayLater(finishedOn, days));
+  return REMINDERS.filter(({ days, graceDays, lapsesAfterDays }) => !isSeen(days - graceDays) && dayLater(finishedOn, days + lapsesAfterDays) >= today).map(
+    ({ id, days }) => ({ record, kind: id, on: dayLater(finishedOn, days) }),
+  );
 }
 
 /** Records to be looked at by now, the longest due first. What is all lost needs no look. */

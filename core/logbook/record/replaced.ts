@@ -33,9 +33,11 @@ const isPaint = ({ role }: WorkLine) => ["size", "prime", "base", "isolate", "lo
  */
 export function replacedPaints(record: Pick<MadeRecord, "work">, steps: readonly ZoneSteps[], shelf: readonly ShelfJar[]): readonly Replaced[] {
   const here = new Map(shelf.filter(({ leftMl }) => leftMl === undefined || leftMl > EMPTY_ML).map((jar) => [jar.id, jar]));
+  // A jar that was put on the shelf anew under its old name is the same to whoever paints from it.
+  const names = new Set([...here.values()].map(({ name }) => name.toLowerCase()));
   const found = new Map<string, Replaced>();
   for (const line of record.work) {
-    if (!isPaint(line) || (line.jar && here.has(line.jar.id))) continue;
+    if (!isPaint(line) || (line.jar && (here.has(line.jar.id) || names.has(line.jar.name.toLowerCase())))) continue;
     const was = line.jar?.name ?? line.title;
     if (found.has(was)) continue;
     const same = steps

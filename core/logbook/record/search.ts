@@ -2,7 +2,7 @@ import { coloursNamedIn, nameOfColour } from "../../film/colour-names";
 import { familyOfName } from "../../film/colour-family";
 import type { ColourFamily } from "../../film/colour-family";
 import { coloursOf, holdersOf, recordText, sealersOf } from "./say-record";
-import type { LogRecord } from "./record";
+import type { LogRecord, WorkLine } from "./record";
 
 /** What is looked for in the logbook; "" for anything. All of it has to hold. */
 export interface SoughtRecord {
@@ -31,6 +31,40 @@ export interface IndexedRecord {
   readonly holders: readonly string[];
 }
 
+/** Other words people look for work by: by its product, its role, its technique. They are found, and not shown. */
+const ALSO_CALLED: Readonly<Record<string, string>> = {
+  "pearl-acrylic": "shimmer pearly effect",
+  "metallic-acrylic": "shimmer metallic effect",
+  "interference-acrylic": "shimmer colour-shift effect",
+  "metallic-watercolour": "shimmer metallic effect",
+  "effect-powder": "shimmer powder effect",
+  "glitter-acrylic": "glitter sparkle effect",
+  "loose-glitter": "glitter sparkle effect",
+  "glued-crystals": "crystals stones sparkle",
+  seal: "sealer sealed varnish varnished finish clear coat",
+  isolate: "clear coat",
+  lock: "clear coat",
+  prime: "primer primed ground",
+  base: "ground field background",
+  "top-dot": "top dots",
+  lettering: "letters words writing",
+  bands: "stripes",
+};
+
+const ORDINALS = ["first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth"];
+
+/** "the second ring" and "the second row" are the row with that number. */
+function rowCalled(number: number | undefined): string {
+  const word = number === undefined ? undefined : ORDINALS[number - 1];
+  return word === undefined ? "" : `${word} ring ${word} row ring ${number}`;
+}
+
+function otherWords({ product, role, technique, rows = [] }: WorkLine): string {
+  return [ALSO_CALLED[product], ALSO_CALLED[role], technique === undefined ? "" : ALSO_CALLED[technique], ...rows.map(({ number }) => rowCalled(number))].join(
+    " ",
+  );
+}
+
 /** Names of colours that were worked out already: a notebook has few of them. */
 const names = new Map<string, string>();
 
@@ -47,6 +81,9 @@ function monthWords(day: string): string {
   return `${MONTHS[Number(day.slice(5, 7)) - 1] ?? ""} ${day.slice(0, 4)}`;
 }
 
+/** Where the lines of the work begin among those of a record: after its name and its body. */
+const WORK_FROM = 2;
+
 /** Works out what a record is found by. */
 export function indexed(record: LogRecord): IndexedRecord {
   const hexes = coloursOf(record);
@@ -55,7 +92,9 @@ export function indexed(record: LogRecord): IndexedRecord {
   const families = [...new Set(colours.flatMap((name) => familyOfName(name) ?? []))];
   const when = record.finishedOn === undefined ? [] : [`finished in ${monthWords(record.finishedOn)}, ${record.finishedOn}`];
   const lines = [...recordText(record, "mm"), ...(colours.length > 0 ? [`in ${colours.join(", ")} (${families.join(", ")})`] : []), ...when];
-  return { record, lines, small: lines.map((line) => line.toLowerCase()), families, sealers: sealersOf(record), holders: holdersOf(record) };
+  // The lines of the work stand after the name and the body.
+  const small = lines.map((line, index) => `${line} ${record.work[index - WORK_FROM] ? otherWords(record.work[index - WORK_FROM]!) : ""}`.toLowerCase());
+  return { record, lines, small, families, sealers: sealersOf(record), holders: holdersOf(record) };
 }
 
 /** A record that was found, with the lines that say what was asked for. */
@@ -68,18 +107,23 @@ export interface FoundRecord {
 /** Words that say nothing of what is looked for. */
 const EMPTY_WORDS = new Set(["what", "did", "i", "put", "on", "the", "a", "an", "of", "in", "with", "was", "which", "where", "is", "it", "my"]);
 
+/** Words longer than this lose the s of their plural. */
+const LEAST_PLURAL = 3;
+
 function wordsOf(text: string): readonly string[] {
   const words = text
     .toLowerCase()
     .split(/[^\p{L}\p{N}-]+/u)
     .filter((word) => word !== "");
   const telling = words.filter((word) => !EMPTY_WORDS.has(word));
-  return telling.length > 0 ? telling : words;
+  // One pebble is found by pebbles too.
+  return (telling.length > 0 ? telling : words).map((word) => (word.length > LEAST_PLURAL && /[^s]s$/.test(word) ? word.slice(0, -1) : word));
 }
 
-/** Lines that answer: those with the most of the words that were asked, the name of the piece aside. */
+/** Lines that answer: those with the most of the words that were asked. Words of its name say which piece is meant, and not what is asked of it. */
 function answersIn({ lines, small }: IndexedRecord, words: readonly string[]): readonly string[] {
-  const counts = small.map((line, index) => (index === 0 ? 0 : words.filter((word) => line.includes(word)).length));
+  const asked = words.filter((word) => !small[0]!.includes(word));
+  const counts = small.map((line, index) => (index === 0 ? 0 : (asked.length > 0 ? asked : words).filter((word) => line.includes(word)).length));
   const most = Math.max(0, ...counts);
   return most === 0 ? [] : lines.filter((_line, index) => counts[index] === most);
 }

@@ -47,6 +47,9 @@ export interface TrialSaying {
   readonly text: string;
 }
 
+/** A field inside a sentence. */
+const fieldName = ({ what, bare }: { readonly what: string; readonly bare?: true | undefined }) => (bare ? "the bare field" : `“${what}”`);
+
 const isFine = ({ saw }: Look) => saw.every((one) => one === "fine");
 
 /**
@@ -57,11 +60,11 @@ const isFine = ({ saw }: Look) => saw.every((one) => one === "fine");
 export function trialSays({ spots }: Pick<Trial, "spots">): TrialSaying | null {
   const seen = spots.filter(({ looks }) => looks.length > 0);
   if (seen.length === 0) return null;
-  const suffered = seen.flatMap(({ what, looks }) => {
+  const suffered = seen.flatMap(({ what, bare, looks }) => {
     const first = looks.find((look) => !isFine(look));
-    return first ? [{ what, on: first.at.slice(0, 10), saw: first.saw.filter((one) => one !== "fine") }] : [];
+    return first ? [{ what: fieldName({ what, bare }), on: first.at.slice(0, 10), saw: first.saw.filter((one) => one !== "fine") }] : [];
   });
-  const fine = seen.filter(({ looks }) => looks.every(isFine)).map(({ what }) => what);
+  const fine = seen.filter(({ looks }) => looks.every(isFine)).map(fieldName);
   const [bare] = seen.filter(({ bare: isBare }) => isBare);
   const bareSuffered = bare !== undefined && bare.looks.some((look) => !isFine(look));
   const alike = suffered.length === 0 || fine.length === 0;

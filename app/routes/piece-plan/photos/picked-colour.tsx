@@ -1,4 +1,6 @@
 import { useState } from "react";
+import { Link } from "react-router";
+import { PaintBucket } from "lucide-react";
 import { differenceInWords, isOfColour, nearestInColour } from "#core/coating/facts/jars";
 import type { Menu } from "#core/catalogue/menu";
 import { nameOfColour } from "#core/film/colour-names";
@@ -53,6 +55,9 @@ export function PickedColour({ hex, menu, places, save }: Props) {
           </button>
         ))}
       </div>
+      <Link to={`/shelf?add=jar&colour=${encodeURIComponent(hex)}`} className="button w-fit">
+        <PaintBucket aria-hidden size={18} /> A jar of this colour on the shelf
+      </Link>
       <p role="status" className="text-soft">
         {used === null ? "" : `${used}: ${nameOfColour(colour)} now. The plan behind this follows.`}
       </p>
