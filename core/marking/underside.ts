@@ -14,6 +14,8 @@ const FOOT_RING = memory(0.55).value;
 
 const round = (mm: number): Underside => ({ widthMm: mm, heightMm: mm, square: false });
 
+const across = (one: number, other: number, square: boolean): Underside => ({ widthMm: Math.max(one, other), heightMm: Math.min(one, other), square });
+
 /**
  * The underside of a form, lying with its long side across.
  *
@@ -22,7 +24,7 @@ const round = (mm: number): Underside => ({ widthMm: mm, heightMm: mm, square: f
 export function undersideOf(form: Form): Underside {
   switch (form.kind) {
     case "pebble":
-      return { widthMm: form.lengthMm, heightMm: form.widthMm, square: false };
+      return across(form.lengthMm, form.widthMm, false);
     case "dome":
     case "disc":
     case "cylinder":
@@ -30,7 +32,7 @@ export function undersideOf(form: Form): Underside {
     case "frustum":
       return round(form.bottomDiameterMm);
     case "box":
-      return { widthMm: form.lengthMm, heightMm: form.widthMm, square: true };
+      return across(form.lengthMm, form.widthMm, true);
     case "plate":
       return round(form.diameterMm * FOOT_RING);
     case "goblet":

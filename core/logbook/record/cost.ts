@@ -36,7 +36,10 @@ const MIN_PER_HOUR = 60;
  *
  * @param rates what the user says of their money
  */
-export function costOf({ paint, minutes, count, money }: Pick<LogRecord, "paint" | "minutes" | "count" | "money">, { perHour, toolsEach }: Rates): Cost {
+export function costOf(
+  { paint, minutes, count, money }: Pick<LogRecord, "paint" | "minutes" | "count" | "money">,
+  { perHour, toolsEach }: Pick<Rates, "perHour" | "toolsEach">,
+): Cost {
   const unpriced = paint.filter(({ perMl }) => perMl === undefined).map(({ name }) => name);
   const priced = paint.filter(({ perMl }) => perMl !== undefined);
   const hoursEach = minutes.reduce((sum, { min }) => sum + min, 0) / MIN_PER_HOUR / count;

@@ -16,10 +16,10 @@ function recordedRow(row: LayerRow, pattern: Pattern | undefined): RecordedRow {
   return { ...row, ...(index < 0 ? {} : { number: index + 1 }), ...(towards ? { towards } : {}), ...(everySecond ? { everySecond } : {}) };
 }
 
-/** What makes the work of two places one line. */
+/** What makes the work of two places one line: the same, laid in the same goes. A back that was sealed before the top was begun is another. */
 function lineKey({ act, ...laid }: LaidAct): string {
   const { ownProduct, sheen, method, coverage, marks, rows, thinning, mix } = act;
-  return JSON.stringify([actKey(act), coatsOn({ ...laid }), ownProduct, sheen, method, coverage, marks, rows, thinning, mix]);
+  return JSON.stringify([actKey(act), coatsOn({ ...laid }), ownProduct, sheen, method, coverage, marks, rows, thinning, mix, laid.coats.map(({ at }) => at)]);
 }
 
 const firstAt = ({ coats }: LaidAct) => coats.reduce((first, { at }) => (at < first ? at : first), coats[0]!.at);
