@@ -237,7 +237,7 @@ export function removeRecord(db: Database, id: LogRecordId, name: string, by: By
 export function beginAgain(db: Database, id: PieceId, piece: Piece, followed: Followed | null, edits: readonly Change[], by: By = {}): Promise<void> {
   return runCommand(
     db,
-    `${piece.name} again`,
+    `beginning ${piece.name}`,
     `pieces/${id}`,
     ["pieces", "plans"],
     async (recorder) => {

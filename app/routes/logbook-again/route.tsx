@@ -88,7 +88,8 @@ export default function Again({ loaderData }: Route.ComponentProps) {
     return (
       <>
         <LogbookRooms />
-        <p className="mt-5">
+        <h1 className="mt-4 text-2xl">Made again</h1>
+        <p className="mt-2">
           This record does not say enough to be followed again.{" "}
           <Link to="/pieces/new" className="underline">
             Plan a new piece
@@ -112,7 +113,7 @@ export default function Again({ loaderData }: Route.ComponentProps) {
     <>
       <title>{`${record.name} again – Nook Coat`}</title>
       <LogbookRooms />
-      <h2 className="mt-4 text-2xl">{record.name}, again</h2>
+      <h1 className="mt-4 text-2xl">{record.name}, again</h1>
       <p className="text-soft">As it was worked then, on a body of the same kind: {sizeWords(piece.form, settings.units)}.</p>
       <div className="mt-3 grid max-w-xl gap-3 sm:grid-cols-2">
         <NumberField label="How many" value={piece.count ?? 1} bounds={{ least: 1, most: MOST_OF_ONE }} whole save={(value) => set("count", value)} />
@@ -128,9 +129,9 @@ export default function Again({ loaderData }: Route.ComponentProps) {
       >
         {(known, busy) => (
           <section aria-busy={busy} aria-labelledby="what-it-takes" className="mt-4 max-w-prose">
-            <h3 id="what-it-takes" className="text-xl">
+            <h2 id="what-it-takes" className="text-xl">
               From what you have
-            </h3>
+            </h2>
             <Replacing view={known} />
             {known.handsOnMin !== null && (
               <p className="mt-2">

@@ -47,7 +47,8 @@ export default function Beside({ loaderData: { one, other, faceAt } }: Route.Com
       <>
         <title>Side by side – Nook Coat</title>
         <LogbookRooms />
-        <p className="mt-5">
+        <h1 className="mt-4 text-2xl">Side by side</h1>
+        <p className="mt-2">
           Choose two pieces in the{" "}
           <Link to="/logbook" className="underline">
             logbook
@@ -62,7 +63,7 @@ export default function Beside({ loaderData: { one, other, faceAt } }: Route.Com
     <>
       <title>{`${one.name} and ${other.name} – Nook Coat`}</title>
       <LogbookRooms />
-      <h2 className="mt-4 text-2xl">Side by side</h2>
+      <h1 className="mt-4 text-2xl">Side by side</h1>
       <p className="text-soft">{differing === 0 ? "They were made alike." : `They differ in ${differing} of ${rows.length} things; those are marked.`}</p>
       <div className="mt-3 overflow-x-auto">
         <table className="w-full min-w-[34rem] border-collapse">

@@ -209,7 +209,7 @@ export default function OlderPieces() {
     <>
       <title>Older pieces – Logbook – Nook Coat</title>
       <LogbookRooms />
-      <h2 className="mt-4 text-2xl">Finished before Nook Coat</h2>
+      <h1 className="mt-4 text-2xl">Finished before Nook Coat</h1>
       <p className="max-w-prose text-soft">What you still know of it is enough; more can be added to its page whenever it comes back to you.</p>
       <div className="mt-3 grid max-w-4xl gap-5">
         {table ? <FromTable table={table} tell={tell} leave={() => setTable(null)} busy={waiting} /> : <ShortForm tell={tell} busy={waiting} />}

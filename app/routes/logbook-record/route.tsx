@@ -39,7 +39,7 @@ function NotHere() {
       <title>Logbook – Nook Coat</title>
       <LogbookRooms />
       <section className="note mt-5 max-w-prose p-6">
-        <h2 className="text-2xl">This record is not in the logbook</h2>
+        <h1 className="text-2xl">This record is not in the logbook</h1>
         <p className="mt-2">If it was taken out just now, taking that back brings it again.</p>
         <p className="mt-4">
           <Link to="/logbook" className="button">
@@ -76,7 +76,7 @@ function WholeRecord({ loaded }: { loaded: Loaded }) {
       <div className="mt-4 flex flex-wrap items-end gap-4 border-b-2 border-ink pb-2">
         <RecordFace record={record} faceAt={faceAt} size={110} />
         <div className="min-w-0 grow">
-          <h2 className="text-3xl">{record.name}</h2>
+          <h1 className="text-3xl">{record.name}</h1>
           <p className="text-soft">
             {sayBody(record, settings.units)}
             {record.count > 1 && `; ${record.count} of them`}

@@ -31,6 +31,8 @@ const STATION_WORDS: Readonly<Record<Station["id"], string>> = {
   adults: "a table only adults work at",
 };
 
+/** With less of the decorating than this done together it is said. */
+const MOST_OF_IT = 0.95;
 /** Shorter than this nobody stops for it, minutes. */
 const PAUSE_MIN = 3;
 
@@ -100,7 +102,7 @@ function Shopping({ shown, menu }: { shown: Candidate; menu: Menu }) {
 export function HandoutSheet({ piece, handout, shown }: { piece: Piece; handout: Handout; shown: Candidate }) {
   const menu = useMenu();
   const { units } = useAppContext().settings;
-  const { ask, before, session, after, usedMin, overMin, sketched, standIns, stations } = handout;
+  const { ask, before, session, after, usedMin, overMin, decoratingShare, sketched, standIns, stations } = handout;
   const places = shown.zones.length;
   const lead = beginBefore(handout);
   const cautions = shown.findings.filter(({ severity }) => severity === "safety" || severity === "stop");
@@ -116,6 +118,11 @@ export function HandoutSheet({ piece, handout, shown }: { piece: Piece; handout:
       </p>
       {overMin > 0 && (
         <p className="mt-2 font-semibold text-stop">That is {sayDuration(overMin)} longer than you have: fewer marks, fewer people, or two evenings.</p>
+      )}
+      {overMin === 0 && decoratingShare < MOST_OF_IT && (
+        <p className="mt-2 font-semibold text-stop">
+          There is time for about {Math.max(1, Math.round(decoratingShare * 10))} tenths of the decorating; the rest is done afterwards, unless you stay longer.
+        </p>
       )}
       {before.length > 0 && (
         <section className="mt-4">

@@ -59,7 +59,8 @@ describe("a class", () => {
   test("longer together, more of it is done together", () => {
     const done = [60, 180, 600].map((sessionMin) => handout(dotted, { sessionMin }).session.length);
     expect(done[0]! <= done[1]! && done[1]! <= done[2]!).toBe(true);
-    expect(handout(dotted, { sessionMin: 30, people: 1 }).overMin).toBeGreaterThanOrEqual(0);
+    const shares = [35, 60, 600].map((sessionMin) => handout(dotted, { sessionMin }).decoratingShare);
+    expect(shares[0]! <= shares[1]! && shares[1]! <= shares[2]! && shares[0]! > 0 && shares[2] === 1).toBe(true);
   });
 
   test("amounts and hands are for all; whoever leads begins as long before as waits and hands come to", () => {

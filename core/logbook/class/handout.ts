@@ -49,6 +49,8 @@ export interface Handout {
   readonly usedMin: number;
   /** Minutes it is too long; 0 where it fits. */
   readonly overMin: number;
+  /** Of the decorating so much is done together, 0–1. */
+  readonly decoratingShare: number;
   /** A sketch is drawn first though the plan has no guides. */
   readonly sketched: boolean;
   /** What stands in for a dotting tool, by the size of its mark, mm. */
@@ -165,6 +167,7 @@ export function classHandout(candidate: Candidate, ask: ClassAsk, catalogue: Cat
     leadMin: { usual: first?.waitMin ?? 0, careful: first?.waitCarefulMin ?? 0 },
     usedMin,
     overMin: Math.max(0, usedMin - sessionMin),
+    decoratingShare: decorated(steps) > 0 ? decorated(session) / decorated(steps) : 1,
     sketched,
     standIns: sizes.sort((a, b) => a - b).map((diameterMm) => ({ diameterMm, thing: standInFor(diameterMm) })),
     stations: stationsOf(session, people),
