@@ -7,7 +7,7 @@ import { ensureChromium, ensurePackages, ROOT } from "./ensure.mjs";
 
 ensurePackages();
 ensureChromium();
-for (const part of ["engine", "mixing", "marking", "schedule"]) {
+for (const part of ["engine", "mixing", "marking", "schedule", "logbook"]) {
   const { status } = spawnSync(process.execPath, ["--import", "tsx", join(ROOT, `scripts/bench-${part}.ts`)], { cwd: ROOT, stdio: "inherit" });
   if (status !== 0) process.exit(status ?? 1);
 }

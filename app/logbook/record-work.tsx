@@ -1,7 +1,7 @@
 import { format } from "date-fns";
 import { zoneNames } from "#core/catalogue/zone-words";
 import type { MadeRecord, WorkLine } from "#core/logbook/record/record";
-import { lineDetails } from "#core/logbook/record/say-record";
+import { lineDetails, sayRoom } from "#core/logbook/record/say-record";
 import { lowerFirst } from "#core/units/letter-case";
 import { sayMl } from "#core/units/volume";
 import { useAppContext } from "~/components/app-context";
@@ -85,7 +85,7 @@ export function ToldPart({ told }: Pick<MadeRecord, "told">) {
 export function BesideWork({ record }: { record: MadeRecord }) {
   const menu = useMenu();
   const { settings } = useAppContext();
-  const { paint, minutes, mishaps, checks, cast } = record;
+  const { work, paint, minutes, mishaps, checks, cast } = record;
   const unit = weightUnit(settings.units);
   return (
     <>
@@ -112,6 +112,12 @@ export function BesideWork({ record }: { record: MadeRecord }) {
               </li>
             ))}
           </ul>
+        </section>
+      )}
+      {sayRoom(record) !== null && work.length > 0 && (
+        <section>
+          <h3 className="text-lg">Where it dried</h3>
+          <p>{sayRoom(record)}.</p>
         </section>
       )}
       {cast && (

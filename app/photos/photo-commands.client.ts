@@ -20,12 +20,13 @@ async function shrinkAll(files: readonly File[]): Promise<{ readonly good: reado
   return { good, notTaken };
 }
 
-async function add(piece: string, token: string, by: By): Promise<PhotosOutcome> {
+/** Shrinks the files that were picked and keeps them where they belong. */
+export async function addPicked(token: string, keep: (photos: readonly Shrunk[]) => Promise<number>): Promise<PhotosOutcome> {
   const files = filesOf(token);
   if (!files) return { kind: "failed", why: "the photographs are to be picked once more", files: token };
   try {
     const { good, notTaken } = await shrinkAll(files);
-    const added = good.length === 0 ? 0 : await addPhotos(await database(), pieceId(piece), good, by);
+    const added = good.length === 0 ? 0 : await keep(good);
     letGo(token);
     return { kind: "added", added, same: good.length - added, notTaken };
   } catch (error) {
@@ -36,7 +37,8 @@ async function add(piece: string, token: string, by: By): Promise<PhotosOutcome>
 /** What each ask does. */
 export function photoCommands(piece: string) {
   return {
-    add: ({ files }: Extract<PhotoAsk, { readonly intent: "add" }>, by: By) => add(piece, files, by),
+    add: ({ files }: Extract<PhotoAsk, { readonly intent: "add" }>, by: By) =>
+      addPicked(files, async (photos) => addPhotos(await database(), pieceId(piece), photos, by)),
     say: async ({ id, caption, at }: Extract<PhotoAsk, { readonly intent: "say" }>, by: By) => {
       const words = { ...(caption === undefined ? {} : { caption: caption.trim() }), ...(at === undefined ? {} : { at }) };
       await savePhoto(await database(), photoId(id), words, by);

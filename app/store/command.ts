@@ -20,6 +20,9 @@ type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE | 
 /** Stores whose changes are kept as versions of a piece. */
 const VERSIONED: readonly StoreName[] = ["pieces", "plans"];
 
+/** Stores whose records name pictures. */
+export const PICTURED: readonly StoreName[] = ["photos", "records"];
+
 /** What is known of whoever asks. */
 export interface By {
   /** The ask's own id: what was done for it already is not done twice. */
@@ -168,7 +171,10 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
   // Only who writes needs the schemas: a page that reads does not load them.
   const { assertFits } = await checks();
   const versioned = stores.some((store) => VERSIONED.includes(store));
-  const beside = [...(versioned ? ([...VERSIONED, VERSIONS_STORE] as const) : []), ...(stores.includes("photos") ? ([PICTURES_STORE] as const) : [])];
+  const beside = [
+    ...(versioned ? ([...VERSIONED, VERSIONS_STORE] as const) : []),
+    ...(PICTURED.some((store) => stores.includes(store)) ? ([PICTURES_STORE] as const) : []),
+  ];
   const all = [...new Set<Writing["objectStoreNames"][number]>([...stores, ...beside, ACTS_STORE])];
   const transaction: Writing = db.transaction(all, "readwrite", { durability: "strict" });
   try {

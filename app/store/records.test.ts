@@ -20,9 +20,10 @@ import { addPhotos, allPictures } from "./photos";
 import { addPiece, removePiece } from "./pieces";
 import { saveSettings } from "./preferences";
 import { markDone } from "./progress";
-import { beginAgain, changeRecord, recordById, recordOfPiece, recordsIn, recordSoFar, removeRecord, tellOlder, writeDown } from "./records";
+import { addRecordPictures, changeRecord, recordById, recordOfPiece, recordsIn, recordSoFar, removeRecord, tellOlder, writeDown } from "./records";
 import { addJars } from "./shelf";
 import { clearPictures } from "./tidy";
+import { beginAgain } from "./again";
 import { beginTrial, lookAtTrial, removeTrial, trialsIn } from "./trials";
 
 const ID = logRecordId("logrecord001");
@@ -147,6 +148,29 @@ describe("afterwards", () => {
     await saveSettings(db, { ownTimes: false });
     expect(await ownWearIn(db)).toEqual([]);
   });
+});
+
+test("photographs come to a record afterwards, each once; they are in the file, and stay as long as they can be brought back", async () => {
+  const jpeg = (n: number) => new Uint8Array([0xff, 0xd8, 0xff, n]);
+  const shot = (n: number) => ({ at: "2026-11-22T12:00:00.000Z", picture: jpeg(n), small: jpeg(n + 1), width: 4, height: 3 });
+  await written();
+  expect(await addRecordPictures(db, ID, [shot(1), shot(3), shot(1)])).toBe(2);
+  expect(await addRecordPictures(db, ID, [shot(3)])).toBe(0);
+  expect((await recordById(db, ID))!.pictures.map(({ stage }) => stage)).toEqual(["after", "after"]);
+  const { content } = packNotebook(await everything(db), await allPictures(db), CATALOGUE);
+  const read = readNotebook(content as Uint8Array, CATALOGUE);
+  expect(read.ok && [read.value.pictures.size, read.value.bundle.records[0]!.pictures.length]).toEqual([4, 2]);
+  await expect(addRecordPictures(db, logRecordId("nobody0000"), [shot(5)])).rejects.toMatchObject({ name: "GoneRecord" });
+  await expect(
+    addRecordPictures(
+      db,
+      ID,
+      Array.from({ length: 60 }, (_one, n) => shot(10 + 2 * n)),
+    ),
+  ).rejects.toMatchObject({ name: "TooManyPhotos" });
+  await undo();
+  expect((await recordById(db, ID))!.pictures).toEqual([]);
+  expect(await clearPictures(db)).toBe(0);
 });
 
 describe("older pieces", () => {

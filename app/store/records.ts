@@ -1,8 +1,5 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { LogRecordId, PieceId } from "#core/catalogue/ids";
-import { planId } from "#core/catalogue/ids";
-import type { Change } from "#core/coating/model/change";
-import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import type { OlderPiece } from "#core/formats/older-csv";
 import type { InspectionRecord } from "#core/formats/stores/inspections";
 import type { PhotoRecord } from "#core/formats/stores/photos";
@@ -10,19 +7,23 @@ import type { PieceRecord } from "#core/formats/stores/pieces";
 import { RECORD_LIMITS } from "#core/formats/stores/records";
 import type { JarRecord } from "#core/formats/stores/shelf";
 import type { PourRecord } from "#core/formats/stores/pours";
-import type { LogRecord, MadeRecord } from "#core/logbook/record/record";
+import { idOfPicture } from "#core/formats/picture";
+import { MOST_PHOTOS } from "#core/formats/stores/photos";
+import type { LogRecord, MadeRecord, RecordPicture } from "#core/logbook/record/record";
 import { recordAfter } from "#core/logbook/record/record-changes";
 import type { RecordChange } from "#core/logbook/record/record-changes";
+import { dueLooks } from "#core/logbook/record/reminders";
+import type { Reminder } from "#core/logbook/record/reminders";
 import { recordOf } from "#core/logbook/record/record-of";
 import type { ProgressRecord } from "#core/logbook/progress";
-import type { Piece } from "#core/piece/piece";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import { TooMany } from "./marking";
+import { TooManyPhotos } from "./photos";
+import type { Shrunk } from "./photos";
 import { GonePiece } from "./plans";
-import type { Followed } from "./plans";
 
 /** The record was removed meanwhile, in another tab. */
 export class GoneRecord extends Error {
@@ -54,6 +55,11 @@ export async function recordsIn(db: Database): Promise<readonly LogRecord[]> {
 
 export async function recordById(db: Database, id: string): Promise<LogRecord | null> {
   return (await db.get("records", id)) ?? null;
+}
+
+/** Finished pieces that are to be looked at again by a day, "YYYY-MM-DD". */
+export async function recordsToLookAt(db: Database, today: string): Promise<readonly Reminder[]> {
+  return (await db.count("records")) === 0 ? [] : dueLooks(await db.getAll("records"), today);
 }
 
 /** The record that was written of a piece; null as long as there is none. */
@@ -215,6 +221,41 @@ export function changeRecord(db: Database, id: LogRecordId, change: RecordChange
   );
 }
 
+/**
+ * Adds photographs to a record, all of them or none; one it has already is not added again.
+ *
+ * @returns how many were added
+ * @throws GoneRecord, TooManyPhotos
+ */
+export function addRecordPictures(db: Database, id: LogRecordId, photos: readonly Shrunk[], by: By = {}): Promise<number> {
+  return runCommand(
+    db,
+    photos.length === 1 ? "the photograph" : "the photographs",
+    `records/${id}`,
+    ["records"],
+    async (recorder) => {
+      const current = await recorder.get("records", id);
+      if (!current) throw new GoneRecord();
+      const known = new Set<string>(current.pictures.map(({ picture }) => picture));
+      const fresh = photos
+        .map((one) => ({ ...one, id: idOfPicture(one.picture) }))
+        .filter(({ id: of }, index, all) => !known.has(of) && all.findIndex((other) => other.id === of) === index);
+      if (current.pictures.length + fresh.length > MOST_PHOTOS) throw new TooManyPhotos(Math.max(0, MOST_PHOTOS - current.pictures.length));
+      if (fresh.length === 0) return 0;
+      const pictures: RecordPicture[] = [];
+      for (const { at, id: picture, picture: bytes, small: smallBytes, width, height } of fresh) {
+        const small = idOfPicture(smallBytes);
+        await recorder.putPicture({ id: picture, bytes });
+        await recorder.putPicture({ id: small, bytes: smallBytes });
+        pictures.push({ picture, small, width, height, at, stage: "after" });
+      }
+      await recorder.put("records", { ...current, rev: current.rev + 1, pictures: [...current.pictures, ...pictures] });
+      return fresh.length;
+    },
+    by,
+  );
+}
+
 /** Takes a record out of the logbook; its piece stays, and can be written down again. */
 export function removeRecord(db: Database, id: LogRecordId, name: string, by: By = {}): Promise<void> {
   return runCommand(
@@ -224,31 +265,6 @@ export function removeRecord(db: Database, id: LogRecordId, name: string, by: By
     ["records"],
     async (recorder) => {
       if (await recorder.get("records", id)) await recorder.remove("records", id);
-    },
-    by,
-  );
-}
-
-/**
- * Begins a piece again by its record: the piece, and the plan it follows, in one go.
- *
- * @param followed the candidate it follows, and the changes that make it the same
- */
-export function beginAgain(db: Database, id: PieceId, piece: Piece, followed: Followed | null, edits: readonly Change[], by: By = {}): Promise<void> {
-  return runCommand(
-    db,
-    `beginning ${piece.name}`,
-    `pieces/${id}`,
-    ["pieces", "plans"],
-    async (recorder) => {
-      if (await recorder.get("pieces", id)) return;
-      const plan = planId(freshId());
-      if (followed) {
-        const { candidateId, school, basis, made, madeFor } = followed;
-        const asMade = { made, madeFor, ...(basis === null ? {} : { basis }) };
-        await recorder.put("plans", { id: plan, pieceId: id, rev: 1, school, candidateId, edits, pinned: [], engineVersion: ENGINE_VERSION, ...asMade });
-      }
-      await recorder.put("pieces", { id, rev: 1, piece, planId: followed ? plan : null });
     },
     by,
   );

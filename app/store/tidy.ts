@@ -1,3 +1,4 @@
+import { PICTURED } from "./command";
 import { isReadOnly } from "./database";
 import type { Database } from "./database";
 import { PICTURES_STORE } from "./pictures";
@@ -12,9 +13,6 @@ interface Pictured {
 function named(kept: (Pictured & { readonly pictures?: readonly Pictured[] }) | null): readonly string[] {
   return [kept, ...(kept?.pictures ?? [])].flatMap((one) => [one?.picture, one?.small].flatMap((id) => (id === undefined ? [] : [id])));
 }
-
-/** Stores whose records name pictures. */
-const PICTURED = ["photos", "records"];
 
 /**
  * Clears away pictures that no photograph shows any more, and that nothing that can be taken back would bring back.
@@ -32,7 +30,9 @@ export async function clearPictures(db: Database): Promise<number> {
   const acts = loose.length === 0 ? [] : await transaction.objectStore("acts").getAll();
   const mayReturn = new Set(
     acts.flatMap(({ entries }) =>
-      entries.flatMap(({ store, before, after }) => (PICTURED.includes(store) ? [before, after].flatMap((one) => named(one as Pictured)) : [])),
+      entries.flatMap(({ store, before, after }) =>
+        (PICTURED as readonly string[]).includes(store) ? [before, after].flatMap((one) => named(one as Pictured)) : [],
+      ),
     ),
   );
   const gone = loose.filter((id) => !mayReturn.has(id));

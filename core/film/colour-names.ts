@@ -72,6 +72,10 @@ export const COLOUR_NAMES: Readonly<Record<string, string>> = {
   bronze: "#7b5d36",
 };
 
+/** Names that were worked out already: the same colour is asked for again and again. */
+const known = new Map<string, string>();
+const MOST_KNOWN = 4000;
+
 /**
  * The plain name nearest to a colour.
  *
@@ -80,9 +84,14 @@ export const COLOUR_NAMES: Readonly<Record<string, string>> = {
  * @example nameOfColour("#1f2f4d") // "navy"
  */
 export function nameOfColour(hex: string): string {
+  const before = known.get(hex);
+  if (before !== undefined) return before;
   const [first] = Object.entries(COLOUR_NAMES)
     .map(([name, colour]) => ({ name, apart: colourDifference(colour, hex) }))
     .sort((a, b) => a.apart - b.apart);
+  // A notebook has few colours; one that is dragged through a picker has many.
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(hex, first!.name);
   return first!.name;
 }
 

@@ -2,7 +2,7 @@ import { nameOfColour } from "../film/colour-names";
 import { zoneName } from "../catalogue/zone-words";
 import { piecesOf } from "../logbook/record/pieces-left";
 import type { LogRecord, RecordPicture, WorkLine } from "../logbook/record/record";
-import { lineDetails, MOVE_WORDS, SAW_WORDS, sayBody } from "../logbook/record/say-record";
+import { lineDetails, MOVE_WORDS, SAW_WORDS, sayBody, sayRoom } from "../logbook/record/say-record";
 import { trialSays } from "../logbook/record/trial";
 import type { Trial } from "../logbook/record/trial";
 import type { LengthUnit } from "../units/length";
@@ -82,6 +82,7 @@ function article(record: LogRecord, unit: LengthUnit, pictures: Pictures): strin
     `<p>${esc(sayBody(record, unit))}${count > 1 ? `; ${count} of them, ${here} still here` : ""}${dates === "" ? "" : `; ${esc(dates)}`}.</p>`,
     record.pictures.map((picture) => figure(picture, picture === face, pictures)).join(""),
     work,
+    record.work.length > 0 && sayRoom(record) !== null ? `<p>It dried at ${esc(sayRoom(record)!)}.</p>` : "",
     listOf("What is remembered", words),
     listOf(
       "Paint",

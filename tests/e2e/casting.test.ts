@@ -156,6 +156,8 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   await page.locator("[data-weighing=zero]").waitFor();
   await typeBowl(page);
   await doing("sprinkle");
+  await page.locator('[data-stage="soak"]').waitFor();
+  await allSaved(page);
   await press(page, "Bowl 1 leave it to set");
   await page.locator('[data-waiting="set"]').waitFor();
   await press(page, /^Bowl 2/);

@@ -264,6 +264,19 @@ test("older pieces are told in a few words or brought in from any table; the log
   await page.getByText("3 pieces written down").waitFor();
   expect((await names(page)).sort()).toEqual(["Buoy", "Gull <on> slate", "Tern"]);
 
+  // A photograph comes to it afterwards, and goes out with it.
+  await page.getByRole("link", { name: /^Tern/ }).click();
+  await heading(page, "Tern");
+  const dot = Buffer.from("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==", "base64");
+  await page.getByLabel("Pick photographs").setInputFiles([
+    { name: "tern.png", mimeType: "image/png", buffer: dot },
+    { name: "notes.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no picture at all") },
+  ]);
+  await page.getByRole("alert").getByText("notes.jpg").waitFor();
+  await page.getByRole("region", { name: "Finished" }).getByRole("img").waitFor();
+  await axeClean(page);
+  await page.getByRole("navigation", { name: "Logbook" }).getByRole("link", { name: "Logbook" }).click();
+  await page.getByText("3 pieces written down").waitFor();
   const html = await saved(page, /^As one page/);
   const file = join(mkdtempSync(join(tmpdir(), "logbook-")), "logbook.html");
   writeFileSync(file, html);
@@ -273,12 +286,14 @@ test("older pieces are told in a few words or brought in from any table; the log
   await plain.getByRole("link", { name: "Tern" }).click();
   expect(await plain.getByRole("heading").allInnerTexts()).toEqual(expect.arrayContaining(["Logbook", "Gull <on> slate", "Tern", "Buoy"]));
   await plain.getByText("Sealer: gloss spray").waitFor();
+  expect(await plain.locator("img").evaluateAll((all) => all.map((one) => (one as unknown as { readonly naturalWidth: number }).naturalWidth))).toEqual([1]);
   expect(await saved(page, "As a table")).toContain("Tern,Pebble,1,,,,,matt");
 
   // Another tab sees what this one takes back.
   const other = await context.newPage();
   await other.goto(page.url());
   await other.getByText("3 pieces written down").waitFor();
+  await press(page, /^Take back the photograph$/);
   await press(page, /^Take back 2 older pieces$/);
   await page.getByText("1 piece written down").waitFor();
   await other.getByText("1 piece written down").waitFor();

@@ -185,6 +185,8 @@ describe("everywhere", () => {
     await page.getByRole("heading", { name: "Pieces" }).waitFor();
     await page.locator("#page").focus();
     await page.keyboard.press("6");
+    await page.getByRole("heading", { name: "Logbook", exact: true }).waitFor();
+    await page.getByRole("link", { name: "Settings" }).click();
     // A digit in a box is meant for the box.
     await page.getByLabel("How you sign").press("1");
     expect(await page.getByLabel("How you sign").inputValue()).toBe("1");

@@ -32,7 +32,8 @@ export async function clientLoader() {
   ]);
   const db = await database();
   const bench = await benchLoaded(db);
-  return { bench, laid: bench.pieces.then(async () => (await calendarLaid(db)).laid) };
+  const [{ recordsToLookAt }, today] = [await import("~/store/records"), dateOf(Date.now(), timeZoneHere())];
+  return { bench, again: await recordsToLookAt(db, today), laid: bench.pieces.then(async () => (await calendarLaid(db)).laid) };
 }
 clientLoader.hydrate = true as const;
 
@@ -45,7 +46,7 @@ export function ErrorBoundary() {
 }
 
 /** The end of an evening: what was done, what is drying and where, what tomorrow wants. */
-export default function Evening({ loaderData: { bench, laid } }: Route.ComponentProps) {
+export default function Evening({ loaderData: { bench, again, laid } }: Route.ComponentProps) {
   return (
     <>
       <title>Evening’s end – Nook Coat</title>
@@ -53,6 +54,19 @@ export default function Evening({ loaderData: { bench, laid } }: Route.Component
       <Awaited of={bench.pieces} waiting={<p role="status">Looking back at the evening…</p>}>
         {(pieces) => <Told pieces={pieces} loaded={bench} laid={laid} />}
       </Awaited>
+      {again.length > 0 && (
+        <section aria-labelledby="again" className="mt-6">
+          <h2 id="again" className="text-2xl">
+            Finished a while ago
+          </h2>
+          <p>
+            {again.map(({ record }) => record.name).join(", ")}:{" "}
+            <Link to="/logbook" className="underline">
+              how have they held?
+            </Link>
+          </p>
+        </section>
+      )}
     </>
   );
 }

@@ -1,9 +1,12 @@
 import { Link } from "react-router";
 import { Columns2, Printer, Repeat2 } from "lucide-react";
+import { logRecordId } from "#core/catalogue/ids";
+import { recordIdSchema } from "#core/formats/stores/definition";
 import type { LogRecord } from "#core/logbook/record/record";
 import { remindersOf } from "#core/logbook/record/reminders";
 import { sameDesign } from "#core/logbook/record/beside";
 import { sayBody } from "#core/logbook/record/say-record";
+import { perform } from "~/actions/perform";
 import { useAppContext } from "~/components/app-context";
 import { LogbookRooms } from "~/components/logbook-rooms";
 import { RoomError } from "~/components/room-error";
@@ -12,10 +15,12 @@ import { RecordFace } from "~/logbook/record-face";
 import { RecordPictures } from "~/logbook/record-pictures";
 import { sayLogDay } from "~/logbook/logbook-words";
 import { useLogbook } from "~/logbook/use-logbook";
+import type { PhotosOutcome } from "~/photos/photo-ask";
 import type { Route } from "./+types/route";
 import { Additions } from "./additions";
 import { Looks } from "./looks";
 import { MoneyPart } from "./money-part";
+import { MorePictures } from "./more-pictures";
 import { Moves } from "./moves";
 import { RemoveRecord } from "./remove-record";
 
@@ -23,6 +28,20 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   return (await import("~/logbook/logbook-loaded.client")).recordLoaded(params.id);
 }
 clientLoader.hydrate = true as const;
+
+/** Photographs that come to it afterwards. */
+export async function clientAction({ request, params }: Route.ClientActionArgs) {
+  const [{ addPicked }, { addRecordPictures }, { database }] = await Promise.all([
+    import("~/photos/photo-commands.client"),
+    import("~/store/records"),
+    import("~/store/open.client"),
+  ]);
+  return perform<{ readonly intent: "add"; readonly files: string }, PhotosOutcome>(
+    request,
+    { add: (joi) => ({ files: recordIdSchema(joi).required() }) },
+    { add: ({ files }, by) => addPicked(files, async (photos) => addRecordPictures(await database(), logRecordId(params.id), photos, by)) },
+  );
+}
 
 export function HydrateFallback() {
   return <p>Turning to the page…</p>;
@@ -97,7 +116,10 @@ function WholeRecord({ loaded }: { loaded: Loaded }) {
       </div>
       <div className="mt-4 grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem] print:grid-cols-1">
         <div className="grid min-w-0 content-start gap-6">
-          <RecordPictures pictures={record.pictures} faceAt={faceAt} />
+          <div className="grid gap-2">
+            <RecordPictures pictures={record.pictures} faceAt={faceAt} />
+            <MorePictures record={record.id} some={record.pictures.length > 0} />
+          </div>
           <section aria-labelledby="was-done">
             <h2 id="was-done" className="text-2xl">
               What was done

@@ -1,11 +1,21 @@
+import type { OwnWear } from "#core/catalogue/product-class";
+import { WEAR_PLACES } from "#core/logbook/record/held";
 import type { OwnTimes } from "#core/logbook/own-times";
 import { useAppContext } from "~/components/app-context";
 import { Tick } from "~/components/fields";
 import { timesTold } from "~/components/own-times-words";
-import { useMenu } from "~/components/use-menu";
+import { nameIn, useMenu } from "~/components/use-menu";
 
-/** What the user's own table has taught of drying and of their hands, and whether it is reckoned with. */
-export function OwnTimesTold({ learnt, on, set }: { learnt: OwnTimes; on: boolean; set: (on: boolean) => void }) {
+interface Props {
+  readonly learnt: OwnTimes;
+  /** What finished pieces have shown of films. */
+  readonly worn: readonly OwnWear[];
+  readonly on: boolean;
+  readonly set: (on: boolean) => void;
+}
+
+/** What the user's own table has taught of drying, of their hands and of wear, and whether it is reckoned with. */
+export function OwnTimesTold({ learnt, worn, on, set }: Props) {
   const menu = useMenu();
   const { rooms } = useAppContext();
   const told = timesTold(learnt, menu, rooms);
@@ -21,6 +31,19 @@ export function OwnTimesTold({ learnt, on, set }: { learnt: OwnTimes; on: boolea
           {told.map(({ what, said, sure }) => (
             <li key={what}>
               {what} <strong>{said}</strong> <span className="text-soft">({sure})</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {worn.length > 0 && (
+        <ul className="grid gap-1">
+          {worn.map(({ product, wear, failed, seen }) => (
+            <li key={`${product}${wear}`}>
+              {nameIn(menu.products, product)} suffered {WEAR_PLACES[wear]} on{" "}
+              <strong>
+                {failed} of {seen}
+              </strong>{" "}
+              pieces you looked at: <span className="text-soft">it is reckoned to wear less well there</span>
             </li>
           ))}
         </ul>

@@ -48,7 +48,8 @@ export async function clientLoader() {
   ]);
   const db = await database();
   const [pieces, photos, ternPoint, room, learnt] = await Promise.all([db.count("pieces"), db.count("photos"), hasTernPoint(db), roomLeft(), timesLearnt(db)]);
-  return { pieces, photos, ternPoint, room, learnt, backup: backupState() };
+  const { wearLearntIn } = await import("~/store/own-wear");
+  return { pieces, photos, ternPoint, room, learnt, worn: await wearLearntIn(db), backup: backupState() };
 }
 clientLoader.hydrate = true as const;
 
@@ -210,7 +211,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
             <Readings known={known} add={(name, room) => void send({ intent: "add-room", id: freshId(), name, room })} />
           </Box>
           <Box id="own-times" title="Your own times">
-            <OwnTimesTold learnt={loaderData.learnt} on={settings.ownTimes} set={(ownTimes) => set({ ownTimes })} />
+            <OwnTimesTold learnt={loaderData.learnt} worn={loaderData.worn} on={settings.ownTimes} set={(ownTimes) => set({ ownTimes })} />
           </Box>
           <Device />
         </div>

@@ -16,7 +16,10 @@ test("walked at random, a record fits its schema, and pieces are neither lost no
   const change: fc.Arbitrary<RecordChange> = fc.oneof(
     fc
       .record({ id, kind: fc.constantFrom(...MOVE_KINDS), count: fc.integer({ min: 1, max: 4 }) })
-      .map(({ id: of, kind, count }) => ({ kind: "move", move: { id: of, on: "2026-04-01", kind, count, ...(kind === "sold" ? { price: 5 } : {}) } })),
+      .map(({ id: of, kind, count }): RecordChange => ({
+        kind: "move",
+        move: { id: of, on: "2026-04-01", kind, count, ...(kind === "sold" ? { price: 5 } : {}) },
+      })),
     fc
       .record({ id, days: fc.integer({ min: 0, max: 500 }) })
       .map(({ id: of, days }): RecordChange => ({ kind: "look", look: { ...look(days, "fine"), id: of } })),

@@ -2,8 +2,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { FINISHED, look, record, after } from "../../../tests/reference/records";
 import { dayLater } from "../../schedule/free-hours";
-import { editionNumber, piecesOf, stallOf } from "./pieces-left";
-import { MOVE_KINDS } from "./record";
+import { stallOf } from "./pieces-left";
+import type { MOVE_KINDS } from "./record";
 import { recordAfter } from "./record-changes";
 import type { RecordChange } from "./record-changes";
 import { dueLooks, remindersOf } from "./reminders";

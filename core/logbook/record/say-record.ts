@@ -85,6 +85,19 @@ export function sayBody({ body, piece }: Pick<MadeRecord, "body" | "piece">, uni
   return piece ? `${body}, ${sizeWords(piece.form, unit)}` : body;
 }
 
+const AIR_WORDS = { still: "still air", drafty: "a draught", fan: "a fan on it" } as const;
+
+/** The room it dried in, as it was stated; null where nothing was said of it. */
+export function sayRoom({ piece }: Pick<MadeRecord, "piece">): string | null {
+  const { temperatureC, relativeHumidity, airflow } = piece?.room ?? {};
+  const said = [
+    ...(temperatureC === undefined ? [] : [`${Math.round(temperatureC)} °C`]),
+    ...(relativeHumidity === undefined ? [] : [`${Math.round(relativeHumidity * 100)} % damp`]),
+    ...(airflow === undefined ? [] : [AIR_WORDS[airflow]]),
+  ];
+  return said.length === 0 ? null : said.join(", ");
+}
+
 /** What sealed it, as it is called, each once; empty where nothing did. */
 export function sealersOf({ work, told }: Pick<MadeRecord, "work" | "told">): readonly string[] {
   const sealed = work.filter(({ role }) => role === "seal").map(({ title, jar }) => jar?.name ?? title.replace(/^Seal: /, ""));

@@ -65,15 +65,6 @@ function otherWords({ product, role, technique, rows = [] }: WorkLine): string {
   );
 }
 
-/** Names of colours that were worked out already: a notebook has few of them. */
-const names = new Map<string, string>();
-
-function nameOf(hex: string): string {
-  const known = names.get(hex) ?? nameOfColour(hex);
-  names.set(hex, known);
-  return known;
-}
-
 const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 
 /** A month as it is typed into a search: "March 2027". */
@@ -87,8 +78,9 @@ const WORK_FROM = 2;
 /** Works out what a record is found by. */
 export function indexed(record: LogRecord): IndexedRecord {
   const hexes = coloursOf(record);
-  const told = coloursNamedIn([record.told?.colours ?? "", record.told?.paints ?? ""].join(" ")).map(({ name }) => name);
-  const colours = [...new Set([...hexes.map(nameOf), ...told])];
+  const said = [record.told?.colours ?? "", record.told?.paints ?? ""].join(" ").trim();
+  const told = said === "" ? [] : coloursNamedIn(said).map(({ name }) => name);
+  const colours = [...new Set([...hexes.map(nameOfColour), ...told])];
   const families = [...new Set(colours.flatMap((name) => familyOfName(name) ?? []))];
   const when = record.finishedOn === undefined ? [] : [`finished in ${monthWords(record.finishedOn)}, ${record.finishedOn}`];
   const lines = [...recordText(record, "mm"), ...(colours.length > 0 ? [`in ${colours.join(", ")} (${families.join(", ")})`] : []), ...when];
