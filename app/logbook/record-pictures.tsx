@@ -16,7 +16,7 @@ export function RecordPictures({ pictures, faceAt }: { pictures: readonly Record
         if (own.length === 0) return [];
         return [
           <section key={stage} aria-label={STAGE_WORDS[stage]}>
-            <h3 className="text-lg">{STAGE_WORDS[stage]}</h3>
+            <h2 className="text-lg">{STAGE_WORDS[stage]}</h2>
             <ul className="flex flex-wrap gap-2">
               {own.map(({ picture, small, caption, at }) => (
                 <li key={picture}>
