@@ -208,3 +208,15 @@ test.each([
   ["+010000-01-01", false],
   ["2026-2-3", false],
 ])("the day %s is one: %s", (day, is) => expect(isDay(day)).toBe(is));
+
+test("a file from before the logbook is read: nothing is written down in it, what an hour costs was never said, what was noted of coats stays", () => {
+  const { perHour: _hour, toolsEach: _tools, margin: _margin, tellAt: _tell, ...before } = { ...USUAL_SETTINGS, rev: 3, signature: "Ada" };
+  const read = readBundle(JSON.stringify({ format: "nook-coat/bundle", version: 12, settings: [before] }), CATALOGUE);
+  expect(read).toMatchObject({
+    ok: true,
+    value: {
+      aside: [],
+      bundle: { version: 13, records: [], trials: [], settings: [{ signature: "Ada", perHour: null, toolsEach: null, margin: null, tellAt: "" }] },
+    },
+  });
+});

@@ -224,6 +224,25 @@ describe("at Tern Point", () => {
     await axeClean(page);
     await allSaved(page);
   });
+
+  test("a month after it was finished the evening asks how a piece has held; an answer ends the asking, and taken back it is asked again", async () => {
+    const { page } = await newNotebook();
+    await ternPoint(page);
+    await open(page, "/evening");
+    await page.getByText("Mint pots for the sills:").waitFor();
+    await axeClean(page);
+    await page.getByRole("link", { name: "how have they held?" }).click();
+    const asked = page.getByRole("region", { name: "How have they held?" });
+    await asked.getByRole("button", { name: "Say how Mint pots for the sills has held" }).click();
+    await page.getByRole("form", { name: "How Mint pots for the sills has held" }).getByRole("checkbox", { name: "fine", exact: true }).click();
+    await press(page, "Note it");
+    await asked.waitFor({ state: "detached" });
+    await allSaved(page);
+    const days = await saved(page, /^Days to look again/);
+    expect(days).toContain("SUMMARY:Look again: Mint pots for the sills");
+    await press(page, "Take back how a piece has held");
+    await asked.waitFor();
+  });
 });
 
 test("older pieces are told in a few words or brought in from any table; the logbook goes out as a page that opens with scripts off, and as a table", async () => {

@@ -115,6 +115,24 @@ test("a colour of a photograph becomes a colour of the piece, by keys, by tap, o
     .locator('[data-said="colours"]')
     .filter({ hasText: /yellow/i })
     .waitFor();
+  // The same colour becomes a jar on the shelf: what it is called follows from it, and closing the page of a new jar leaves no trace of it.
+  await shown(page).first().click();
+  await photo.click({ position: { x: 60, y: 60 } });
+  await picked.getByText("near burgundy").waitFor();
+  await picked.getByRole("link", { name: "A jar of this colour on the shelf" }).click();
+  await page
+    .getByRole("region", { name: "A new jar" })
+    .getByText(/burgundy/i)
+    .first()
+    .waitFor();
+  await page.getByRole("button", { name: "Put it on the shelf" }).click();
+  await page.getByRole("button", { name: "That is all" }).click();
+  await page.waitForFunction(() => window.location.search === "");
+  await page
+    .getByRole("table")
+    .getByText(/burgundy/i)
+    .first()
+    .waitFor();
 });
 
 test("a file carries photographs; brought into an empty notebook they are there again, on the card too; saved without, it is a text", async () => {

@@ -122,3 +122,20 @@ test("what stands in for a tool grows with the mark; very large marks are painte
   const { standIns } = handout(dotted);
   expect(standIns.length).toBeGreaterThan(0);
 });
+
+describe("the room", () => {
+  test("has a place to paint and one to dry for each, basins to share, and a table for adults only where they are needed", () => {
+    const places = (one: Piece, people: number) =>
+      Object.fromEntries(handout(one, { people, sessionMin: 600 }).stations.map(({ id, places: many }) => [id, many]));
+    expect(places(dotted, 12)).toMatchObject({ paint: 12, dry: 12, wash: 3 });
+    expect(places(dotted, 1)).toMatchObject({ paint: 1, wash: 1 });
+    const baked = handout(PIECES[3]!, { sessionMin: 600 });
+    expect(baked.stations.some(({ id }) => id === "adults")).toBe(baked.session.some(({ adult }) => adult !== null));
+  });
+
+  test("an adult works for all of them, one after another; the others each on their own", () => {
+    const { before, session, after } = handout(PIECES[3]!, { people: 10 });
+    for (const { act, eachMin, adult } of [...before, ...session, ...after])
+      expect(adult === null ? eachMin < act.step.handsOnMin : eachMin === act.step.handsOnMin).toBe(act.step.handsOnMin > 0 || adult !== null);
+  });
+});
