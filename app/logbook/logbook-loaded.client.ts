@@ -7,12 +7,12 @@ import type { Piece } from "#core/piece/piece";
 import { dateOf } from "#core/schedule/free-hours";
 import { perform } from "~/actions/perform";
 import { timeZoneHere } from "~/components/time-zone";
-import { addressOf } from "~/photos/kept-photos.client";
 import { keptPiece } from "~/piece/kept-piece";
 import { keyOf, workedOut } from "~/piece/worked-out.client";
 import type { Database } from "~/store/database";
 import { begunPieces, keptOverview } from "~/store/listing";
 import { database } from "~/store/open.client";
+import { pictureBytes } from "~/store/photos";
 import { changeRecord, recordById, recordsIn, removeRecord, tellOlder, writeDown } from "~/store/records";
 import { beginAgain } from "~/store/again";
 import { beginTrial, lookAtTrial, removeTrial, trialsIn } from "~/store/trials";
@@ -54,7 +54,7 @@ async function readyIn(db: Database, records: readonly LogRecord[], now: number)
   return found.flatMap((one) => (one.status === "fulfilled" && one.value ? [one.value] : []));
 }
 
-/** Addresses of pictures, by id; each is looked for once. */
+/** Addresses of pictures, by id; each is looked for once, and holds as long as the page: what is scrolled back to is there at once. */
 const faces = new Map<PictureId, Promise<string | null>>();
 
 /** Where the page finds the picture of a record; null where the notebook has lost it. */
@@ -62,15 +62,14 @@ export function faceAt(picture: PictureId): Promise<string | null> {
   const before = faces.get(picture);
   if (before) return before;
   const face = database()
-    .then((db) => addressOf(db, picture))
+    .then((db) => pictureBytes(db, picture))
+    .then((bytes) => bytes && URL.createObjectURL(new Blob([bytes], { type: "image/jpeg" })))
     .catch(() => null);
   faces.set(picture, face);
-  // The address is kept for as long as the page's own store of addresses has it.
-  void face.then(() => setTimeout(() => faces.delete(picture), KEPT_MS));
+  // One that is lost may be brought back.
+  void face.then((address) => address === null && faces.delete(picture));
   return face;
 }
-
-const KEPT_MS = 5 * 60_000;
 
 /** Everything the logbook's pages show. */
 export async function logbookLoaded() {

@@ -43,8 +43,7 @@ function coloursOf(picture: ImageBitmap): readonly MainColour[] {
 const addresses = new Map<PictureId, string>();
 const MOST_ADDRESSES = 400;
 
-/** Where the page finds a picture; null where the notebook has lost it. */
-export async function addressOf(db: Database, id: PictureId): Promise<string | null> {
+async function addressOf(db: Database, id: PictureId): Promise<string | null> {
   const known = addresses.get(id);
   if (known !== undefined) return known;
   const bytes = await pictureBytes(db, id);

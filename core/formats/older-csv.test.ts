@@ -74,6 +74,8 @@ describe("a table", () => {
     ["name,date\nGull,someday\n", 'line 2, column "date"', "is no day"],
     ["name,count\nGull,2\nTern,many\n", 'line 3, column "count"', "is no number of pieces"],
     ["name,note\n,hello\n", 'line 2, column "name"', "needs a name"],
+    // The line is that of the file, whatever runs over several lines or is empty before it.
+    ['name,count\n"Two\nlines",1\n\n\nTern,many\n', 'line 6, column "count"', "is no number of pieces"],
     [`name\n${"x".repeat(200)}\n`, 'line 2, column "name"', "longer"],
   ])("names the first fault of %j", (text, path, why) =>
     expect(pieces(text)).toMatchObject({ ok: false, problem: { path, message: expect.stringContaining(why) } }),
@@ -89,7 +91,11 @@ describe("a table", () => {
         fc.array(fc.array(cell, { minLength: 3, maxLength: 3 }), { minLength: 1, maxLength: 6 }),
         fc.shuffledSubarray([...OLDER_FIELDS], { minLength: 3, maxLength: 3 }),
         (rows, fields) => {
-          const read = readOlderPieces({ headers: ["a", "b", "c"], rows }, fields as readonly OlderField[], "day-first");
+          const read = readOlderPieces(
+            { headers: ["a", "b", "c"], rows: rows.map((cells, index) => ({ line: index + 2, cells })) },
+            fields as readonly OlderField[],
+            "day-first",
+          );
           if (!read.ok) return expect(read.problem.message.length).toBeGreaterThan(5);
           for (const piece of read.value) {
             const shape = checkShape(schema, piece);

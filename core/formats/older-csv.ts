@@ -1,4 +1,5 @@
-import Papa from "papaparse";
+import { csvRows } from "./csv-rows";
+import type { CsvRow } from "./csv-rows";
 import { isDay } from "./hours-schema";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
@@ -20,7 +21,7 @@ export type DayOrder = (typeof DAY_ORDERS)[number];
 /** A table as it was read, before anything is made of it. */
 export interface OlderTable {
   readonly headers: readonly string[];
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly CsvRow[];
 }
 
 /** A piece finished before there was a notebook, as a table tells it. */
@@ -67,13 +68,12 @@ export function guessColumns(headers: readonly string[]): OlderColumns {
 /** Reads a table of older notes: commas, semicolons or tabs between its cells; the first line names the columns. */
 export function readOlderTable(text: string): Parsed<OlderTable> {
   if (text.length > MOST_CHARS) return bad("bad-value", "", "this file is larger than any notebook of older pieces");
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: "greedy" });
-  const [fault] = errors.filter(({ type }) => type !== "Delimiter");
-  if (fault) return bad("bad-value", fault.row === undefined ? "" : `line ${fault.row + 1}`, fault.message);
-  const [headers, ...rows] = data;
-  if (!headers || rows.length === 0) return bad("missing", "line 1", "the first line names the columns, and a line for each piece follows");
-  if (rows.length > MOST_OLDER) return bad("bad-value", `line ${MOST_OLDER + 2}`, `more than ${MOST_OLDER} pieces`);
-  return good({ headers: headers.map((one) => one.trim()), rows });
+  const read = csvRows(text);
+  if (!read.ok) return read;
+  const [head, ...rows] = read.value;
+  if (!head || rows.length === 0) return bad("missing", "line 1", "the first line names the columns, and a line for each piece follows");
+  if (rows.length > MOST_OLDER) return bad("bad-value", `line ${rows[MOST_OLDER]!.line}`, `more than ${MOST_OLDER} pieces`);
+  return good({ headers: head.cells.map((one) => one.trim()), rows });
 }
 
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
@@ -136,9 +136,9 @@ function countOf(text: string): number | null {
 export function readOlderPieces({ headers, rows }: OlderTable, columns: OlderColumns, order: DayOrder): Parsed<readonly OlderPiece[]> {
   if (!columns.includes("name")) return bad("missing", "", "say which column has the name of the piece");
   const pieces: OlderPiece[] = [];
-  for (const [index, row] of rows.entries()) {
-    const line = `line ${index + 2}`;
-    const cell = (field: OlderField) => unquoted(row[columns.indexOf(field)] ?? "");
+  for (const { line: at, cells } of rows) {
+    const line = `line ${at}`;
+    const cell = (field: OlderField) => unquoted(cells[columns.indexOf(field)] ?? "");
     const wrong = (field: OlderField, why: string): Parsed<never> => bad("bad-value", `${line}, column "${headers[columns.indexOf(field)]}"`, why);
     const long = OLDER_FIELDS.find(
       (field) => cell(field).length > (field === "name" || field === "body" || field === "who" ? RECORD_LIMITS.name : RECORD_LIMITS.text),

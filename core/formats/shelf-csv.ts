@@ -1,8 +1,10 @@
 import Papa from "papaparse";
 import type { Catalogue } from "../catalogue/catalogue";
 import type { Jar } from "../catalogue/jar";
-import { bad, good, problem } from "./problem";
-import type { Parsed, Problem } from "./problem";
+import { csvRows } from "./csv-rows";
+import type { CsvRow } from "./csv-rows";
+import { bad, good } from "./problem";
+import type { Parsed } from "./problem";
 import { columnsFor } from "./shelf-columns";
 import type { Column, ReadJar, RowDraft } from "./shelf-columns";
 import { MOST_JARS } from "./stores/shelf";
@@ -37,33 +39,7 @@ const plain = (header: string) =>
 
 const MOST_CSV_CHARS = 5_000_000;
 
-interface Row {
-  readonly line: number;
-  readonly cells: readonly string[];
-}
-
-/** Rows with the line each begins on: a name in quotes may run over several. */
-function rowsOf(text: string): Parsed<readonly Row[]> {
-  const rows: Row[] = [];
-  let from = 0;
-  let line = 1;
-  let fault: Problem | null = null;
-  Papa.parse<string[]>(text, {
-    step: ({ data, errors, meta }) => {
-      const [first] = errors;
-      // A table of one column has no separator to be found, which is no fault.
-      if (first && first.type !== "Delimiter") fault ??= problem("bad-value", `line ${line}`, first.message);
-      const said = text.slice(from, meta.cursor);
-      const blank = /^[\r\n]*/.exec(said)![0];
-      if (data.some((cell) => cell.trim() !== "")) rows.push({ line: line + (blank.match(/\r\n|\r|\n/g)?.length ?? 0), cells: data });
-      line += said.match(/\r\n|\r|\n/g)?.length ?? 0;
-      from = meta.cursor;
-    },
-  });
-  return fault ? { ok: false, problem: fault } : good(rows);
-}
-
-function jarIn({ line, cells }: Row, headers: readonly Column[]): Parsed<ReadJar> {
+function jarIn({ line, cells }: CsvRow, headers: readonly Column[]): Parsed<ReadJar> {
   const draft: RowDraft = { label: {} };
   const wrong = (header: string, said: string): Parsed<never> => bad("bad-value", `line ${line}, column "${header}"`, said);
   for (const [index, cell] of cells.entries()) {
@@ -91,7 +67,7 @@ function jarIn({ line, cells }: Row, headers: readonly Column[]): Parsed<ReadJar
  */
 export function readShelfCsv(text: string, catalogue: Catalogue): Parsed<readonly ReadJar[]> {
   if (text.length > MOST_CSV_CHARS) return bad("bad-value", "", "this file is larger than any shelf");
-  const rows = rowsOf(text.replace(/^\uFEFF/, ""));
+  const rows = csvRows(text);
   if (!rows.ok) return rows;
   const [head, ...lines] = rows.value;
   if (!head || lines.length === 0) return bad("missing", "line 1", "the first line names the columns, and a line for each jar follows");

@@ -145,7 +145,7 @@ function FromTable({ table, tell, leave, busy }: { table: OlderTable; tell: Ask;
             <span className="block truncate text-soft">
               {table.rows
                 .slice(0, SHOWN)
-                .map((row) => row[index] ?? "")
+                .map(({ cells }) => cells[index] ?? "")
                 .filter((cell) => cell !== "")
                 .join(" · ")}
             </span>
@@ -187,6 +187,16 @@ function FromTable({ table, tell, leave, busy }: { table: OlderTable; tell: Ask;
   );
 }
 
+/** The text of a file: table programs write it in UTF-8, older ones as they did before it. */
+async function textOf(file: File): Promise<string> {
+  const bytes = await file.arrayBuffer();
+  try {
+    return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder("windows-1252").decode(bytes);
+  }
+}
+
 /** Pieces finished before there was a notebook: told in a few words, or out of a table. */
 export default function OlderPieces() {
   const ask = useAsk<LogbookAsk>(LOGBOOK);
@@ -200,7 +210,7 @@ export default function OlderPieces() {
     after(ask({ intent: "tell", pieces: withIds, at: new Date().toISOString() }), () => void navigate(to));
   };
   const take = (file: File) =>
-    void file.text().then((content) => {
+    void textOf(file).then((content) => {
       const read = readOlderTable(content);
       setWrong(read.ok ? null : `${read.problem.message}${read.problem.path === "" ? "" : ` (${read.problem.path})`}`);
       setTable(read.ok ? read.value : null);

@@ -5,7 +5,7 @@ import type { SearchChoices, SoughtRecord } from "#core/logbook/record/search";
 import { Choice } from "~/components/fields";
 import { sayMonth } from "~/logbook/logbook-words";
 
-const KEYS = ["text", "family", "body", "sealer", "month", "who"] as const;
+const KEYS = ["text", "family", "body", "sealer", "paint", "month", "who"] as const;
 
 /** What is looked for, as the page's address has it. */
 export function useSoughtRecords(): readonly [SoughtRecord, (part: Partial<SoughtRecord>) => void] {
@@ -40,6 +40,7 @@ export function SeekRecords({ sought, seek, choices }: Props) {
     { key: "family", label: "Colour", list: any(choices.families), most: choices.families.length },
     { key: "body", label: "Body", list: any(choices.bodies), most: choices.bodies.length },
     { key: "sealer", label: "Sealed with", list: any(choices.sealers), most: choices.sealers.length },
+    { key: "paint", label: "Painted with", list: any(choices.paints), most: choices.paints.length },
     { key: "month", label: "Finished in", list: any(choices.months, sayMonth), most: choices.months.length },
     { key: "who", label: "Who has it", list: any(choices.holders), most: choices.holders.length },
   ] as const;
@@ -65,7 +66,7 @@ export function SeekRecords({ sought, seek, choices }: Props) {
         />
       </label>
       <details open={narrowed}>
-        <summary className="min-h-11 w-fit cursor-pointer py-2 underline">By colour, body, sealer, month, or who has it</summary>
+        <summary className="min-h-11 w-fit cursor-pointer py-2 underline">By colour, body, sealer, paint, month, or who has it</summary>
         {fields}
       </details>
       {(narrowed || sought.text !== "") && (

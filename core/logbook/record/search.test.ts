@@ -20,6 +20,7 @@ const grey = record({
     }),
     sealed("matt Quiet varnish", "acrylic-varnish"),
   ],
+  paint: [{ name: "Moon pearl", ml: 0.3 }],
   moves: [{ id: "move00000001", on: "2026-03-12", kind: "given", count: 1, to: "Ida" }],
 });
 const pot = record({
@@ -87,6 +88,7 @@ describe("by what it is", () => {
     expect(named({ sealer: "spray" })).toEqual(["First stone"]);
     expect(named({ month: "2026-03" })).toEqual(["Grey pebble"]);
     expect(named({ month: "2025" })).toEqual(["Herb pot"]);
+    expect(named({ paint: "Moon pearl" })).toEqual(["Grey pebble"]);
     expect(named({ who: "Ida" })).toEqual(["Grey pebble"]);
     expect(named({ family: "blue", who: "Ida" })).toEqual([]);
     expect(named({ text: "varnish", body: "Terracotta" })).toEqual(["Herb pot"]);
@@ -96,6 +98,7 @@ describe("by what it is", () => {
     expect(choicesIn(all)).toMatchObject({
       bodies: ["Slate", "Smooth pebble", "Terracotta"],
       sealers: ["matt Quiet varnish", "satin outdoor varnish", "spray"],
+      paints: ["Moon pearl"],
       months: ["2026-03", "2025-07", "2019-05"],
       holders: ["Ida"],
     });

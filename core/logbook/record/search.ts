@@ -12,13 +12,15 @@ export interface SoughtRecord {
   /** Name of the body. */
   readonly body: string;
   readonly sealer: string;
+  /** A paint that went into it, by the user's name for it. */
+  readonly paint: string;
   /** "YYYY-MM" it was finished in, or "YYYY". */
   readonly month: string;
   /** Who has it. */
   readonly who: string;
 }
 
-export const ANY_RECORD: SoughtRecord = { text: "", family: "", body: "", sealer: "", month: "", who: "" };
+export const ANY_RECORD: SoughtRecord = { text: "", family: "", body: "", sealer: "", paint: "", month: "", who: "" };
 
 /** A record as it is searched: worked out once. */
 export interface IndexedRecord {
@@ -125,7 +127,7 @@ function answersIn({ lines, small }: IndexedRecord, words: readonly string[]): r
  *
  * @returns those that have all of it, in the order they were given
  */
-export function searchRecords(records: readonly IndexedRecord[], { text, family, body, sealer, month, who }: SoughtRecord): readonly FoundRecord[] {
+export function searchRecords(records: readonly IndexedRecord[], { text, family, body, sealer, paint, month, who }: SoughtRecord): readonly FoundRecord[] {
   const words = wordsOf(text);
   const found: FoundRecord[] = [];
   for (const one of records) {
@@ -133,6 +135,7 @@ export function searchRecords(records: readonly IndexedRecord[], { text, family,
     if (family !== "" && !one.families.includes(family)) continue;
     if (body !== "" && record.body !== body) continue;
     if (sealer !== "" && !one.sealers.includes(sealer)) continue;
+    if (paint !== "" && !record.paint.some(({ name }) => name === paint)) continue;
     if (month !== "" && !(record.finishedOn ?? "").startsWith(month)) continue;
     if (who !== "" && !one.holders.includes(who)) continue;
     if (!words.every((word) => small.some((line) => line.includes(word)))) continue;
@@ -146,6 +149,7 @@ export interface SearchChoices {
   readonly families: readonly ColourFamily[];
   readonly bodies: readonly string[];
   readonly sealers: readonly string[];
+  readonly paints: readonly string[];
   /** The latest first. */
   readonly months: readonly string[];
   readonly holders: readonly string[];
@@ -159,6 +163,7 @@ export function choicesIn(records: readonly IndexedRecord[]): SearchChoices {
     families: [...order],
     bodies: sorted(records.map(({ record }) => record.body)),
     sealers: sorted(records.flatMap(({ sealers }) => sealers)),
+    paints: sorted(records.flatMap(({ record }) => record.paint.map(({ name }) => name))),
     months: sorted(records.flatMap(({ record }) => record.finishedOn?.slice(0, 7) ?? [])).reverse(),
     holders: sorted(records.flatMap(({ holders }) => holders)),
   };
