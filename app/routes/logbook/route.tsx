@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { BookPlus, Columns2 } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
@@ -92,10 +92,14 @@ export default function LogbookRoom({ loaderData }: Route.ComponentProps) {
   const [sought, seek] = useSoughtRecords();
   const navigate = useNavigate();
   const [picked, setPicked] = useState<readonly string[] | null>(null);
-  const all = records.map(indexedOf);
+  // A long logbook is gone through once, not at every letter that is typed.
+  const all = useMemo(() => records.map(indexedOf), [records, indexedOf]);
+  const choices = useMemo(() => choicesIn(all), [all]);
   const found = searchRecords(all, sought);
-  const held = heldBy(records, CATALOGUE);
-  const said = [...heldAgainst(held).map(sayAgainst), ...held.map(sayHeld)];
+  const said = useMemo(() => {
+    const held = heldBy(records, CATALOGUE);
+    return [...heldAgainst(held).map(sayAgainst), ...held.map(sayHeld)];
+  }, [records]);
   const pick = (id: string) => {
     const next = picked?.includes(id) ? picked.filter((one) => one !== id) : [...(picked ?? []), id];
     if (next.length === 2) void navigate(`/logbook/beside?one=${next[0]}&other=${next[1]}`);
@@ -116,7 +120,7 @@ export default function LogbookRoom({ loaderData }: Route.ComponentProps) {
             <Empty />
           ) : (
             <>
-              {records.length > 1 && <SeekRecords sought={sought} seek={seek} choices={choicesIn(all)} />}
+              {records.length > 1 && <SeekRecords sought={sought} seek={seek} choices={choices} />}
               <div className="mt-3 flex flex-wrap items-center justify-between gap-3">
                 <p role="status" className={found.length === records.length ? "text-soft" : ""}>
                   {found.length === 0
