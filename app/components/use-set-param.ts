@@ -1,5 +1,8 @@
 import { useSearchParams } from "react-router";
 
+/** A number as the address has it; null takes it away. */
+export const said = (value: number | undefined) => (value === undefined ? null : String(value));
+
 /**
  * One word of the page's address.
  *

@@ -1,6 +1,6 @@
 import type { Role, Sheen, TechniqueId, ZoneId } from "#core/catalogue/vocabulary";
 import { productId } from "#core/catalogue/ids";
-import type { LogRecord, Move, RecordedRow, Saw, ToldWork } from "#core/logbook/record/record";
+import type { LogRecord, Move, RecordedRow, Saw } from "#core/logbook/record/record";
 import type { Row } from "#core/piece/pattern";
 import { AMBER, CREAM, NAVY, SEA, SIGNAL } from "./tern-point";
 import type { Stated } from "./tern-point";
@@ -78,61 +78,47 @@ const varnished = (day: number, name = "Quiet varnish", product = "acrylic-varni
   jar: name,
 });
 
+type JarOf = readonly [name: string, colour: string];
+
+/** A pebble with its three rings: ground, middle dot, a ring of pearl, an outer ring. @param thinned as it was done with care for the dots */
+function ringed([ground, groundColour]: JarOf, [outer, outerColour]: JarOf, day: number, thinned: boolean): readonly DemoLine[] {
+  const set = (jar: string, colour: string, row: RecordedRow, product = "craft-acrylic"): DemoLine => ({
+    day,
+    zones: ["top"],
+    title: `Dots: ${jar}`,
+    role: "decorate",
+    product,
+    colour,
+    jar,
+    technique: "dots",
+    rows: [row],
+    ...(thinned && product === "craft-acrylic" ? { thin: 15 } : {}),
+  });
+  return [
+    washed,
+    {
+      day: 1,
+      zones: ["back", "top"],
+      title: `Base colour: ${ground}`,
+      role: "base",
+      product: "craft-acrylic",
+      colour: groundColour,
+      jar: ground,
+      coats: 2,
+      ...(thinned ? { thin: 5 } : {}),
+    },
+    set("Chalk cream", CREAM, { ...dots(1, 7, 1, "ball 7"), name: "Middle dot of 7 mm" }),
+    set("Moon pearl", PEARL, dots(2, 4, 16, "ball 4"), "pearl-acrylic"),
+    set(outer, outerColour, dots(3, 3, 32, "ball 3")),
+  ];
+}
+
 export const FINISHED: readonly DemoFinished[] = [
   {
     key: "grey",
     daysAgo: 410,
     stated: pebble("Grey pebble", GREY, rings(CREAM, PEARL, NAVY), 1),
-    lines: [
-      washed,
-      {
-        day: 1,
-        zones: ["back", "top"],
-        title: "Base colour: Rain grey",
-        role: "base",
-        product: "craft-acrylic",
-        colour: GREY,
-        jar: "Rain grey",
-        coats: 2,
-        thin: 5,
-      },
-      {
-        day: 2,
-        zones: ["top"],
-        title: "Dots: Chalk cream",
-        role: "decorate",
-        product: "craft-acrylic",
-        colour: CREAM,
-        jar: "Chalk cream",
-        technique: "dots",
-        rows: [{ ...dots(1, 7, 1, "ball 7"), name: "Middle dot of 7 mm" }],
-        thin: 15,
-      },
-      {
-        day: 2,
-        zones: ["top"],
-        title: "Dots: Moon pearl",
-        role: "decorate",
-        product: "pearl-acrylic",
-        colour: PEARL,
-        jar: "Moon pearl",
-        technique: "dots",
-        rows: [dots(2, 4, 16, "ball 4")],
-      },
-      {
-        day: 2,
-        zones: ["top"],
-        title: "Dots: Harbour navy",
-        role: "decorate",
-        product: "craft-acrylic",
-        colour: NAVY,
-        jar: "Harbour navy",
-        technique: "dots",
-        rows: [dots(3, 3, 32, "ball 3")],
-        thin: 15,
-      },
-      varnished(4),
-    ],
+    lines: [...ringed(["Rain grey", GREY], ["Harbour navy", NAVY], 2, true), varnished(4)],
     paint: [
       ["Rain grey", 4.1, 0.05],
       ["Chalk cream", 0.2, 0.024],
@@ -156,53 +142,7 @@ export const FINISHED: readonly DemoFinished[] = [
     key: "green",
     daysAgo: 205,
     stated: pebble("Green pebble for the gate", SEA, rings(CREAM, PEARL, AMBER), 4),
-    lines: [
-      washed,
-      {
-        day: 1,
-        zones: ["back", "top"],
-        title: "Base colour: Sea-glass green",
-        role: "base",
-        product: "craft-acrylic",
-        colour: SEA,
-        jar: "Sea-glass green",
-        coats: 2,
-      },
-      {
-        day: 3,
-        zones: ["top"],
-        title: "Dots: Chalk cream",
-        role: "decorate",
-        product: "craft-acrylic",
-        colour: CREAM,
-        jar: "Chalk cream",
-        technique: "dots",
-        rows: [{ ...dots(1, 7, 1, "ball 7"), name: "Middle dot of 7 mm" }],
-      },
-      {
-        day: 3,
-        zones: ["top"],
-        title: "Dots: Moon pearl",
-        role: "decorate",
-        product: "pearl-acrylic",
-        colour: PEARL,
-        jar: "Moon pearl",
-        technique: "dots",
-        rows: [dots(2, 4, 16, "ball 4")],
-      },
-      {
-        day: 3,
-        zones: ["top"],
-        title: "Dots: Lamp amber",
-        role: "decorate",
-        product: "craft-acrylic",
-        colour: AMBER,
-        jar: "Lamp amber",
-        technique: "dots",
-        rows: [dots(3, 3, 32, "ball 3")],
-      },
-      varnished(6, "Shore varnish"),
-    ],
+    lines: [...ringed(["Sea-glass green", SEA], ["Lamp amber", AMBER], 3, false), varnished(6, "Shore varnish")],
     paint: [
       ["Sea-glass green", 15.2, 0.051],
       ["Chalk cream", 0.8, 0.024],
@@ -356,33 +296,5 @@ export const FINISHED: readonly DemoFinished[] = [
     ],
     moves: [[6, "given", 2, "the lighthouse keepers"]],
     money: { body: 2.4, price: 16 },
-  },
-];
-
-/** Remembered from before there was a notebook. */
-export interface DemoTold {
-  readonly key: string;
-  readonly name: string;
-  readonly body: string;
-  readonly daysAgo: number;
-  readonly told: ToldWork;
-  readonly to?: string;
-}
-
-export const TOLD: readonly DemoTold[] = [
-  {
-    key: "gull",
-    name: "Gull on slate",
-    body: "Slate",
-    daysAgo: 900,
-    told: { colours: "white, grey, a little ochre on the beak", sealer: "spray, gloss", note: "The chalk lines never came off under the spray." },
-    to: "Marn at the ferry",
-  },
-  {
-    key: "first",
-    name: "First striped stone",
-    body: "Smooth stone",
-    daysAgo: 1250,
-    told: { colours: "red and cream", note: "No primer; it is still on the step." },
   },
 ];

@@ -1,11 +1,39 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { logRecordId, productId, trialId } from "#core/catalogue/ids";
 import type { TrialRecord } from "#core/formats/stores/trials";
-import type { LogRecord, Look, Saw, WorkLine } from "#core/logbook/record/record";
+import type { LogRecord, Look, Saw, ToldWork, WorkLine } from "#core/logbook/record/record";
 import { dayLater } from "#core/schedule/free-hours";
 import { pieceOf } from "./tern-point";
-import { FINISHED, TOLD } from "./tern-point-finished";
-import type { DemoFinished, DemoLine, DemoTold } from "./tern-point-finished";
+import { FINISHED } from "./tern-point-finished";
+import type { DemoFinished, DemoLine } from "./tern-point-finished";
+
+/** Remembered from before there was a notebook. */
+interface DemoTold {
+  readonly key: string;
+  readonly name: string;
+  readonly body: string;
+  readonly daysAgo: number;
+  readonly told: ToldWork;
+  readonly to?: string;
+}
+
+const TOLD: readonly DemoTold[] = [
+  {
+    key: "gull",
+    name: "Gull on slate",
+    body: "Slate",
+    daysAgo: 900,
+    told: { colours: "white, grey, a little ochre on the beak", sealer: "spray, gloss", note: "The chalk lines never came off under the spray." },
+    to: "Marn at the ferry",
+  },
+  {
+    key: "first",
+    name: "First striped stone",
+    body: "Smooth stone",
+    daysAgo: 1250,
+    told: { colours: "red and cream", note: "No primer; it is still on the step." },
+  },
+];
 
 const at = (day: string, hour: number) => `${day}T${String(hour).padStart(2, "0")}:00:00.000Z`;
 

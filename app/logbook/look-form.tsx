@@ -5,6 +5,7 @@ import type { LogRecord, Look, Saw } from "#core/logbook/record/record";
 import { Chips, Choice } from "~/components/fields";
 import { freshId } from "~/store/fresh-id";
 import { SAW_CHOICES, sawAfter } from "./logbook-words";
+import { NoteOrNot } from "./note-or-not";
 
 interface Props {
   readonly record: Pick<LogRecord, "name" | "work">;
@@ -47,14 +48,7 @@ export function LookForm({ record, note, leave }: Props) {
           <input className="field" maxLength={500} value={words} placeholder="only where the sun comes in" onChange={(event) => setWords(event.target.value)} />
         </label>
       </div>
-      <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button button-act" disabled={saw.length === 0}>
-          Note it
-        </button>
-        <button type="button" className="button" onClick={leave}>
-          Not now
-        </button>
-      </p>
+      <NoteOrNot ready={saw.length > 0} leave={leave} />
     </form>
   );
 }

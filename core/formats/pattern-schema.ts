@@ -1,3 +1,4 @@
+import type Joi from "joi";
 import { PATTERN_LIMITS, ROW_KINDS, ROW_SEATS, RUNS, TOWARDS } from "../piece/pattern";
 import type { JoiRoot } from "./stores/definition";
 import { zoneSchema } from "./zone-schema";
@@ -84,7 +85,7 @@ export function patternKeys(joi: JoiRoot) {
 }
 
 /** Rows that a layer is made of, as they were worked out. */
-export function layerRowsSchema(joi: JoiRoot) {
+export function layerRowsSchema(joi: JoiRoot, more: Joi.SchemaMap = {}) {
   const { diameterMm } = PATTERN_LIMITS;
   return joi
     .array()
@@ -95,6 +96,7 @@ export function layerRowsSchema(joi: JoiRoot) {
         count: joi.number().integer().min(1).max(100_000).required(),
         diameterMm: joi.number().min(diameterMm.least).max(diameterMm.most).required(),
         tool: joi.string().max(110),
+        ...more,
       }),
     )
     .min(1)

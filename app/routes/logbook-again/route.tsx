@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { Repeat2 } from "lucide-react";
 import { MOST_OF_ONE } from "#core/piece/piece";
 import { differenceInWords } from "#core/coating/facts/jars";
@@ -13,6 +13,7 @@ import { ColourChip } from "~/components/colour-chip";
 import { LogbookRooms } from "~/components/logbook-rooms";
 import { NumberField } from "~/components/number-field";
 import { RoomError } from "~/components/room-error";
+import { said, useSetParam } from "~/components/use-set-param";
 import { LOGBOOK } from "~/logbook/logbook-asks";
 import type { LogbookAsk } from "~/logbook/logbook-asks";
 import type { AgainView } from "~/logbook/again.client";
@@ -78,7 +79,8 @@ function Replacing({ view: { replaced, without } }: { view: AgainView }) {
 
 /** The same piece again: so many, so large, from what is on the shelf now. */
 export default function Again({ loaderData }: Route.ComponentProps) {
-  const [, setParams] = useSearchParams();
+  const [, setCount] = useSetParam("count");
+  const [, setSize] = useSetParam("size");
   const { settings } = useAppContext();
   const navigate = useNavigate();
   const send = useAsk<LogbookAsk>(LOGBOOK);
@@ -99,16 +101,6 @@ export default function Again({ loaderData }: Route.ComponentProps) {
       </>
     );
   const { record, piece, view, times } = loaderData;
-  const set = (name: string, value: number | undefined) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value === undefined) next.delete(name);
-        else next.set(name, String(value));
-        return next;
-      },
-      { replace: true, preventScrollReset: true },
-    );
   return (
     <>
       <title>{`${record.name} again – Nook Coat`}</title>
@@ -116,8 +108,8 @@ export default function Again({ loaderData }: Route.ComponentProps) {
       <h1 className="mt-4 text-2xl">{record.name}, again</h1>
       <p className="text-soft">As it was worked then, on a body of the same kind: {sizeWords(piece.form, settings.units)}.</p>
       <div className="mt-3 grid max-w-xl gap-3 sm:grid-cols-2">
-        <NumberField label="How many" value={piece.count ?? 1} bounds={{ least: 1, most: MOST_OF_ONE }} whole save={(value) => set("count", value)} />
-        <NumberField label="As large as then" unit="%" value={Math.round(times * WHOLE)} bounds={TIMES} whole save={(value) => set("size", value)} />
+        <NumberField label="How many" value={piece.count ?? 1} bounds={{ least: 1, most: MOST_OF_ONE }} whole save={(value) => setCount(said(value))} />
+        <NumberField label="As large as then" unit="%" value={Math.round(times * WHOLE)} bounds={TIMES} whole save={(value) => setSize(said(value))} />
       </div>
       <Awaited
         of={view}

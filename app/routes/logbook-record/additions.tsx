@@ -1,11 +1,10 @@
 import { useState } from "react";
-import { Trash2 } from "lucide-react";
 import { format } from "date-fns";
 import { RECORD_LIMITS } from "#core/formats/stores/records";
 import type { LogRecord } from "#core/logbook/record/record";
 import type { RecordChange } from "#core/logbook/record/record-changes";
-import { ToolButton } from "~/components/tool-button";
 import { freshId } from "~/store/fresh-id";
+import { NotedLine } from "./noted-line";
 
 /** What is added afterwards: the record itself stays as it was written. */
 export function Additions({ record, change }: { record: LogRecord; change: (change: RecordChange) => void }) {
@@ -18,14 +17,14 @@ export function Additions({ record, change }: { record: LogRecord; change: (chan
       </h2>
       <ul className="mt-1 grid gap-1">
         {record.additions.map(({ id, at, text: line }) => (
-          <li key={id} className="flex items-start justify-between gap-2">
-            <span className="min-w-0 whitespace-pre-wrap [overflow-wrap:anywhere]">
-              <span className="text-soft">{format(new Date(at), "d MMM yyyy")}:</span> {line}
-            </span>
-            <span className="print:hidden">
-              <ToolButton icon={Trash2} label={`Take “${line.slice(0, 40)}” off`} onClick={() => change({ kind: "off", of: "additions", id })} />
-            </span>
-          </li>
+          <NotedLine
+            key={id}
+            when={format(new Date(at), "d MMM yyyy")}
+            off={`Take “${line.slice(0, 40)}” off`}
+            takeOff={() => change({ kind: "off", of: "additions", id })}
+          >
+            {line}
+          </NotedLine>
         ))}
       </ul>
       <form

@@ -1,13 +1,13 @@
 import { useState } from "react";
-import { Eye, Trash2 } from "lucide-react";
+import { Eye } from "lucide-react";
 import { format } from "date-fns";
 import { zoneName } from "#core/catalogue/zone-words";
 import type { LogRecord } from "#core/logbook/record/record";
 import type { RecordChange } from "#core/logbook/record/record-changes";
 import type { Reminder } from "#core/logbook/record/reminders";
-import { ToolButton } from "~/components/tool-button";
 import { LookForm } from "~/logbook/look-form";
 import { sayLogDay, sayLook } from "~/logbook/logbook-words";
+import { NotedLine } from "./noted-line";
 
 /** How it has held, look by look, and when it is looked at next. */
 export function Looks({ record, next, change }: { record: LogRecord; next: Reminder | null; change: (change: RecordChange) => void }) {
@@ -19,19 +19,15 @@ export function Looks({ record, next, change }: { record: LogRecord; next: Remin
       </h2>
       <ul className="grid gap-1">
         {record.looks.map((look) => (
-          <li key={look.id} className="flex items-start justify-between gap-2">
-            <span className="min-w-0 [overflow-wrap:anywhere]">
-              <span className="text-soft">{format(new Date(look.at), "d MMM yyyy")}:</span> <strong>{sayLook(look)}</strong>
-              {look.zone && <span className="text-soft"> ({zoneName(look.zone).toLowerCase()})</span>}
-            </span>
-            <span className="print:hidden">
-              <ToolButton
-                icon={Trash2}
-                label={`Take the look of ${format(new Date(look.at), "d MMM")} off`}
-                onClick={() => change({ kind: "off", of: "looks", id: look.id })}
-              />
-            </span>
-          </li>
+          <NotedLine
+            key={look.id}
+            when={format(new Date(look.at), "d MMM yyyy")}
+            off={`Take the look of ${format(new Date(look.at), "d MMM")} off`}
+            takeOff={() => change({ kind: "off", of: "looks", id: look.id })}
+          >
+            <strong>{sayLook(look)}</strong>
+            {look.zone && <span className="text-soft"> ({zoneName(look.zone).toLowerCase()})</span>}
+          </NotedLine>
         ))}
       </ul>
       {record.looks.length === 0 && <p className="text-soft">Not looked at yet{next ? `: a look on ${sayLogDay(next.on)} tells most` : ""}.</p>}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Send, Trash2 } from "lucide-react";
+import { Send } from "lucide-react";
 import { RECORD_LIMITS } from "#core/formats/stores/records";
 import type { LogRecord, Move } from "#core/logbook/record/record";
 import { editionNumber, piecesOf } from "#core/logbook/record/pieces-left";
@@ -7,9 +7,10 @@ import type { RecordChange } from "#core/logbook/record/record-changes";
 import { DayField } from "~/components/day-field";
 import { Radios } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
-import { ToolButton } from "~/components/tool-button";
 import { freshId } from "~/store/fresh-id";
 import { MOVE_CHOICES, sayLogDay, sayMove } from "~/logbook/logbook-words";
+import { NotedLine } from "./noted-line";
+import { NoteOrNot } from "~/logbook/note-or-not";
 
 interface Props {
   readonly record: LogRecord;
@@ -67,14 +68,7 @@ function MoveForm({ record, today, note, leave }: Omit<Props, "change"> & { note
         {kind === "sold" && <NumberField label="For, each" value={price} bounds={{ least: 0, most: RECORD_LIMITS.money }} save={setPrice} />}
         <DayField label="On" value={on} today={today} save={setOn} />
       </div>
-      <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button button-act">
-          Note it
-        </button>
-        <button type="button" className="button" onClick={leave}>
-          Not now
-        </button>
-      </p>
+      <NoteOrNot leave={leave} />
     </form>
   );
 }
@@ -90,14 +84,14 @@ export function Moves({ record, today, change }: Props) {
       </h2>
       <ul className="grid gap-1">
         {record.moves.map((move) => (
-          <li key={move.id} className="flex items-start justify-between gap-2">
-            <span className="min-w-0 [overflow-wrap:anywhere]">
-              <span className="text-soft">{sayLogDay(move.on)}:</span> {sayMove(move, record.count)}
-            </span>
-            <span className="print:hidden">
-              <ToolButton icon={Trash2} label={`Take “${sayMove(move, record.count)}” off`} onClick={() => change({ kind: "off", of: "moves", id: move.id })} />
-            </span>
-          </li>
+          <NotedLine
+            key={move.id}
+            when={sayLogDay(move.on)}
+            off={`Take “${sayMove(move, record.count)}” off`}
+            takeOff={() => change({ kind: "off", of: "moves", id: move.id })}
+          >
+            {sayMove(move, record.count)}
+          </NotedLine>
         ))}
       </ul>
       <p>

@@ -9,6 +9,7 @@ import { nameIn, useMenu } from "~/components/use-menu";
 import type { LogbookAsk } from "~/logbook/logbook-asks";
 import { SAW_CHOICES, sawAfter, sayLogDay, saySaw } from "~/logbook/logbook-words";
 import { freshId } from "~/store/fresh-id";
+import { NoteOrNot } from "~/logbook/note-or-not";
 
 /** One trial: its fields side by side, day by day, and what it says by now. */
 export function TrialCard({ trial, ask }: { trial: TrialRecord; ask: (ask: LogbookAsk) => string }) {
@@ -112,14 +113,7 @@ function LookAtTrial({ trial, note, leave }: { trial: TrialRecord; note: (looks:
           />
         </div>
       ))}
-      <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button button-act" disabled={told.length === 0}>
-          Note it
-        </button>
-        <button type="button" className="button" onClick={leave}>
-          Not now
-        </button>
-      </p>
+      <NoteOrNot ready={told.length > 0} leave={leave} />
     </form>
   );
 }

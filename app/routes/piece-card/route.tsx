@@ -4,7 +4,8 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { pieceId } from "#core/catalogue/ids";
 import { notFor } from "#core/logbook/giving/not-for";
 import { editionNumber } from "#core/logbook/record/pieces-left";
-import type { LogRecord, WorkLine } from "#core/logbook/record/record";
+import { materialsOn } from "#core/logbook/record/film-lines";
+import type { LogRecord } from "#core/logbook/record/record";
 import { lowerFirst } from "#core/units/letter-case";
 import { Silhouette } from "~/components/shape/silhouette";
 import { PaperPage } from "~/components/paper-page";
@@ -33,14 +34,6 @@ clientLoader.hydrate = true as const;
 
 export function ErrorBoundary() {
   return <RoomError />;
-}
-
-const ON_IT = new Set(["size", "prime", "base", "isolate", "decorate", "top-dot", "lock", "seal"]);
-
-/** What it is painted with, by kind: whoever receives it may need to know. */
-function materialsOf(work: readonly WorkLine[]): readonly string[] {
-  const kinds = work.filter(({ role }) => ON_IT.has(role)).flatMap(({ product }) => CATALOGUE.products.get(product)?.name ?? []);
-  return [...new Set(kinds)];
 }
 
 /** A label to tie on: small, and cut out. */
@@ -72,7 +65,7 @@ export default function CareCard({ loaderData }: Route.ComponentProps) {
     piece.uses.flatMap((use) => CATALOGUE.uses.get(use) ?? []),
     work.some(({ role }) => role === "fire"),
   );
-  const materials = materialsOf(work);
+  const materials = materialsOn(work, CATALOGUE);
   return (
     <PaperPage title={`Care card: ${piece.name}`}>
       <article className="note mx-auto max-w-[30rem] p-6">

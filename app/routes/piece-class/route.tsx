@@ -1,4 +1,3 @@
-import { useSearchParams } from "react-router";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { classHandout, CLASS_LIMITS, HELP_LEVELS } from "#core/logbook/class/handout";
 import type { HelpLevel } from "#core/logbook/class/handout";
@@ -7,6 +6,7 @@ import { Radios } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import { PaperPage } from "~/components/paper-page";
 import { RoomError } from "~/components/room-error";
+import { said, useSetParam } from "~/components/use-set-param";
 import { keptPiece, planOf } from "~/piece/kept-piece";
 import type { Route } from "./+types/route";
 import { HandoutSheet } from "./handout-sheet";
@@ -39,36 +39,16 @@ const LEVEL_WORDS: Readonly<Record<HelpLevel, string>> = { sketch: "drawn on fir
 
 /** A piece as a class of several people makes it: a sheet to hand out, and what whoever leads does before. */
 export default function ClassRoom({ loaderData: { kept, ask, planned } }: Route.ComponentProps) {
-  const [, setParams] = useSearchParams();
+  const [, setPeople] = useSetParam("people");
+  const [, setSession] = useSetParam("sessionMin");
+  const [, setLevel] = useSetParam("level");
   const { piece } = kept.record;
-  const set = (name: string, value: string | number | undefined) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value === undefined) next.delete(name);
-        else next.set(name, String(value));
-        return next;
-      },
-      { replace: true, preventScrollReset: true },
-    );
   return (
     <PaperPage title={`Class: ${piece.name}`}>
       <div className="mb-4 grid items-end gap-3 sm:grid-cols-[8rem_10rem_auto] print:hidden">
-        <NumberField label="People" value={ask.people} bounds={CLASS_LIMITS.people} whole save={(value) => set("people", value)} />
-        <NumberField
-          label="Time together"
-          unit="min"
-          value={ask.sessionMin}
-          bounds={CLASS_LIMITS.sessionMin}
-          whole
-          save={(value) => set("sessionMin", value)}
-        />
-        <Radios
-          legend="The design is"
-          value={ask.level}
-          choices={HELP_LEVELS.map((id) => ({ id, name: LEVEL_WORDS[id] }))}
-          onChange={(id) => set("level", id)}
-        />
+        <NumberField label="People" value={ask.people} bounds={CLASS_LIMITS.people} whole save={(value) => setPeople(said(value))} />
+        <NumberField label="Time together" unit="min" value={ask.sessionMin} bounds={CLASS_LIMITS.sessionMin} whole save={(value) => setSession(said(value))} />
+        <Radios legend="The design is" value={ask.level} choices={HELP_LEVELS.map((id) => ({ id, name: LEVEL_WORDS[id] }))} onChange={setLevel} />
       </div>
       <Awaited of={planned} waiting={<p role="status">Working the class out…</p>}>
         {(view, busy) => (

@@ -8,7 +8,7 @@ import { MOST_OF_ONE } from "../../piece/piece";
 import { PATTERN_LIMITS, TOWARDS } from "../../piece/pattern";
 import { MOST_MIN, MOST_JAR_ML } from "../change-schema";
 import { daySchema, instantSchema } from "../hours-schema";
-import { rowIdSchema } from "../pattern-schema";
+import { layerRowsSchema } from "../pattern-schema";
 import { problem } from "../problem";
 import { stepKeys } from "../step-keys";
 import { zoneSchema } from "../zone-schema";
@@ -34,24 +34,13 @@ export const RECORD_LIMITS = {
 const list = (joi: JoiRoot, item: Joi.Schema, most: number) => joi.array().items(item).max(most).required();
 const text = (joi: JoiRoot, most: number = RECORD_LIMITS.text) => joi.string().trim().min(1).max(most);
 
+/** A row as it was set: which of its place it is, and which way its top dots look. */
 function rowsSchema(joi: JoiRoot): Joi.Schema {
-  const { diameterMm, rows } = PATTERN_LIMITS;
-  return joi
-    .array()
-    .items(
-      joi.object({
-        id: rowIdSchema(joi).required(),
-        name: joi.string().max(80).required(),
-        count: joi.number().integer().min(1).max(100_000).required(),
-        diameterMm: joi.number().min(diameterMm.least).max(diameterMm.most).required(),
-        tool: joi.string().max(110),
-        number: joi.number().integer().min(1).max(rows),
-        towards: joi.string().valid(...TOWARDS),
-        everySecond: joi.boolean().valid(true),
-      }),
-    )
-    .min(1)
-    .max(rows);
+  return layerRowsSchema(joi, {
+    number: joi.number().integer().min(1).max(PATTERN_LIMITS.rows),
+    towards: joi.string().valid(...TOWARDS),
+    everySecond: joi.boolean().valid(true),
+  });
 }
 
 function lineSchema(joi: JoiRoot): Joi.Schema {

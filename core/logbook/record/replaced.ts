@@ -1,6 +1,7 @@
 import { colourDifference } from "../../film/colour";
 import type { ZoneSteps } from "../../coating/model/step";
-import type { MadeRecord, WorkLine } from "./record";
+import { laysFilm } from "./film-lines";
+import type { MadeRecord } from "./record";
 
 /** What was laid then, and what a new plan takes in its place. */
 export interface Replaced {
@@ -23,8 +24,6 @@ interface ShelfJar {
 /** Less than this is an empty jar, mL. */
 const EMPTY_ML = 0.5;
 
-const isPaint = ({ role }: WorkLine) => ["size", "prime", "base", "isolate", "lock", "seal", "decorate", "top-dot", "fill"].includes(role);
-
 /**
  * Paints of a record that are no longer on the shelf, and what the new plan takes for them. What is there still is not named.
  *
@@ -37,7 +36,7 @@ export function replacedPaints(record: Pick<MadeRecord, "work">, steps: readonly
   const names = new Set([...here.values()].map(({ name }) => name.toLowerCase()));
   const found = new Map<string, Replaced>();
   for (const line of record.work) {
-    if (!isPaint(line) || (line.jar && (here.has(line.jar.id) || names.has(line.jar.name.toLowerCase())))) continue;
+    if (!laysFilm(line) || (line.jar && (here.has(line.jar.id) || names.has(line.jar.name.toLowerCase())))) continue;
     const was = line.jar?.name ?? line.title;
     if (found.has(was)) continue;
     const same = steps

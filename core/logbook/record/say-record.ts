@@ -6,6 +6,7 @@ import { sizeWords } from "../../piece/size-words";
 import { lowerFirst } from "../../units/letter-case";
 import { saySize } from "../../units/length";
 import type { LengthUnit } from "../../units/length";
+import { laysFilm } from "./film-lines";
 import type { LogRecord, MadeRecord, Move, RecordedRow, Saw, WorkLine } from "./record";
 
 /** Seen on a finish later on, as it is said. */
@@ -60,15 +61,13 @@ export function sayThinned({ thinning }: Pick<WorkLine, "thinning">): string | n
   return name === NO_THINNER || thinning.percent === 0 ? "as it came" : `thinned with ${name}, about ${Math.round(thinning.percent)} parts to 100`;
 }
 
-const isCoat = ({ role }: WorkLine) => ["size", "prime", "base", "isolate", "lock", "seal", "decorate", "top-dot", "fill"].includes(role);
-
 /** What a line of work says beyond its title: coats, places, rows, thinning, mixture. */
 export function lineDetails(line: WorkLine, unit: LengthUnit): readonly string[] {
   const { rows, marks, coats, mix, coverage } = line;
   const thinned = sayThinned(line);
   const share = coverage !== undefined && coverage < 1 ? [`over about ${Math.round(coverage * 100)} in 100 of its place`] : [];
   return [
-    ...(isCoat(line) && !rows && !marks ? [coatsOf(coats, line.method === "spray" ? "pass" : "coat").replace("passs", "passes")] : []),
+    ...(laysFilm(line) && !rows && !marks ? [coatsOf(coats, line.method === "spray" ? "pass" : "coat").replace("passs", "passes")] : []),
     ...(rows ? rows.map(sayRow) : marks ? [`${marks.count} of ${saySize(marks.diameterMm, unit)}`] : share),
     ...(mix === undefined ? [] : [`mixed from ${mix}`]),
     ...(thinned === null ? [] : [thinned]),
