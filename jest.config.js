@@ -9,11 +9,31 @@ const shared = {
   testEnvironment: "node",
 };
 
+/** The clock of the unit tests stands, as that of the pages does: what they and all that they call are told of the time is this, and goes on only by hand. */
+const standingClock = {
+  enableGlobally: true,
+  now: Date.parse(process.env.NOOK_COAT_AT ?? "2027-01-11T12:00:00Z"),
+  doNotFake: [
+    "Intl",
+    "hrtime",
+    "nextTick",
+    "performance",
+    "queueMicrotask",
+    "setImmediate",
+    "clearImmediate",
+    "setInterval",
+    "clearInterval",
+    "setTimeout",
+    "clearTimeout",
+  ],
+};
+
 const config = {
-  testTimeout: 150_000,
+  // A test may hold several waits, each with the patience of tests/instant.ts.
+  testTimeout: 300_000,
   testSequencer: "<rootDir>/tests/slowest-first.mjs",
   projects: [
-    { ...shared, displayName: "unit", testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"] },
+    { ...shared, displayName: "unit", fakeTimers: standingClock, testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"] },
     {
       ...shared,
       displayName: "browser",

@@ -11,7 +11,7 @@ const MANY = 2000;
 const RUNS = 200;
 
 const random = numbersFrom(17);
-const made = ternPointRecords("2026-11-28");
+const made = ternPointRecords("2026-11-28", "UTC");
 const records = Array.from({ length: MANY }, (_unused, index): LogRecord => {
   const one = made[Math.floor(random() * made.length)]!;
   return { ...one, id: logRecordId(`bench${String(index).padStart(6, "0")}`), name: `${one.name} ${index}` };

@@ -1,31 +1,11 @@
-/** Writes the plans of the begun Tern Point pieces beside the built app, so that a first visit need not wait for nine plans. Part of the build. */
+/** Works the plans of the Tern Point pieces out once, at the build, and writes them beside the assets: the first visit shows them without working them out. */
 import { writeFileSync } from "node:fs";
 import { isDeepStrictEqual } from "node:util";
-import { TERN_POINT } from "../app/demo/tern-point";
-import { ternPointShelf } from "../app/demo/tern-point-shelf";
-import type { DemoPlans } from "../app/demo/tern-point";
-import { CATALOGUE } from "../core/catalogue/catalogue";
-import { withOwnProducts } from "../core/catalogue/own-product";
-import { ENGINE_VERSION } from "../core/coating/planner/engine-version";
-import { PlanCache } from "../core/coating/planner/plan-cache";
-import { planOnBody } from "../core/logbook/plan-on-body";
-import { ownProductsOf, shelfKey } from "../core/shelf/own-products";
-import { workFor } from "../core/schedule/dates-of";
+import { ternPointPlans } from "../app/demo/tern-point-plans";
 
 const [to] = process.argv.slice(2);
 if (to === undefined) throw new Error("say which file to write");
-const TODAY = new Date().toISOString().slice(0, 10);
-const shelf = ownProductsOf(ternPointShelf(TODAY, new Date(0).toISOString()), new Map(), CATALOGUE, TODAY);
-const catalogue = withOwnProducts(CATALOGUE, shelf);
-const cache = new PlanCache(catalogue);
-const begun = TERN_POINT.filter((one) => one.begunDaysAgo !== null);
-const plans = Object.fromEntries(
-  begun.map(({ id, piece }) => {
-    const { shown, made, madeFor } = planOnBody(piece, { candidateId: null, school: "", edits: [] }, [], catalogue, cache.first);
-    return [id, { shown, made, madeFor, work: shown ? workFor(piece, shown, catalogue) : null }];
-  }),
-);
-const written: DemoPlans = { engineVersion: ENGINE_VERSION, shelf: shelfKey(shelf), plans };
+const written = ternPointPlans();
 const text = JSON.stringify(written);
 if (!isDeepStrictEqual(JSON.parse(text), written)) throw new Error("a plan does not come back from its file as it went");
 writeFileSync(to, text);

@@ -52,17 +52,34 @@ export function chromiumPath() {
   return [process.env.CHROMIUM_PATH, ...CHROMIUM_PATHS].find((path) => path && existsSync(path)) ?? null;
 }
 
+/** Installs a Debian package. @returns {boolean} whether it went well */
+function installed(name) {
+  const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, "apt-get", ...args];
+    return run(command, rest, { env: { ...cleanEnv(), DEBIAN_FRONTEND: "noninteractive" } });
+  };
+  apt("update");
+  return apt("install", "-y", name) === 0;
+}
+
 export function ensureChromium() {
   if (chromiumPath()) return;
   console.error("Setting up Chromium for the browser tests…");
-  const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
-  const apt = (...args) =>
-    run(sudo[0] ?? "apt-get", [...(sudo.length > 0 ? ["apt-get"] : []), ...args], { env: { ...cleanEnv(), DEBIAN_FRONTEND: "noninteractive" } });
-  apt("update");
-  if (apt("install", "-y", "chromium") !== 0 || !chromiumPath()) {
-    console.error("Chromium could not be installed; install Debian's package `chromium`, or set CHROMIUM_PATH.");
-    process.exit(1);
-  }
+  if (installed("chromium") && chromiumPath()) return;
+  console.error("Chromium could not be installed; install Debian's package `chromium`, or set CHROMIUM_PATH.");
+  process.exit(1);
+}
+
+const FAKETIME = "/usr/bin/faketime";
+
+/** What tells a process another time than it is: Debian's faketime. */
+export function ensureFaketime() {
+  if (existsSync(FAKETIME)) return FAKETIME;
+  console.error("Setting up faketime, which sets the clock of a process…");
+  if (installed("faketime") && existsSync(FAKETIME)) return FAKETIME;
+  console.error("faketime could not be installed; install Debian's package `faketime`.");
+  process.exit(1);
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) ensurePackages();

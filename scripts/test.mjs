@@ -4,15 +4,14 @@
  * Ends with one line over unit and browser tests: `N passed, N failed`; a suite that could not run counts as failed.
  */
 import { spawn } from "node:child_process";
-import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join, relative } from "node:path";
-import { cleanEnv, ensureChromium, ensurePackages, ROOT, run } from "./ensure.mjs";
+import { cleanEnv, ensureChromium, ensurePackages, ROOT } from "./ensure.mjs";
+import { COULD_NOT_RUN, failedIn, suites, unsteadyOf } from "./suites.mjs";
 
 ensurePackages();
 ensureChromium();
 
 const bin = (path) => join(ROOT, "node_modules", path);
-const node = (...args) => run(process.execPath, args);
 
 /** Runs one check without waiting for it; settles with its exit code. */
 const begun = (args) =>
@@ -50,49 +49,21 @@ async function checked(row) {
 await checked(FIRST);
 await Promise.all(ROWS.map(checked));
 
-const CACHE = join(ROOT, "node_modules", ".cache");
-mkdirSync(CACHE, { recursive: true });
-
-/** Runs suites and reads what became of each test; `null` when the runner itself broke off. */
-function suites(name, ...args) {
-  const report = join(CACHE, `${name}.json`);
-  rmSync(report, { force: true });
-  node("--experimental-vm-modules", "--no-warnings", bin("jest/bin/jest.js"), "--json", `--outputFile=${report}`, "--maxWorkers=2", ...args);
-  return existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : null;
-}
-
-/** A browser test failed: its file is run once more. What passes only then is unsteady, and is to be mended. */
-function again(failing) {
-  const files = failing.map((suite) => suite.name);
-  console.error(`— once more: ${files.map((file) => relative(ROOT, file)).join(", ")}`);
-  const second = suites("test-report-again", "--selectProjects", "browser", "--runTestsByPath", ...files);
-  const passed = new Set(
-    (second?.testResults ?? []).flatMap((suite) =>
-      suite.assertionResults.filter((one) => one.status === "passed").map((one) => `${suite.name} ${one.fullName}`),
-    ),
-  );
-  const unsteady = [];
-  for (const suite of failing)
-    for (const one of suite.assertionResults) {
-      if (one.status !== "failed") continue;
-      const twice = passed.has(`${suite.name} ${one.fullName}`);
-      console.error(`  ${one.fullName}: failed, then ${twice ? "passed: UNSTEADY" : "failed again"}`);
-      if (twice) unsteady.push(one.fullName);
-    }
-  return unsteady;
-}
+/** The day's own date draws the instants at which a few walks are tried. */
+const told = { env: { NOOK_COAT_DAY: new Date().toISOString().slice(0, 10) } };
 
 console.error("— unit and browser tests");
-const result = suites("test-report", ...process.argv.slice(2));
+const result = suites("test-report", process.argv.slice(2), told);
 if (!result) {
   console.log(`0 passed, ${failedChecks + 1} failed`);
   process.exit(1);
 }
-const { numPassedTests, numFailedTests, testResults } = result;
-const broken = testResults.filter((suite) => suite.status === "failed" && suite.assertionResults.length === 0).length;
-const failing = testResults.filter((suite) => suite.name.includes(join("tests", "e2e")) && suite.assertionResults.some((one) => one.status === "failed"));
-const unsteady = failing.length > 0 ? again(failing) : [];
+const failing = failedIn(result);
+const ofBrowser = failing.filter(({ file, name }) => name !== COULD_NOT_RUN && file.includes(join("tests", "e2e")));
+if (ofBrowser.length > 0) console.error(`— once more: ${[...new Set(ofBrowser.map(({ file }) => relative(ROOT, file)))].join(", ")}`);
+const unsteady = unsteadyOf(ofBrowser, told);
+for (const { name } of ofBrowser) console.error(`  ${name}: failed, then ${unsteady.includes(name) ? "passed: UNSTEADY" : "failed again"}`);
 for (const name of unsteady) console.log(`unsteady: ${name}`);
-const failed = numFailedTests - unsteady.length + broken + failedChecks;
-console.log(`${numPassedTests + unsteady.length} passed, ${failed} failed`);
-process.exit(failed > 0 || numPassedTests === 0 ? 1 : 0);
+const failed = failing.length - unsteady.length + failedChecks;
+console.log(`${result.numPassedTests + unsteady.length} passed, ${failed} failed`);
+process.exit(failed > 0 || result.numPassedTests === 0 ? 1 : 0);

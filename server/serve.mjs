@@ -67,7 +67,10 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   };
 }
 
-/** npm does not pass a signal on; a server whose parent has gone leaves too. */
+/**
+ * A server that leaves when its parent has gone, for a test that takes its parent away: npm passes no signal on. Where nobody asks for that a server begun
+ * in the background outlives the shell it was begun in.
+ */
 export function leaveWithParent() {
   const parent = process.ppid;
   setInterval(() => {

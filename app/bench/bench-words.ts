@@ -1,6 +1,8 @@
+import { differenceInCalendarDays } from "date-fns";
 import type { Menu } from "#core/catalogue/menu";
 import type { Go } from "#core/logbook/bench/go";
 import type { LeftAlone } from "#core/logbook/bench/bench";
+import { sayDay } from "~/components/time-words";
 import { coatWords, stepTitle, zoneNames } from "~/components/words";
 import type { OnBench } from "./bench-loaded.client";
 
@@ -17,6 +19,20 @@ export function goTitle(go: Go, menu: Menu): string {
 /** Where it is done: "all over", "rim and saucer". */
 export function actPlaces({ zones }: Pick<Go, "zones">, { shown }: Pick<OnBench, "shown">): string {
   return zones.length >= shown.zones.length ? "all over" : zoneNames(zones).toLowerCase();
+}
+
+/** A day that is nearer than this is said, ms. */
+const NEAR_MS = 14 * 24 * 60 * 60_000;
+
+/**
+ * The day a piece is needed, where that is near or past: "needed Friday", "was needed yesterday".
+ *
+ * @param now instant, ms
+ * @returns null where nobody has said, or it is more than a fortnight off
+ */
+export function neededWords({ due }: Pick<OnBench, "due">, now: number): string | null {
+  if (due === null || due - now > NEAR_MS) return null;
+  return `${differenceInCalendarDays(due, now) < 0 ? "was needed" : "needed"} ${sayDay(due, now)}`;
 }
 
 /** What must not be touched of a piece: "wet on the rim", "drying through". */

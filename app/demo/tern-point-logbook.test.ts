@@ -13,12 +13,12 @@ import { ANY_RECORD, indexed, searchRecords } from "#core/logbook/record/search"
 import { trialSays } from "#core/logbook/record/trial";
 import { ternPointRecords, ternPointTrials } from "./tern-point-logbook";
 
-const records = ternPointRecords("2026-11-28");
+const records = ternPointRecords("2026-11-28", "UTC");
 
 test("every record and trial fits, its piece is a piece, and nothing of it lies in the future", () => {
   for (const [schema, all] of [
     [RECORDS.schema(joi), records],
-    [TRIALS.schema(joi), ternPointTrials("2026-11-28")],
+    [TRIALS.schema(joi), ternPointTrials("2026-11-28", "UTC")],
   ] as const)
     for (const one of all) {
       const shape = checkShape(schema, one);
@@ -46,5 +46,5 @@ test("the grey pebble is found by its shimmer, on its second ring; it has a colo
   expect(held.find(({ film }) => film === "Quiet varnish")!.failed.hits).toBe(0);
   // A few made-up pieces teach the plans nothing.
   expect(wearLearnt(held)).toEqual([]);
-  expect(trialSays(ternPointTrials("2026-11-28")[0]!)!.text).toContain("“Quiet varnish” held");
+  expect(trialSays(ternPointTrials("2026-11-28", "UTC")[0]!)!.text).toContain("“Quiet varnish” held");
 });

@@ -2,8 +2,10 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { logRecordId, productId, trialId } from "#core/catalogue/ids";
 import type { TrialRecord } from "#core/formats/stores/trials";
 import type { LogRecord, Look, Saw, ToldWork, WorkLine } from "#core/logbook/record/record";
-import { dayLater } from "#core/schedule/free-hours";
+import { dayLater, instantOf } from "#core/schedule/free-hours";
+import type { Piece } from "#core/piece/piece";
 import { pieceOf } from "./tern-point";
+import type { Stated } from "./tern-point";
 import { FINISHED } from "./tern-point-finished";
 import type { DemoFinished, DemoLine } from "./tern-point-finished";
 
@@ -35,9 +37,15 @@ const TOLD: readonly DemoTold[] = [
   },
 ];
 
-const at = (day: string, hour: number) => `${day}T${String(hour).padStart(2, "0")}:00:00.000Z`;
+/** Writes the instants of whole hours of a day, by the clocks of a zone. */
+type AtHour = (day: string, hour: number) => string;
 
-function lineOf({ day, zones, title, role, product, colour, jar, coats = 1, technique, sheen, rows, thin }: DemoLine, begun: string): WorkLine {
+const hoursIn =
+  (timeZone: string): AtHour =>
+  (day, hour) =>
+    new Date(instantOf(day, `${String(hour).padStart(2, "0")}:00`, timeZone)).toISOString();
+
+function lineOf({ day, zones, title, role, product, colour, jar, coats = 1, technique, sheen, rows, thin }: DemoLine, begun: string, at: AtHour): WorkLine {
   return {
     zones,
     title,
@@ -57,8 +65,21 @@ function lineOf({ day, zones, title, role, product, colour, jar, coats = 1, tech
 
 const NONE = { work: [], paint: [], minutes: [], mishaps: [], checks: [], pictures: [], additions: [], looks: [], moves: [] } as const;
 
-function madeRecord({ key, daysAgo, stated, lines, paint, minutes, looks = [], moves = [], money, added }: DemoFinished, today: string): LogRecord {
-  const piece = pieceOf(stated);
+/** Pieces that were finished, each worked out once. */
+const pieces = new Map<string, Piece>();
+
+function pieceNamed(key: string, stated: Stated): Piece {
+  const piece = pieces.get(key) ?? pieceOf(stated);
+  pieces.set(key, piece);
+  return piece;
+}
+
+function madeRecord(
+  { key, daysAgo, stated, lines, paint, minutes, looks = [], moves = [], money, added }: DemoFinished,
+  today: string,
+  at: AtHour,
+): LogRecord {
+  const piece = pieceNamed(key, stated);
   const lastDay = Math.max(...lines.map(({ day }) => day));
   const finishedOn = dayLater(today, -daysAgo);
   const begunOn = dayLater(finishedOn, -lastDay);
@@ -82,7 +103,7 @@ function madeRecord({ key, daysAgo, stated, lines, paint, minutes, looks = [], m
     begunOn,
     finishedOn,
     writtenAt: at(finishedOn, 21),
-    work: lines.map((line) => lineOf(line, begunOn)),
+    work: lines.map((line) => lineOf(line, begunOn, at)),
     paint: paint.map(([name, ml, perMl]) => ({ name, ml, ...(perMl === undefined ? {} : { perMl }) })),
     minutes: minutes.map(([kind, min, timedMin]) => ({ kind, min, timedMin })),
     looks: seen,
@@ -100,7 +121,7 @@ function madeRecord({ key, daysAgo, stated, lines, paint, minutes, looks = [], m
   };
 }
 
-function toldRecord({ key, name, body, daysAgo, told, to }: DemoTold, today: string): LogRecord {
+function toldRecord({ key, name, body, daysAgo, told, to }: DemoTold, today: string, at: AtHour): LogRecord {
   const finishedOn = dayLater(today, -daysAgo);
   return {
     ...NONE,
@@ -118,12 +139,14 @@ function toldRecord({ key, name, body, daysAgo, told, to }: DemoTold, today: str
 }
 
 /** What is written down at Tern Point; made up like the rest. */
-export function ternPointRecords(today: string): readonly LogRecord[] {
-  return [...FINISHED.map((one) => madeRecord(one, today)), ...TOLD.map((one) => toldRecord(one, today))];
+export function ternPointRecords(today: string, timeZone: string): readonly LogRecord[] {
+  const at = hoursIn(timeZone);
+  return [...FINISHED.map((one) => madeRecord(one, today, at)), ...TOLD.map((one) => toldRecord(one, today, at))];
 }
 
 /** Two sealers beside a bare field on one tile. */
-export function ternPointTrials(today: string): readonly TrialRecord[] {
+export function ternPointTrials(today: string, timeZone: string): readonly TrialRecord[] {
+  const at = hoursIn(timeZone);
   const look = (key: string, daysAgo: number, saw: readonly Saw[]): Look => ({ id: `ternpoint${key}${daysAgo}`, at: at(dayLater(today, -daysAgo), 9), saw });
   return [
     {

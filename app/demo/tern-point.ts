@@ -1,5 +1,6 @@
 import type { MaterialId, PieceId, UseId } from "#core/catalogue/ids";
 import { pieceId } from "#core/catalogue/ids";
+import type { Role, TechniqueId, ZoneId } from "#core/catalogue/vocabulary";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { PATTERN_TEMPLATES, rowsOfTemplate } from "#core/marking/patterns";
@@ -9,14 +10,33 @@ import type { Form } from "#core/piece/form";
 import type { Pattern } from "#core/piece/pattern";
 import type { Piece } from "#core/piece/piece";
 
+/** How a made-up piece stands on the first Bench, whenever that is opened. */
+export type DemoStanding = "to-do" | "under-way" | "wet-by-minutes" | "wet-by-hours" | "wet-by-a-day" | "drying-through" | "hardening";
+
+/** A coat of a batch that some of the pieces have. */
+export interface DemoUnderWay {
+  readonly pieces: number;
+  /** Hands were laid on it this long ago. */
+  readonly begunMinutesAgo: number;
+}
+
+/** What is on a made-up piece, and since when: everything before its last coat follows from the plan. */
+export interface DemoState {
+  /** The act that was done last, with the coat of it. */
+  readonly last: { readonly zone: ZoneId; readonly role: Role; readonly technique?: TechniqueId; readonly coat: number };
+  /** It was finished this many minutes ago. */
+  readonly minutesAgo: number;
+  /** The coat that comes next is under way. */
+  readonly underWay?: DemoUnderWay;
+  readonly stands: DemoStanding;
+}
+
 /** A made-up piece and how far it has come. */
 export interface DemoPiece {
   readonly id: PieceId;
   readonly piece: Piece;
-  /** Begun this many days ago in the usual free hours; null: not begun. */
-  readonly begunDaysAgo: number | null;
-  /** The last act was this many minutes ago, so that something is wet. */
-  readonly lastMinutesAgo?: number;
+  /** Null: not begun. */
+  readonly state: DemoState | null;
   /** Needed this many days from now. */
   readonly dueInDays?: number;
   /** The set it is made with. */
@@ -34,7 +54,8 @@ export interface DemoPlans {
 /** A made-up piece, stated in plain words. */
 export type Stated = Omit<Piece, "format" | "version" | "material" | "uses"> & { readonly material: string; readonly uses: readonly string[] };
 
-const COOL = { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } as const;
+/** The room at Tern Point. */
+export const COOL = { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" } as const;
 export const NAVY = "#1f3a4d";
 export const CREAM = "#f4efe2";
 export const SIGNAL = "#c8402f";
@@ -62,6 +83,9 @@ export function pieceOf({ material, uses, ...rest }: Stated): Piece {
   return withPatternLayers(plain, CATALOGUE);
 }
 
+const HOUR_MIN = 60;
+const DAY_MIN = 24 * HOUR_MIN;
+
 function demo(number: number, stated: Stated, how: Omit<DemoPiece, "id" | "piece">): DemoPiece {
   return { id: pieceId(`ternpoint${String(number).padStart(3, "0")}`), piece: pieceOf(stated), ...how };
 }
@@ -80,7 +104,11 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["bands"], baseColour: CREAM, colours: [SIGNAL, NAVY] },
       count: 6,
     },
-    { begunDaysAgo: 6, set: "For the terrace" },
+    {
+      // Second of two base coats, yesterday: hard enough for the tape.
+      state: { last: { zone: "top", role: "base", coat: 2 }, minutesAgo: 26 * HOUR_MIN, stands: "to-do" },
+      set: "For the terrace",
+    },
   ),
   demo(
     2,
@@ -95,7 +123,12 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["bands", "dots"], baseColour: NAVY, colours: [CREAM, AMBER] },
       count: 4,
     },
-    { begunDaysAgo: 4, dueInDays: 75, set: "For the terrace" },
+    {
+      // The dots, five hours ago: wet for hours yet, and so thick that they hold the whole pot.
+      state: { last: { zone: "outside", role: "decorate", technique: "dots", coat: 1 }, minutesAgo: 5 * HOUR_MIN, stands: "wet-by-hours" },
+      dueInDays: 75,
+      set: "For the terrace",
+    },
   ),
   demo(
     3,
@@ -108,7 +141,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       conditions: ["efflorescence", "previously-painted"],
       decoration: { techniques: ["freehand-brush"], baseColour: SEA, colours: [CREAM] },
     },
-    { begunDaysAgo: null },
+    { state: null },
   ),
   demo(
     4,
@@ -121,7 +154,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["freehand-brush"], baseColour: null, colours: [NAVY] },
       count: 8,
     },
-    { begunDaysAgo: 2 },
+    {
+      // Last of three coats, fifteen hours ago: dry to the touch, and not dry through.
+      state: { last: { zone: "outside", role: "decorate", technique: "freehand-brush", coat: 3 }, minutesAgo: 15 * HOUR_MIN, stands: "drying-through" },
+    },
   ),
   demo(
     5,
@@ -135,7 +171,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["freehand-brush", "dots"], baseColour: null, colours: [NAVY, SIGNAL] },
       wishes: { route: "bake" },
     },
-    { begunDaysAgo: 1, lastMinutesAgo: 12 },
+    {
+      // First of three coats, more than an hour ago: wet for minutes yet.
+      state: { last: { zone: "outside", role: "decorate", technique: "freehand-brush", coat: 1 }, minutesAgo: 78, stands: "wet-by-minutes" },
+    },
   ),
   demo(
     6,
@@ -147,7 +186,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       uses: ["serving-tray"],
       decoration: { techniques: ["outline", "freehand-brush"], baseColour: CREAM, colours: [NAVY, AMBER] },
     },
-    { begunDaysAgo: 3, lastMinutesAgo: 40 },
+    {
+      // Last of three coats, two days ago: the pencil may be rubbed out.
+      state: { last: { zone: "inside", role: "decorate", technique: "freehand-brush", coat: 3 }, minutesAgo: 2 * DAY_MIN, stands: "to-do" },
+    },
   ),
   demo(
     7,
@@ -160,7 +202,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       uses: ["indoor-display"],
       decoration: { techniques: ["lettering", "dots"], baseColour: NAVY, colours: [CREAM, AMBER] },
     },
-    { begunDaysAgo: null, dueInDays: 40 },
+    { state: null, dueInDays: 40 },
   ),
   demo(
     8,
@@ -173,7 +215,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       conditions: ["bumpy"],
       decoration: { techniques: ["lettering"], baseColour: NAVY, colours: [CREAM] },
     },
-    { begunDaysAgo: null, set: "For the terrace" },
+    { state: null, set: "For the terrace" },
   ),
   demo(
     9,
@@ -186,7 +228,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["dots"], baseColour: null, colours: [AMBER] },
       count: 12,
     },
-    { begunDaysAgo: 12 },
+    {
+      // The dots, two hours and a half ago: wet for most of a day.
+      state: { last: { zone: "outside", role: "decorate", technique: "dots", coat: 1 }, minutesAgo: 150, stands: "wet-by-a-day" },
+    },
   ),
   demo(
     10,
@@ -200,7 +245,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       finish: "gloss",
       count: 20,
     },
-    { begunDaysAgo: 30 },
+    {
+      // The last seal, three days ago: handled gently, hard in a month.
+      state: { last: { zone: "top", role: "seal", coat: 2 }, minutesAgo: 3 * DAY_MIN, stands: "hardening" },
+    },
   ),
   demo(
     11,
@@ -214,7 +262,10 @@ export const TERN_POINT: readonly DemoPiece[] = [
       decoration: { techniques: ["lettering", "dots"], baseColour: CREAM, colours: [NAVY, SIGNAL] },
       count: 12,
     },
-    { begunDaysAgo: 5 },
+    {
+      // Second of two base coats, yesterday: ready for the pencil.
+      state: { last: { zone: "top", role: "base", coat: 2 }, minutesAgo: 27 * HOUR_MIN, stands: "to-do" },
+    },
   ),
   demo(
     12,
@@ -226,7 +277,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
       uses: ["outdoor-sheltered"],
       decoration: { techniques: ["lettering", "outline"], baseColour: null, colours: [CREAM, AMBER] },
     },
-    { begunDaysAgo: null, dueInDays: 90 },
+    { state: null, dueInDays: 90 },
   ),
   demo(
     13,
@@ -240,6 +291,15 @@ export const TERN_POINT: readonly DemoPiece[] = [
       constraints: { kiln: true },
       count: 6,
     },
-    { begunDaysAgo: 1, lastMinutesAgo: 9 },
+    {
+      // Second of three coats, two hours ago; half of the plates have the third.
+      state: {
+        last: { zone: "rim", role: "base", coat: 2 },
+        minutesAgo: 2 * HOUR_MIN,
+        underWay: { pieces: 3, begunMinutesAgo: 17 },
+        stands: "under-way",
+      },
+      dueInDays: 10,
+    },
   ),
 ];

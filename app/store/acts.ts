@@ -100,7 +100,9 @@ function marked({ removedAt: _before, ...act }: Act): Act {
  * @param entries what turning it round has changed
  */
 export async function keepTurned(acts: ActsInside, { undoneAt, merge: _merge, ...act }: Act, entries: readonly Entry[]): Promise<Act> {
-  const turned = marked({ ...act, entries, ...(undoneAt === undefined ? { undoneAt: Date.now() } : {}) });
+  const before = (await acts.index("byUndone").openCursor(null, "prev"))?.value.undoneAt ?? -Infinity;
+  // What is taken back later is done again sooner, in the same millisecond too.
+  const turned = marked({ ...act, entries, ...(undoneAt === undefined ? { undoneAt: Math.max(Date.now(), before + 1) } : {}) });
   await acts.put(turned);
   return turned;
 }
@@ -130,14 +132,16 @@ export async function isDone(acts: ActsInside, ask: string, left: boolean): Prom
  */
 export async function keepAct(acts: ActsInside, act: Act): Promise<{ readonly act: Act; readonly replaces: string | null }> {
   for (const id of await acts.index("byUndone").getAllKeys()) await acts.delete(id);
-  const last = act.merge === undefined ? undefined : (await acts.index("byTime").openCursor(null, "prev"))?.value;
-  const goesOn = last && last.merge === act.merge && last.tab === act.tab && act.at - last.at < ONE_STROKE_MS && sameRecords(last.entries, act.entries);
+  const last = (await acts.index("byTime").openCursor(null, "prev"))?.value;
+  const goesOn = last && act.merge !== undefined && last.merge === act.merge && last.tab === act.tab && act.at - last.at < ONE_STROKE_MS && sameRecords(last.entries, act.entries);
   const entries = goesOn
     ? act.entries.map((entry) => ({ ...entry, before: last.entries.find((one) => one.store === entry.store && one.id === entry.id)!.before }))
     : act.entries;
   if (goesOn) await acts.delete(last.id);
   const covers = goesOn ? { covers: [...(last.covers ?? []), last.id] } : {};
-  const kept = marked({ ...act, ...covers, entries: entries.map(slim) });
+  // What is done later stands later, in the same millisecond too, and where the clock was set back in between.
+  const at = Math.max(act.at, (last?.at ?? -Infinity) + (goesOn ? 0 : 1));
+  const kept = marked({ ...act, ...covers, at, entries: entries.map(slim) });
   await acts.put(kept);
   await cleared(acts);
   return { act: kept, replaces: goesOn ? last.id : null };

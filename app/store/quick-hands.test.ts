@@ -1,6 +1,6 @@
 /** Hands quicker than the screen, and what is remembered of what they did. */
 import "fake-indexeddb/auto";
-import { beforeEach, describe, expect, test } from "@jest/globals";
+import { beforeEach, describe, expect, jest, test } from "@jest/globals";
 import { candidateId, stepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
 import { bodyOf } from "#core/logbook/body-state";
@@ -135,6 +135,26 @@ describe("one tab, quicker than its screen", () => {
 });
 
 describe("what was done last, kept with what it changed", () => {
+  test("what is done in one instant, or after the clock was set back, stands in the order in which it was done; so do versions, and what is taken back", async () => {
+    const instant = Date.now();
+    const names = Array.from({ length: 12 }, (_unused, turn) => `Name ${turn}`);
+    const { id, piece } = await addPiece(db, pebble({ name: "Was" }));
+    const own = new OwnValues();
+    for (const [turn, name] of names.entries()) {
+      if (turn === 6) jest.setSystemTime(instant - 3_600_000);
+      await savePiece(db, id, piece, [set("name", name)], own);
+    }
+    const acts = (await db.getAllFromIndex("acts", "byTime")).slice(1);
+    const named = acts.map(({ entries }) => (entries[0]!.after as { piece: { name: string } }).piece.name);
+    expect(named).toEqual(names);
+    for (const act of acts.slice(-4).reverse()) await takeBack(db, act);
+    expect((await pieceById(db, id))?.piece.name).toBe("Name 7");
+    const undone = (await db.getAllFromIndex("acts", "byUndone")).map((act) => act.undoneAt!);
+    expect([undone.length, new Set(undone).size]).toEqual([4, 4]);
+    const versions = (await db.getAllFromIndex("versions", "byPiece", id)).map((one) => one.piece.name);
+    expect([versions[0], versions.at(-1)]).toEqual(["Was", "Name 7"]);
+  });
+
   test("fifty acts, and beside them those that removed a piece", async () => {
     const gone = await addPiece(db, pebble({ name: "Gone long ago" }));
     await removePiece(db, gone.id);

@@ -87,7 +87,8 @@ export async function keepVersions(entries: readonly Entry[], inside: VersionsIn
     const plan = record.planId === null ? null : await inside.plan(record.planId);
     const last = await inside.last(id);
     const first = last ?? versionBefore(entries, record, now - 1);
-    const next = versionOf(id, now, record.piece, plan);
+    // After the last one, in the same millisecond too, and where the clock was set back in between: they sort by time.
+    const next = versionOf(id, Math.max(now, (last?.at ?? -Infinity) + 1), record.piece, plan);
     if (first && told(first) === told(next)) continue;
     if (!last && first) await inside.put(first);
     const all = await inside.ids(id);

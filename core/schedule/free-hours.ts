@@ -107,7 +107,13 @@ export function weekdayOf(date: string): number {
   return (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7;
 }
 
-function spansOf(hours: FreeHours, date: string): readonly DaySpan[] {
+/**
+ * The free stretches of a day: those of its exception, else those of its weekday.
+ *
+ * @param date "YYYY-MM-DD", by the clocks of the hours' zone
+ * @returns in the order they were said
+ */
+export function spansOf(hours: FreeHours, date: string): readonly DaySpan[] {
   return hours.exceptions.find((one) => one.date === date)?.spans ?? hours.weekday[weekdayOf(date)] ?? [];
 }
 

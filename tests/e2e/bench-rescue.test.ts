@@ -1,7 +1,7 @@
 /** What went wrong is held till it is dry and put right; what is looked at, what nobody planned; and the Bench without a server. */
 import { expect, test } from "@jest/globals";
-import { allSaved, axeClean, keptForOffline, URL_BASE, WITH_OWN_COPY, watchEveryPage } from "./bench";
-import { DAY_MS, EVENING, goneOn, goOn, kept, onBench, settled, toBench, touchable } from "./bench-table";
+import { allSaved, axeClean, goOn, keptForOffline, URL_BASE, WITH_OWN_COPY, watchEveryPage } from "./bench";
+import { DAY_MS, EVENING, goneOn, kept, onBench, settled, toBench, touchable } from "./bench-table";
 
 watchEveryPage();
 

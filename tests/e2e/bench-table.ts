@@ -2,9 +2,11 @@
 import type { Page } from "playwright-core";
 import { writeBundle } from "#core/formats/write-bundle";
 import type { BundleParts } from "#core/formats/write-bundle";
+import { dayFrom, nextAt } from "../instant";
 import { allSaved, newNotebook, open, URL_BASE } from "./bench";
 
-export const EVENING = Date.parse("2027-01-11T18:00:00Z");
+/** A Monday at six. */
+export const EVENING = nextAt(0, "18:00");
 export const DAY_MS = 86_400_000;
 export const JAR = "harbournavy1";
 
@@ -23,7 +25,7 @@ function piece(id: string, name: string, count: number, more: object): Record<"p
     decoration: { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2"] },
     ...more,
   };
-  return { id, rev: 1, piece: stated, planId: null, dates: { due: "2027-03-01" } } as unknown as Record<"pieces">;
+  return { id, rev: 1, piece: stated, planId: null, dates: { due: dayFrom(EVENING, 49) } } as unknown as Record<"pieces">;
 }
 
 const NOTEBOOK = JSON.stringify(
@@ -48,15 +50,14 @@ const NOTEBOOK = JSON.stringify(
         colour: "#1f3a4d",
         sizeMl: 60,
         label: {},
-        left: { ml: 60, by: "volume", at: "2027-01-01T00:00:00.000Z" },
+        left: { ml: 60, by: "volume", at: new Date(EVENING - 10 * DAY_MS).toISOString() },
       } as unknown as Record<"shelf">,
     ],
   }),
 );
 
 export async function onBench(options: Parameters<typeof newNotebook>[0] = {}) {
-  const { context, page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB", ...options });
-  await context.clock.setFixedTime(EVENING);
+  const { context, page } = await newNotebook({ at: EVENING, ...options });
   await open(page, "/settings");
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(NOTEBOOK) });
   await page.getByText("3 pieces brought in.").waitFor();
@@ -74,12 +75,6 @@ export async function toBench(page: Page): Promise<void> {
 export async function settled(page: Page): Promise<void> {
   await allSaved(page);
   await page.locator("[data-bench][aria-busy=false]").waitFor();
-}
-
-/** The clock goes on; the page that comes back into sight looks at it. */
-export async function goOn(pages: readonly Page[], to: number): Promise<void> {
-  await pages[0]!.context().clock.setFixedTime(to);
-  for (const page of pages) await page.evaluate(() => window.dispatchEvent(new Event("focus")));
 }
 
 /** What may be touched now, by piece and step; null where everything is left alone. */

@@ -5,10 +5,11 @@ import { spawn } from "node:child_process";
 import { chromium } from "playwright-core";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 
+import { NOW, PATIENCE_MS, ZONE } from "../instant";
+
 export { bytesOf, contentOf } from "../reliability/hands";
 
 export const URL_BASE = process.env.NOOK_COAT_URL!;
-const SLOW_MS = Number(process.env.SLOW_MS ?? 15_000);
 
 /** What many walks begin with. */
 export const DOTTED_PEBBLE = { material: "Smooth pebble", uses: ["Picked up and handled"], techniques: ["Dots"] };
@@ -36,7 +37,7 @@ export function watchEveryPage(): void {
 const BLOCKED = "Service Worker registration blocked by Playwright";
 
 function watch(page: Page): Page {
-  page.setDefaultTimeout(SLOW_MS);
+  page.setDefaultTimeout(PATIENCE_MS);
   page.on("console", (message) => {
     if (message.text() === BLOCKED) return;
     if (message.type() === "error" || message.type() === "warning") complaints.push(`${message.type()}: ${message.text()}`);
@@ -60,7 +61,13 @@ export function expectComplaint(pattern: RegExp): void {
 /** The browser may keep a copy of the app; elsewhere it does not, for to fetch it takes longer than many a walk. */
 export const WITH_OWN_COPY = { serviceWorkers: "allow" } as const;
 
-export async function newNotebook(options: Parameters<Browser["newContext"]>[0] = {}): Promise<{ context: BrowserContext; page: Page }> {
+type NotebookOptions = Parameters<Browser["newContext"]>[0] & {
+  /** What its clock stands at, ms. */
+  readonly at?: number;
+};
+
+/** A notebook never used, in a browser whose clock stands. */
+export async function newNotebook({ at = NOW, ...options }: NotebookOptions = {}): Promise<{ context: BrowserContext; page: Page }> {
   const context = await browser.newContext({
     locale: "en-GB",
     viewport: { width: 1280, height: 800 },
@@ -68,8 +75,10 @@ export async function newNotebook(options: Parameters<Browser["newContext"]>[0] 
     serviceWorkers: "block",
     // What moves is looked at where it is meant; elsewhere it only takes time.
     reducedMotion: "reduce",
+    timezoneId: ZONE,
     ...options,
   });
+  await context.clock.setFixedTime(at);
   contexts.push(context);
   return { context, page: watch(await context.newPage()) };
 }
@@ -79,6 +88,12 @@ export async function secondTab(context: BrowserContext, url: string): Promise<P
   await page.goto(url);
   await planReady(page);
   return page;
+}
+
+/** The clock goes on; the pages that come back into sight look at it. */
+export async function goOn(pages: readonly Page[], to: number): Promise<void> {
+  await pages[0]!.context().clock.setFixedTime(to);
+  for (const page of pages) await page.evaluate(() => window.dispatchEvent(new Event("focus")));
 }
 
 /** Opens a page and waits until it answers to hands, not only to eyes. */

@@ -1,15 +1,23 @@
 /** The calendar: three batches for one Saturday, moved by hand, an evening missed, and out to files and paper. */
 import { describe, expect, test } from "@jest/globals";
+import { format } from "date-fns";
 import ICAL from "ical.js";
 import type { Page } from "playwright-core";
 import { materialId, pieceId, useId } from "#core/catalogue/ids";
 import { writeBundle } from "#core/formats/write-bundle";
+import { clockOn, dayFrom, nextAt } from "../instant";
 import { allSaved, axeClean, contentOf, newNotebook, open, pageFits, showLook, toRoom, URL_BASE, watchEveryPage, WIDTHS } from "./bench";
 
 watchEveryPage();
 
-const MONDAY_NOON = Date.parse("2027-01-11T12:00:00Z");
-const DAY_MS = 86_400_000;
+const MONDAY_NOON = nextAt(0, "12:00");
+/** So many days after that Monday. */
+const day = (days: number) => dayFrom(MONDAY_NOON, days);
+const [MONDAY, TUESDAY, THURSDAY, FRIDAY] = [day(0), day(1), day(3), day(4)];
+/** A Saturday, with three weeks to go. */
+const IN_TIME = day(19);
+/** As it is said, of a day. */
+const said = (date: string) => format(new Date(`${date}T12:00`), "EEEE d MMMM");
 const ROOM = { temperatureC: 15, relativeHumidity: 0.75, airflow: "still" };
 const piece = (id: string, name: string, count: number, material: string, form: object, techniques: readonly string[], due: string) => ({
   id: pieceId(id),
@@ -40,8 +48,7 @@ const notebook = (due: string) =>
   );
 
 async function onTable(due: string, options: Parameters<typeof newNotebook>[0] = {}): Promise<Page> {
-  const { page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB", ...options });
-  await page.clock.setFixedTime(MONDAY_NOON);
+  const { page } = await newNotebook({ at: MONDAY_NOON, ...options });
   await open(page, "/settings");
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(notebook(due)) });
   await page.getByText("3 pieces brought in.").waitFor();
@@ -71,11 +78,11 @@ async function laid(page: Page): Promise<Readonly<Record<string, readonly string
 
 describe.each(WIDTHS)("forty pebbles, six pots and eight jars for a Saturday, at %s", (_width, options) => {
   test("tonight is told, each look stands and fits, and what waits is told in words", async () => {
-    const page = await onTable("2027-01-30", options);
+    const page = await onTable(IN_TIME, options);
     expect(await page.locator("[data-next]").innerText()).toMatch(/^today 19:00: .*(Pebble|Herb pot|Lantern jar|pieces).* of work/i);
     expect(await page.getByRole("list", { name: "What does not come out" }).count()).toBe(0);
     await page
-      .locator("[data-day='2027-01-11']")
+      .locator(`[data-day='${MONDAY}']`)
       .getByText(/^then nothing till /)
       .waitFor();
     // Like things of different pieces are one act.
@@ -94,12 +101,12 @@ describe.each(WIDTHS)("forty pebbles, six pots and eight jars for a Saturday, at
 });
 
 test("work dragged to another day stays there, the rest stands, and it may be let go of and taken back", async () => {
-  const page = await onTable("2027-01-30", { viewport: { width: 1280, height: 1000 } });
+  const page = await onTable(IN_TIME, { viewport: { width: 1280, height: 1000 } });
   const before = await laid(page);
-  const tuesday = page.locator("[data-date='2027-01-12'] [data-run]").first();
+  const tuesday = page.locator(`[data-date='${TUESDAY}'] [data-run]`).first();
   const title = (await tuesday.getAttribute("aria-label"))!.split(":")[0]!;
   const put = (date: string) => page.locator(`[data-date='${date}'] [data-run]`).filter({ has: page.getByLabel("put here by you") });
-  const [from, to] = [(await tuesday.boundingBox())!, (await page.locator("[data-date='2027-01-14']").boundingBox())!];
+  const [from, to] = [(await tuesday.boundingBox())!, (await page.locator(`[data-date='${THURSDAY}']`).boundingBox())!];
   await page.mouse.move(from.x + 30, from.y + 12);
   await page.mouse.down();
   await page.mouse.move(from.x + 60, from.y + 20, { steps: 4 });
@@ -108,24 +115,24 @@ test("work dragged to another day stays there, the rest stands, and it may be le
   await page.getByText(/^Moved\./).waitFor();
   await settled(page);
   const after = await laid(page);
-  expect(await put("2027-01-14").first().getAttribute("aria-label")).toContain(title);
-  expect(after["2027-01-12"]!.filter((label) => label.startsWith(title))).toEqual([]);
-  expect(after["2027-01-11"]).toEqual(before["2027-01-11"]);
+  expect(await put(THURSDAY).first().getAttribute("aria-label")).toContain(title);
+  expect(after[TUESDAY]!.filter((label) => label.startsWith(title))).toEqual([]);
+  expect(after[MONDAY]).toEqual(before[MONDAY]);
   await page.getByText("These dates stand").waitFor();
   // The day it went to is open, and says who put it there.
-  const thursday = page.locator("[data-day='2027-01-14']");
+  const thursday = page.locator(`[data-day='${THURSDAY}']`);
   await thursday.getByText("Put here by you.").first().waitFor();
   // By keys one day on, to Friday.
-  await put("2027-01-14").first().focus();
+  await put(THURSDAY).first().focus();
   await page.keyboard.press("Space");
-  await page.getByText(/: Thursday 14 January$/).waitFor({ state: "attached" });
+  await page.getByText(new RegExp(`: ${said(THURSDAY)}$`)).waitFor({ state: "attached" });
   await page.keyboard.press("ArrowRight");
-  await page.getByText(/: Friday 15 January$/).waitFor({ state: "attached" });
+  await page.getByText(new RegExp(`: ${said(FRIDAY)}$`)).waitFor({ state: "attached" });
   await page.keyboard.press("Space");
-  await page.locator("[data-day='2027-01-15']").getByText("Put here by you.").first().waitFor();
-  expect(await put("2027-01-15").first().getAttribute("aria-label")).toContain(title);
-  await page.locator("[data-day='2027-01-15']").getByRole("button", { name: "Let it go where it is best" }).first().click();
-  await page.locator("[data-day='2027-01-15']").getByText("Put here by you.").waitFor({ state: "detached" });
+  await page.locator(`[data-day='${FRIDAY}']`).getByText("Put here by you.").first().waitFor();
+  expect(await put(FRIDAY).first().getAttribute("aria-label")).toContain(title);
+  await page.locator(`[data-day='${FRIDAY}']`).getByRole("button", { name: "Let it go where it is best" }).first().click();
+  await page.locator(`[data-day='${FRIDAY}']`).getByText("Put here by you.").waitFor({ state: "detached" });
   await allSaved(page);
   // All of it can be taken back, step by step.
   for (let k = 0; k < 3; k++) {
@@ -138,14 +145,14 @@ test("work dragged to another day stays there, the rest stands, and it may be le
 });
 
 test("an evening is missed: what was on it goes elsewhere and says from where; the dates as they are then may be kept", async () => {
-  const page = await onTable("2027-01-30");
+  const page = await onTable(IN_TIME);
   await page.getByRole("button", { name: "Keep these dates" }).click();
   await page.getByText("These dates stand").waitFor();
   await allSaved(page);
   await page.reload();
   await settled(page);
   expect(await page.getByText(/could not be done when/).count()).toBe(0);
-  await page.clock.setFixedTime(MONDAY_NOON + DAY_MS);
+  await page.clock.setFixedTime(clockOn(TUESDAY, "12:00"));
   await page.reload();
   await settled(page);
   await page.getByText(/things? could not be done when (it was|they were) planned/).waitFor();
@@ -161,7 +168,7 @@ test("an evening is missed: what was on it goes elsewhere and says from where; t
 });
 
 test("too much for the hours is told at once, with what would help; a helper is one thing that does", async () => {
-  const page = await onTable("2027-01-14");
+  const page = await onTable(THURSDAY);
   // What would help, worked out for all of it.
   await page.getByText("What would it buy: warmth, a fan, a helper, tomorrow?").click();
   await page.getByText(/^A fan on what dries: .*sooner/).waitFor();
@@ -194,7 +201,7 @@ test("too much for the hours is told at once, with what would help; a helper is 
 });
 
 test("out to another calendar, a table, and paper", async () => {
-  const page = await onTable("2027-01-30");
+  const page = await onTable(IN_TIME);
   const file = async (name: RegExp) => {
     const saved = page.waitForEvent("download");
     await page.getByRole("button", { name }).click();
@@ -202,12 +209,12 @@ test("out to another calendar, a table, and paper", async () => {
   };
   const events = new ICAL.Component(ICAL.parse(await file(/\.ics/)) as never).getAllSubcomponents("vevent").map((one) => new ICAL.Event(one));
   const work = events.filter((one) => one.component.getFirstPropertyValue("transp") === "OPAQUE");
-  expect(work[0]!.startDate.toJSDate().toISOString()).toBe("2027-01-11T19:00:00.000Z");
+  expect(work[0]!.startDate.toJSDate().toISOString()).toBe(new Date(clockOn(MONDAY, "19:00")).toISOString());
   expect(events.filter(({ summary }) => /^Needed: /.test(summary))).toHaveLength(3);
   const table = (await file(/\.csv/)).trim().split("\n");
   expect(table[0]).toBe("day,from,to,minutes,act,pieces");
-  expect(table[1]).toMatch(/^2027-01-11,19:00,/);
+  expect(table[1]).toMatch(new RegExp(`^${MONDAY},19:00,`));
   await page.emulateMedia({ media: "print" });
-  await page.locator("[data-printed-week]").getByText("Monday 11 January").waitFor();
+  await page.locator("[data-printed-week]").getByText(said(MONDAY)).waitFor();
   expect(await page.locator("[data-days]").isVisible()).toBe(false);
 });

@@ -2,7 +2,8 @@
 import { expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
 import { sayMass, toG } from "#core/units/mass";
-import { allSaved, axeClean, choose, newNotebook, open, planReady, URL_BASE, watchEveryPage } from "./bench";
+import { NOW } from "../instant";
+import { allSaved, axeClean, choose, goOn, newNotebook, open, planReady, URL_BASE, watchEveryPage } from "./bench";
 import { kept } from "./bench-table";
 
 watchEveryPage();
@@ -64,10 +65,8 @@ async function atCasting(page: Page): Promise<void> {
 }
 
 /** The page as it is after so much more time. */
-async function later(page: Page, to: number): Promise<void> {
-  await page.context().clock.setFixedTime(to);
-  await page.evaluate(() => window.dispatchEvent(new Event("focus")));
-}
+const later = (page: Page, to: number): Promise<void> => goOn([page], to);
+
 
 /** Puts so much on the made-up scale and waits until it rests on it. */
 async function onScale(page: Page, ...put: readonly string[]): Promise<void> {
@@ -88,8 +87,10 @@ async function typeBowl(page: Page): Promise<void> {
 }
 
 test("six moulds are poured out of one bag without a slip of paper; it is known when they may be painted, and the two with holes are being filled", async () => {
-  const { page } = await newNotebook({ timezoneId: "Europe/London" });
+  const { page } = await newNotebook();
   await atCasting(page);
+  const poured = NOW + 5 * MIN_MS;
+  await later(page, poured);
   for (const [mould, count] of [
     ["Table number", 3],
     ["Gull stone", 2],
@@ -108,7 +109,8 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   expect(begun.bowls).toHaveLength(2);
   const address = page.url();
 
-  // The first bowl on the made-up scale, with too much water in it.
+  // The first bowl on the made-up scale, with too much water in it. A scale comes to rest: its time runs.
+  await page.clock.setSystemTime(poured);
   await press(page, "Try it with a made-up scale");
   await press(page, "It shows zero");
   await page.locator('[data-weighing="water"]').waitFor();
@@ -133,7 +135,7 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   expect((first!.run.waterG! / first!.run.powderG!) * 100).toBeCloseTo(38, -1);
 
   // Stage by stage; what runs by itself is a timer on the Bench.
-  let now = Date.now();
+  let now = NOW + HOUR_MS;
   await later(page, now);
   const doing = async (stage: string) => {
     await page.locator(`[data-stage="${stage}"]`).waitFor();
@@ -247,7 +249,7 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
 });
 
 test("resin is weighed by the label's ratio; a cement body says how far it has matured; on a phone nothing runs over", async () => {
-  const { page } = await newNotebook({ viewport: { width: 390, height: 844 }, timezoneId: "Europe/London" });
+  const { page } = await newNotebook({ viewport: { width: 390, height: 844 } });
   await open(page, "/desk/casting/resin");
   await page.getByText(/g resin,/).waitFor();
   await fill(page, "Bumps stand up by", "2");
@@ -266,7 +268,7 @@ test("resin is weighed by the label's ratio; a cement body says how far it has m
   await press(page, "Begin the pour");
   await typeBowl(page);
   const pourAt = page.url();
-  const begun = Date.now();
+  const begun = NOW + HOUR_MS;
   await later(page, begun);
   for (let turn = 0; turn < 20 && (await page.locator("[data-bodies]").count()) === 0; turn += 1) {
     await page.locator("[data-stage], [data-waiting]").first().waitFor();

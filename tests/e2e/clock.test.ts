@@ -1,5 +1,6 @@
 /** Clocks: set back, in another zone, to twelve; and keys that are switched off. */
 import { expect, test } from "@jest/globals";
+import { NOW } from "../instant";
 import { allSaved, newNotebook, open, plan, planReady, toRoom, URL_BASE, watchEveryPage } from "./bench";
 
 watchEveryPage();
@@ -9,7 +10,7 @@ test("a clock that is set back is told of everywhere and on the piece, and the c
   await plan(page, { material: "Smooth pebble", uses: ["On show indoors"] });
   await page.getByRole("button", { name: /^Mark as done/ }).click();
   await allSaved(page);
-  await page.clock.setFixedTime(Date.now() - 3 * 3_600_000);
+  await page.clock.setFixedTime(NOW - 3 * 3_600_000);
   await page.reload();
   await planReady(page);
   const everywhere = page.getByRole("alert").filter({ hasText: "The clock was set back" });

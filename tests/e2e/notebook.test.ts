@@ -1,6 +1,8 @@
 /** The notebook at work: dates, paper, undo, side by side, the evening, the palette, no server, Tern Point. */
 import { describe, expect, test } from "@jest/globals";
+import { format } from "date-fns";
 import { extractText } from "unpdf";
+import { dayFrom, nextAt } from "../instant";
 import {
   allowComplaints,
   axeClean,
@@ -23,25 +25,27 @@ watchEveryPage();
 
 describe("from three facts to a dated, printed plan", () => {
   test("a start, a day it is needed, the sittings in between; then paper with the steps on it", async () => {
-    const { page } = await newNotebook({ timezoneId: "Europe/London" });
-    await page.clock.setFixedTime(new Date("2026-11-24T12:00:00Z"));
+    // A Tuesday noon, with an evening free on the day after.
+    const noon = nextAt(1, "12:00");
+    const { page } = await newNotebook({ at: noon });
+    const day = (days: number, pattern: string) => format(new Date(`${dayFrom(noon, days)}T12:00`), pattern);
     await plan(page, DOTTED_PEBBLE);
     await toRoom(page, "Dates");
-    await page.getByLabel("Start on", { exact: true }).fill("2026-11-25");
-    await page.getByText("25 November").waitFor();
+    await page.getByLabel("Start on", { exact: true }).fill(dayFrom(noon, 1));
+    await page.getByText(day(1, "d MMMM"), { exact: true }).waitFor();
     const first = page.getByRole("region", { name: "Dates" }).locator("ol > li").first();
     expect(await first.innerText()).toMatch(/Tomorrow|tomorrow/);
     expect(await first.innerText()).toMatch(/19:00–19:\d\d/);
-    await page.getByLabel("Needed on", { exact: true }).fill("2027-03-01");
+    await page.getByLabel("Needed on", { exact: true }).fill(dayFrom(noon, 97));
     await page.getByText(/Begin by .* at the latest, and it is fully hard in time/).waitFor();
-    await page.getByLabel("Needed on", { exact: true }).fill("2026-12-08");
+    await page.getByLabel("Needed on", { exact: true }).fill(dayFrom(noon, 14));
     await page.getByText(/It cannot be fully hard by then\. Begin by/).waitFor();
-    await page.getByLabel("Needed on", { exact: true }).fill("2026-11-26");
+    await page.getByLabel("Needed on", { exact: true }).fill(dayFrom(noon, 2));
     await page.getByText(/It cannot be ready by then with your free hours/).waitFor();
     await axeClean(page);
     await page.reload();
-    await page.getByText("25 November").waitFor();
-    expect(await page.getByLabel("Start on", { exact: true }).inputValue()).toBe("Wed 25 Nov 2026");
+    await page.getByText(day(1, "d MMMM"), { exact: true }).waitFor();
+    expect(await page.getByLabel("Start on", { exact: true }).inputValue()).toBe(day(1, "EEE d MMM yyyy"));
     await toRoom(page, "Bench sheet");
     await page.getByRole("heading", { name: "Have ready" }).waitFor();
     await axeClean(page);
@@ -59,7 +63,7 @@ describe("from three facts to a dated, printed plan", () => {
   });
 
   test("free hours are the user's: none at all is said, a day away is kept free", async () => {
-    const { page } = await newNotebook({ timezoneId: "Europe/London" });
+    const { page } = await newNotebook();
     await plan(page, DOTTED_PEBBLE);
     const address = page.url();
     await open(page, "/settings");

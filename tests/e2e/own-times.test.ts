@@ -1,14 +1,15 @@
 /** Rooms as they are measured, with their nights, and times as the table teaches them. */
 import { expect, test } from "@jest/globals";
+import { nextAt } from "../instant";
 import { allSaved, axeClean, DOTTED_PEBBLE, newNotebook, open, openFact, plan, planReady, toRoom, watchEveryPage } from "./bench";
 
 watchEveryPage();
 
-const MONDAY_NOON = Date.parse("2027-01-11T12:00:00Z");
+const MONDAY_NOON = nextAt(0, "12:00");
 const DAY_MS = 86_400_000;
 
 test("a room is taken from readings: a file of them, told by its line where it is wrong, or a made-up meter", async () => {
-  const { page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB" });
+  const { page } = await newNotebook();
   await open(page, "/settings");
   await page.getByText("A room from the readings of a thermo-hygrometer").click();
   const give = (text: string) => page.getByLabel("File of readings").setInputFiles({ name: "Back room.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
@@ -42,8 +43,7 @@ test("a room is taken from readings: a file of them, told by its line where it i
 });
 
 test("a coat is found tacky, and one took longer than reckoned: both are learnt, told, left out of account, and taken back", async () => {
-  const { page } = await newNotebook({ timezoneId: "Europe/London", locale: "en-GB" });
-  await page.clock.setFixedTime(MONDAY_NOON);
+  const { page } = await newNotebook({ at: MONDAY_NOON });
   await plan(page, DOTTED_PEBBLE);
   const panel = page.locator("[data-panel]");
   const done = async () => {

@@ -1,9 +1,41 @@
 /** A server that is quiet, broken, renewed or asked too much: the notebook goes on. */
 import { describe, expect, test } from "@jest/globals";
+import { execFile } from "node:child_process";
+import { mkdtemp, readFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { promisify } from "node:util";
 import { allowComplaints, keptForOffline, newNotebook, URL_BASE, watchEveryPage, WITH_OWN_COPY } from "./bench";
 import { fickleServer } from "./fickle-server";
 
 watchEveryPage();
+
+/** A server begun in the background of a shell that ends as soon as it answers. */
+async function begunInShell(env: Record<string, string>): Promise<{ readonly url: string; readonly pid: number }> {
+  const said = join(await mkdtemp(join(tmpdir(), "nook-coat-shell-")), "said");
+  const script = `"${process.execPath}" server/run.mjs > "${said}" 2>&1 & while ! grep -q "is at" "${said}"; do sleep 0.1; done; echo $!`;
+  const { stdout } = await promisify(execFile)("sh", ["-c", script], { env: { ...process.env, PORT: "0", ...env } });
+  return { url: /http\S+/.exec(await readFile(said, "utf8"))![0], pid: Number(stdout) };
+}
+
+/** Whether a process is there. */
+function runs(pid: number): boolean {
+  try {
+    return process.kill(pid, 0);
+  } catch {
+    return false;
+  }
+}
+
+test("a server begun in the background outlives its shell; it leaves with it only where that is asked for", async () => {
+  const [stays, leaves] = await Promise.all([begunInShell({}), begunInShell({ NOOK_COAT_LEAVE_WITH_PARENT: "1" })]);
+  try {
+    while (runs(leaves.pid)) await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await fetch(`${stays.url}/settings`)).status).toBe(200);
+  } finally {
+    process.kill(stays.pid);
+  }
+});
 
 describe("a server that is not well", () => {
   test("quiet, or behind a broken gateway, it is done without; unknown addresses and trailing strokes are answered", async () => {

@@ -135,7 +135,7 @@ test("what the pieces want is told though she came from the list, which lets go 
     await page.goto(`${url}/pieces`);
     await page.getByText("All coats on, hardening").first().waitFor();
     await page.getByRole("navigation", { name: "Places" }).getByRole("link", { name: "Shelf" }).click();
-    await page.getByText("From the shelf alone:").waitFor({ timeout: 60_000 });
+    await page.getByText("From the shelf alone:").waitFor();
     await page.getByRole("link", { name: "Shopping list" }).click();
     await page.getByText("Pot inside sealer").waitFor();
     await page.goto("about:blank");

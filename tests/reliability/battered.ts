@@ -3,7 +3,7 @@ import type { Browser } from "playwright-core";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readBundle } from "#core/formats/bundle";
 import { damaged, seeded, soundFiles } from "./attack";
-import { bringIn, fileOf, readOwn, still, watched, wrongWith } from "./hands";
+import { bringIn, fileOf, freshContext, readOwn, still, watched, wrongWith } from "./hands";
 
 const ROOMS = ["", "/dates", "/ways", "/sheet", "/card"];
 
@@ -20,7 +20,7 @@ export async function battered(browser: Browser, url: string, count: number, see
     const read = readBundle(text, CATALOGUE);
     if (!read.ok || read.value.bundle.pieces.length === 0) continue;
     at += 1;
-    const context = await browser.newContext({ locale: "en-GB", acceptDownloads: true });
+    const context = await freshContext(browser);
     await context.addInitScript(() => localStorage.setItem("nook-coat-visited", "1"));
     const page = await context.newPage();
     const said = watched(page);

@@ -1,11 +1,16 @@
 /** Hands in the real app: what the walks, the kills and the damaged files need of a page. */
-import type { Download, Page } from "playwright-core";
+import type { Browser, BrowserContext, Download, Page } from "playwright-core";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readNotebook } from "#core/formats/notebook-file";
 import type { Bundle } from "#core/formats/write-bundle";
+import { NOW, PATIENCE_MS, ZONE } from "../instant";
 
-/** Longest a page may take to be still, ms; a page that takes longer hangs. */
-const STILL_MS = 30_000;
+/** A browser's notebook whose clock stands, and whose disk is its own. */
+export async function freshContext(browser: Browser): Promise<BrowserContext> {
+  const context = await browser.newContext({ locale: "en-GB", acceptDownloads: true, timezoneId: ZONE });
+  await context.clock.setFixedTime(NOW);
+  return context;
+}
 
 /**
  * What the router says of itself where an answer about a page that was left comes in after the next page: it draws again at once, and the page stands. That
@@ -16,7 +21,7 @@ const ROUTER_OVERTAKEN = /Could not find a matching route for errors/;
 /** Collects what a page complains of, and what a painter must never see. */
 export function watched(page: Page): string[] {
   const faults: string[] = [];
-  page.setDefaultTimeout(STILL_MS);
+  page.setDefaultTimeout(PATIENCE_MS);
   page.on("pageerror", (error) => faults.push(`page error: ${error.message}`));
   page.on("console", (message) => {
     if (message.type() === "error" && !ROUTER_OVERTAKEN.test(message.text()))

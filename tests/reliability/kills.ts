@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium } from "playwright-core";
 import type { Browser, Page } from "playwright-core";
+import { NOW, ZONE } from "../instant";
 import { seeded } from "./attack";
 import { fileOf, readOwn, still, watched } from "./hands";
 
@@ -20,6 +21,7 @@ async function opened(executable: string, args: readonly string[], profile: stri
   const child: ChildProcess = spawn(executable, [...args, "--headless=new", "--remote-debugging-port=0", `--user-data-dir=${profile}`, "about:blank"], {
     detached: true,
     stdio: ["ignore", "ignore", "pipe"],
+    env: { ...process.env, TZ: ZONE },
   });
   const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
   const address = await new Promise<string>((resolve, reject) => {
@@ -32,7 +34,9 @@ async function opened(executable: string, args: readonly string[], profile: stri
     void gone.then(() => reject(new Error(`the browser did not start: ${said.slice(0, 300)}`)));
   });
   const browser = await chromium.connectOverCDP(address);
-  const page = await browser.contexts()[0]!.newPage();
+  const [context] = browser.contexts();
+  await context!.clock.setFixedTime(NOW);
+  const page = await context!.newPage();
   return {
     browser,
     page,

@@ -1,7 +1,7 @@
 /** A hand that does anything anywhere: twenty things in the real app, then the notebook goes into a file and comes back out of it. */
 import type { Browser, Page } from "playwright-core";
 import { seeded } from "./attack";
-import { bringIn, fileOf, readOwn, still, watched, wrongWith } from "./hands";
+import { bringIn, fileOf, freshContext, readOwn, still, watched, wrongWith } from "./hands";
 
 type Random = () => number;
 
@@ -61,7 +61,7 @@ async function act(page: Page, random: Random): Promise<void> {
  */
 export async function walk(browser: Browser, url: string, seed: number, actions = 20): Promise<readonly string[]> {
   const random = seeded(seed);
-  const context = await browser.newContext({ locale: "en-GB", acceptDownloads: true });
+  const context = await freshContext(browser);
   const page = await context.newPage();
   const faults = watched(page);
   const say = (text: string) => faults.push(`walk ${seed}: ${text}`);
@@ -82,7 +82,7 @@ export async function walk(browser: Browser, url: string, seed: number, actions 
     const file = await fileOf(page, url);
     const own = readOwn(file);
     if (typeof own === "string") return [...faults, `walk ${seed}: ${own}`];
-    const empty = await browser.newContext({ locale: "en-GB", acceptDownloads: true });
+    const empty = await freshContext(browser);
     await empty.addInitScript(() => localStorage.setItem("nook-coat-visited", "1"));
     const other = await empty.newPage();
     await bringIn(other, url, file);

@@ -5,7 +5,7 @@ import type { Menu } from "#core/catalogue/menu";
 import { sayCountdown, WaitBar } from "~/components/countdown";
 import { lowerFirst } from "#core/units/letter-case";
 import { sayDay } from "~/components/time-words";
-import { aloneWords, goTitle } from "~/bench/bench-words";
+import { aloneWords, goTitle, neededWords } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
 import { StandsAt } from "./stands-at";
 
@@ -30,6 +30,7 @@ export function AloneList({ bench, pieces, menu, now, laid }: Props) {
       <ul className="mt-2 grid gap-2">
         {bench.alone.map((one) => {
           const piece = pieces.get(one.piece)!;
+          const needed = neededWords(piece, now);
           return (
             <li
               key={one.piece}
@@ -46,6 +47,7 @@ export function AloneList({ bench, pieces, menu, now, laid }: Props) {
                   <span className="block text-soft">
                     {aloneWords(one, piece)}
                     {one.then && `; then ${lowerFirst(goTitle(one.then, menu))}`}
+                    {needed && <strong className="block">{needed}</strong>}
                   </span>
                 </p>
                 <strong className="shrink-0 text-2xl tabular-nums">{sayCountdown(Math.max(1, one.until - now))}</strong>

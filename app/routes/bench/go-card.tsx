@@ -8,7 +8,7 @@ import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
 import { workableMin } from "#core/drying/film-drying";
 import { sayDuration } from "#core/units/duration";
-import { actPlaces, goCoat } from "~/bench/bench-words";
+import { actPlaces, goCoat, neededWords } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
 import { useAppContext } from "~/components/app-context";
 import { ColourChip } from "~/components/colour-chip";
@@ -54,6 +54,7 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
   const tool = step.marks ? nearestTool(step.marks.diameterMm, tools) : null;
   const touch = step.typical?.touchDry;
   const checks = benchChecks(step, piece.shown);
+  const needed = neededWords(piece, now);
   return (
     <div>
       <p className="text-xl">
@@ -62,6 +63,7 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
         </Link>
         {piece.count > 1 && <span className="text-soft"> × {piece.count}</span>}
         <span className="text-soft"> · {actPlaces(go, piece)}</span>
+        {needed && <strong className="whitespace-nowrap"> · {needed}</strong>}
       </p>
       <h2 className={`mt-1 ${title.length > LONG_TITLE ? "text-2xl sm:text-4xl" : "text-3xl sm:text-5xl"}`} data-go={go.id}>
         {title}{" "}
