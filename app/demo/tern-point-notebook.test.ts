@@ -7,6 +7,7 @@ import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import { benchOf } from "#core/logbook/bench/bench";
 import type { Bench } from "#core/logbook/bench/bench";
 import type { BenchPiece } from "#core/logbook/bench/bench-piece";
+import { usedSince } from "#core/logbook/paint-used";
 import { shelfKey } from "#core/shelf/own-products";
 import { TERN_POINT } from "./tern-point";
 import type { DemoPiece, DemoStanding } from "./tern-point";
@@ -111,6 +112,14 @@ test("no coat is dated before what lies beneath was dry, nor twice over for one 
     return [...own, ...twice, ...future, ...early.map(({ id }) => `${id} is older than what is known of the jars`)].map((fault) => `${sayInstant(at)}: ${fault}`);
   });
   expect(faults).toEqual([]);
+});
+
+test("no jar has given more than was in it", () => {
+  const { parts } = notebooks[0]!.notebook;
+  const known = parts.shelf!.flatMap(({ id, left }) => (left ? [[id, left] as const] : []));
+  const used = usedSince(parts.progress!, new Map(known.map(([id, { at: seen }]) => [id, seen])));
+  expect(known.filter(([id, { ml }]) => (used.get(id) ?? 0) > ml).map(([id]) => id)).toEqual([]);
+  expect(used.size).toBeGreaterThan(4);
 });
 
 test("the whole notebook is read as it was written, and its jars are the products its plans were made from", () => {

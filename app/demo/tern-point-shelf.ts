@@ -22,10 +22,10 @@ const JARS: readonly StatedJar[] = [
     kind: "craft-acrylic",
     name: "Harbour navy",
     colour: NAVY,
-    sizeMl: 118,
-    seenMl: 118,
+    sizeMl: 250,
+    seenMl: 230,
     openedMonths: 5,
-    paid: 4,
+    paid: 6,
     label: { opacity: "opaque", sheen: "matte" },
   },
   {
@@ -48,7 +48,7 @@ const JARS: readonly StatedJar[] = [
     paid: 3,
     label: { opacity: "semi-opaque", sheen: "matte", recoatMin: 60 },
   },
-  { kind: "craft-acrylic", name: "Lamp amber", colour: AMBER, sizeMl: 59, seenMl: 12, openedMonths: 14, paid: 3, label: { sheen: "matte" } },
+  { kind: "craft-acrylic", name: "Lamp amber", colour: AMBER, sizeMl: 59, seenMl: 40, openedMonths: 14, paid: 3, label: { sheen: "matte" } },
   { kind: "craft-acrylic", name: "Sea-glass green", colour: SEA, sizeMl: 59, seenMl: 59, paid: 3, label: { sheen: "matte" } },
   { kind: "craft-acrylic", name: "White", colour: "#fbfaf6", sizeMl: 118, seenMl: 60, openedMonths: 3, paid: 4, label: { opacity: "opaque", sheen: "matte" } },
   {

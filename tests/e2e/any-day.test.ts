@@ -1,5 +1,5 @@
 /** A small part of `npm run any-day`: the first Bench, a coat, dates and the evening at two instants that the day's own date draws. */
-import { afterAll, beforeAll, expect, test } from "@jest/globals";
+import { expect, test } from "@jest/globals";
 import { drawInstants, sayInstant } from "../draw-instants";
 import { NOW, ZONE } from "../instant";
 import { allSaved, goOn, newNotebook, open, ownServer, plan, toRoom, URL_BASE, watchEveryPage } from "./bench";
@@ -12,13 +12,8 @@ const DAY = process.env.NOOK_COAT_DAY ?? "2027-01-11";
 /** Where all walks are at a drawn instant, that one. */
 const INSTANTS = process.env.NOOK_COAT_AT ? [{ at: NOW, zone: ZONE }] : drawInstants(Number(DAY.replaceAll("-", "")), 2);
 
-let demo: Awaited<ReturnType<typeof ownServer>>;
-beforeAll(async () => {
-  demo = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
-});
-afterAll(() => demo.stop());
-
 test.each(INSTANTS.map((instant) => [sayInstant(instant), instant] as const))("on %s the demo is alive, and a first coat is dated", async (_title, { at, zone }) => {
+  const demo = await ownServer({ env: { NOOK_COAT_DEMO: "1" } });
   const { page } = await newNotebook({ at, timezoneId: zone });
   await page.goto(demo.url);
   await page.locator("[data-bench][aria-busy=false]").waitFor();

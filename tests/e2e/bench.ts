@@ -16,6 +16,8 @@ export const DOTTED_PEBBLE = { material: "Smooth pebble", uses: ["Picked up and 
 
 let browser: Browser;
 const contexts: BrowserContext[] = [];
+/** What ends what a test has begun beside the pages, should the test not come to it. */
+const leftovers: (() => Promise<void>)[] = [];
 const complaints: string[] = [];
 
 /** Every page of every test is watched: no error, no warning, no violation of the security policy. */
@@ -25,12 +27,24 @@ export function watchEveryPage(): void {
   });
   afterEach(async () => {
     await Promise.all(contexts.splice(0).map((context) => context.close()));
+    await endLeftovers();
     const said = complaints.splice(0);
     expect(said).toEqual([]);
   });
   afterAll(async () => {
     await browser.close();
   });
+}
+
+/** Something a test has begun is ended after it, whatever becomes of the test: what goes on running would keep the runner from its end. */
+export function endedAfterTest<T extends { readonly stop: () => Promise<void> }>(begun: T): T {
+  leftovers.push(begun.stop);
+  return begun;
+}
+
+/** Ends all that was begun and is running still. */
+export async function endLeftovers(): Promise<void> {
+  await Promise.all(leftovers.splice(0).map((stop) => stop()));
 }
 
 /** What a browser says that is told to keep no copy of the app. */
@@ -156,10 +170,23 @@ export async function ownServer({ host = "127.0.0.1", env = {} }: { host?: strin
   url: string;
   stop: () => Promise<void>;
 }> {
-  const script = `const { serve } = await import('./server/serve.mjs'); console.log((await serve({ port: 0, host: "${host}" })).url)`;
-  const child = spawn(process.execPath, ["--input-type=module", "-e", script], { env: { ...process.env, NODE_ENV: "production", ...env } });
-  const url = await new Promise<string>((resolve) => child.stdout.once("data", (chunk) => resolve(String(chunk).trim())));
-  const stop = () => new Promise<void>((resolve) => (child.once("exit", () => resolve()), child.kill("SIGKILL")));
+  const child = spawn(process.execPath, ["server/run.mjs"], {
+    env: { ...process.env, PORT: "0", HOST: host, NOOK_COAT_LEAVE_WITH_PARENT: "1", ...env },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
+  const stop = async () => {
+    child.kill("SIGKILL");
+    await gone;
+  };
+  leftovers.push(stop);
+  const url = await new Promise<string>((resolve, reject) => {
+    child.stdout.on("data", (chunk) => {
+      const found = /http\S+/.exec(String(chunk))?.[0];
+      if (found) resolve(found);
+    });
+    void gone.then(() => reject(new Error("the server did not start")));
+  });
   return { url, stop };
 }
 

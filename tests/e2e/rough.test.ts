@@ -5,7 +5,7 @@ import type { Browser } from "playwright-core";
 import { battered } from "../reliability/battered";
 import { kills } from "../reliability/kills";
 import { walk } from "../reliability/monkey";
-import { ownServer, URL_BASE } from "./bench";
+import { endLeftovers, ownServer, URL_BASE } from "./bench";
 
 let browser: Browser;
 let demo: Awaited<ReturnType<typeof ownServer>>;
@@ -15,7 +15,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await browser.close();
-  await demo.stop();
+  await endLeftovers();
 });
 
 test("a hand that does anything for twenty acts leaves a page that stands and a file that comes back", async () =>

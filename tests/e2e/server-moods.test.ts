@@ -5,7 +5,7 @@ import { mkdtemp, readFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { promisify } from "node:util";
-import { allowComplaints, keptForOffline, newNotebook, URL_BASE, watchEveryPage, WITH_OWN_COPY } from "./bench";
+import { allowComplaints, endedAfterTest, keptForOffline, newNotebook, URL_BASE, watchEveryPage, WITH_OWN_COPY } from "./bench";
 import { fickleServer } from "./fickle-server";
 
 watchEveryPage();
@@ -39,7 +39,7 @@ test("a server begun in the background outlives its shell; it leaves with it onl
 
 describe("a server that is not well", () => {
   test("quiet, or behind a broken gateway, it is done without; unknown addresses and trailing strokes are answered", async () => {
-    const server = await fickleServer(URL_BASE);
+    const server = endedAfterTest(await fickleServer(URL_BASE));
     const { page } = await newNotebook(WITH_OWN_COPY);
     await page.goto(server.url);
     await page.getByRole("heading", { name: "What have you got in your hand?" }).waitFor();
@@ -57,7 +57,7 @@ describe("a server that is not well", () => {
   });
 
   test("a newer version is offered in every tab, and taken when the user says so", async () => {
-    const server = await fickleServer(URL_BASE);
+    const server = endedAfterTest(await fickleServer(URL_BASE));
     const { context, page } = await newNotebook(WITH_OWN_COPY);
     await page.goto(server.url);
     await keptForOffline(page);

@@ -1,6 +1,7 @@
 /** The shelf: jars in a line of words, plans made from them, what is promised, what to buy, files in and out. */
 import { describe, expect, test } from "@jest/globals";
-import { allSaved, axeClean, choose, contentOf, newNotebook, open, ownServer, plan, planReady, stepTitles, watchEveryPage } from "./bench";
+import { NOW } from "../instant";
+import { allSaved, axeClean, choose, contentOf, goOn, newNotebook, open, ownServer, plan, planReady, stepTitles, watchEveryPage } from "./bench";
 import type { Page } from "playwright-core";
 
 watchEveryPage();
@@ -76,6 +77,8 @@ test("a coat is poured from the jar of its colour, or from another she chooses; 
   await choose(page, "Take it from", "Red");
   await planReady(page);
   await page.getByText(/Pour .* out of Red, which has about/).waitFor();
+  // What is laid is laid after the jar was looked into.
+  await goOn([page], NOW + 60_000);
   expect((await stepTitles(page)).join()).toMatch(/Base colour: .* of Red/);
   await allSaved(page);
   const base = page.getByRole("button", { name: /^Mark as done: Base colour.*coat 1/ });

@@ -71,9 +71,11 @@ export async function kills(executable: string, args: readonly string[], url: st
   let saved = 0;
   let said = 0;
   let piece = "";
+  let running: Opened | null = null;
   try {
     for (let round = 0; round <= count; round += 1) {
-      const { browser, page, kill } = await opened(executable, args, profile);
+      running = await opened(executable, args, profile);
+      const { browser, page, kill } = running;
       const complaints = watched(page);
       if (round === 0) {
         await page.goto(`${url}/pieces/new`);
@@ -134,6 +136,8 @@ export async function kills(executable: string, args: readonly string[], url: st
       await hands;
     }
   } finally {
+    // The last one is gone already, unless something went wrong before its end.
+    await running?.kill().catch(() => undefined);
     await rm(profile, { recursive: true, force: true, maxRetries: 5 });
   }
   return { faults, typed: last, saved: said };
