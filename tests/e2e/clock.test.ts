@@ -35,7 +35,7 @@ test("a clock that is set back is told of everywhere and on the piece, and the c
 });
 
 test("hours keep the zone they were said in, and a device elsewhere says so; clocks go to twelve where the locale has it", async () => {
-  const { context, page } = await newNotebook({ locale: "en-US" });
+  const { context, page } = await newNotebook({ locale: "en-US", timezoneId: undefined });
   const device = await context.newCDPSession(page);
   const travel = (timezoneId: string) => device.send("Emulation.setTimezoneOverride", { timezoneId });
   await travel("Europe/London");
