@@ -95,10 +95,7 @@ export default tseslint.config(
     ignores: ["**/*.test.ts", "core/cli.ts"],
     rules: { "no-restricted-syntax": ["error", NAMED_EXPORTS, ...CLOCK_READS.slice(0, 2).map(({ selector }) => ({ selector, message: CORE_IS_PURE }))] },
   },
-  {
-    files: ["tests/**/*.{ts,tsx}", "**/*.test.{ts,tsx}"],
-    rules: { "no-restricted-syntax": ["error", NAMED_EXPORTS, ...CLOCK_READS, NEW_CONTEXT] },
-  },
+  { files: ["tests/**/*.{ts,tsx}", "**/*.test.{ts,tsx}"], rules: { "no-restricted-syntax": ["error", NAMED_EXPORTS, ...CLOCK_READS, NEW_CONTEXT] } },
   { files: ["tests/e2e/bench.ts", "tests/reliability/hands.ts"], rules: { "no-restricted-syntax": ["error", NAMED_EXPORTS, ...CLOCK_READS] } },
   {
     files: ["app/**/*.{ts,tsx}"],

@@ -33,7 +33,12 @@ const config = {
   testTimeout: 300_000,
   testSequencer: "<rootDir>/tests/slowest-first.mjs",
   projects: [
-    { ...shared, displayName: "unit", fakeTimers: standingClock, testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"] },
+    {
+      ...shared,
+      displayName: "unit",
+      fakeTimers: standingClock,
+      testMatch: ["<rootDir>/{core,app}/**/*.test.{ts,tsx}", "<rootDir>/tests/{reference,reliability}/**/*.test.ts"],
+    },
     {
       ...shared,
       displayName: "browser",

@@ -67,13 +67,7 @@ async function still(page) {
 
 for (const [name, { path, size = WIDE, dim = false, before, ready }] of Object.entries(VIEWS)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
-  const context = await browser.newContext({
-    locale: "en-GB",
-    timezoneId: "Europe/London",
-    viewport: size,
-    reducedMotion: "reduce",
-    serviceWorkers: "block",
-  });
+  const context = await browser.newContext({ locale: "en-GB", timezoneId: "Europe/London", viewport: size, reducedMotion: "reduce", serviceWorkers: "block" });
   await context.clock.setFixedTime(AT);
   if (dim) await context.addInitScript(() => globalThis.localStorage.setItem("nook-coat-theme", "dim"));
   const page = await context.newPage();

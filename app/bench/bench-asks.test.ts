@@ -13,7 +13,7 @@ import { follow } from "../../tests/reference/notebook";
 import { sayCountdown } from "~/components/countdown";
 import { actionOf, doneAsk, startedAsk, tackyAsk } from "./bench-asks";
 import type { OnBench } from "./bench-loaded.client";
-import { actPlaces, aloneWords, goCoat, goTitle } from "./bench-words";
+import { actPlaces, aloneWords, goCoat, goTitle, neededWords } from "./bench-words";
 
 const MIN = 60_000;
 const NOW = Date.parse("2026-11-27T19:00:00Z");
@@ -108,6 +108,12 @@ describe("in the painter's words", () => {
     expect(aloneWords({ wet: ["rim"], partly: false }, batch)).toBe("wet: rim");
     expect(aloneWords({ wet: [], partly: false, dry: 5 }, batch)).toBe("drying through");
     expect(aloneWords({ wet: shown.shown.zones.map(({ zone }) => zone), partly: false }, shown)).toBe("wet all over");
+  });
+
+  test("a day it is needed by is said when it is near, and when it is past", () => {
+    const day = 24 * 60 * MIN;
+    const needed = (days: number | null) => neededWords({ due: days === null ? null : NOW + days * day }, NOW);
+    expect([null, 15, 9, 4, 0, -2].map(needed)).toEqual([null, null, "needed Sun 6 Dec", "needed Tuesday", "needed today", "was needed Wed 25 Nov"]);
   });
 
   test.each([

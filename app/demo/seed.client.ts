@@ -69,7 +69,9 @@ export async function openTernPoint(db: Database): Promise<void> {
   const kept = fresh.pieces.flatMap((record) => {
     const own = worked.get(record.id);
     const { shown = null, work = null } = views.get(record.id) ?? {};
-    return own ? [{ id: record.id, key: overviewKey(record, own.plan, own.progress, shelf), overview: overviewOf({ shown, work, done: own.done }, at.now) }] : [];
+    return own
+      ? [{ id: record.id, key: overviewKey(record, own.plan, own.progress, shelf), overview: overviewOf({ shown, work, done: own.done }, at.now) }]
+      : [];
   });
   await Promise.all(kept.map((one) => keepOverview(db, one)));
 }

@@ -74,11 +74,7 @@ function pieceNamed(key: string, stated: Stated): Piece {
   return piece;
 }
 
-function madeRecord(
-  { key, daysAgo, stated, lines, paint, minutes, looks = [], moves = [], money, added }: DemoFinished,
-  today: string,
-  at: AtHour,
-): LogRecord {
+function madeRecord({ key, daysAgo, stated, lines, paint, minutes, looks = [], moves = [], money, added }: DemoFinished, today: string, at: AtHour): LogRecord {
   const piece = pieceNamed(key, stated);
   const lastDay = Math.max(...lines.map(({ day }) => day));
   const finishedOn = dayLater(today, -daysAgo);

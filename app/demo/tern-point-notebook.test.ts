@@ -24,7 +24,8 @@ const VIEWS = new Map(Object.entries(built.plans));
 
 const ZONES = ["Europe/London", "America/Los_Angeles", "Australia/Lord_Howe", "Pacific/Kiritimati"] as const;
 /** Days that end with one. */
-const until = (date: string, days: number) => Array.from({ length: days }, (_unused, day) => new Date(Date.parse(date) - day * DAY_MS).toISOString().slice(0, 10));
+const until = (date: string, days: number) =>
+  Array.from({ length: days }, (_unused, day) => new Date(Date.parse(date) - day * DAY_MS).toISOString().slice(0, 10));
 const HOURS = ["00:10", "01:30", "02:30", "06:45", "10:05", "14:00", "19:20", "23:55"] as const;
 const at = (timeZone: string, dates: readonly string[]) => dates.flatMap((date) => HOURS.map((hour) => ({ timeZone, now: instantOf(date, hour, timeZone) })));
 /** A fortnight, a leap day and the turn of a year everywhere; where clocks change, the nights on which they go on and back and the days after. */
@@ -105,11 +106,15 @@ test("no coat is dated before what lies beneath was dry, nor twice over for one 
   const faults = notebooks.flatMap(({ at, notebook: { worked, parts } }) => {
     const own = TERN_POINT.flatMap((one) => (worked.has(one.id) ? mistimed(one, worked.get(one.id)!, at.now) : []));
     const hands = [...worked.values()].flatMap((one) => one.hands).sort((a, b) => a.from - b.from);
-    const twice = hands.flatMap(({ from }, index) => (index > 0 && from < hands[index - 1]!.to ? [`hands at two things at ${new Date(from).toISOString()}`] : []));
+    const twice = hands.flatMap(({ from }, index) =>
+      index > 0 && from < hands[index - 1]!.to ? [`hands at two things at ${new Date(from).toISOString()}`] : [],
+    );
     const instants = JSON.stringify(parts).match(/\d{4}-\d\d-\d\dT[0-9:.]+Z/g)!;
     const future = instants.filter((instant) => Date.parse(instant) > at.now);
     const early = parts.progress!.filter(({ at: noted }) => Date.parse(noted) < Date.parse(parts.shelf![0]!.left!.at));
-    return [...own, ...twice, ...future, ...early.map(({ id }) => `${id} is older than what is known of the jars`)].map((fault) => `${sayInstant(at)}: ${fault}`);
+    return [...own, ...twice, ...future, ...early.map(({ id }) => `${id} is older than what is known of the jars`)].map(
+      (fault) => `${sayInstant(at)}: ${fault}`,
+    );
   });
   expect(faults).toEqual([]);
 });

@@ -85,12 +85,7 @@ function fixedHands({ state, done, ended }: Stated, now: number, hours: FreeHour
  * @returns by piece; pieces that are not begun are not among them
  * @throws when a piece is stated to have a coat that its plan has not
  */
-export function ternPointWork(
-  pieces: readonly DemoPiece[],
-  viewOf: (id: string) => DemoView,
-  now: number,
-  timeZone: string,
-): ReadonlyMap<string, DemoWork> {
+export function ternPointWork(pieces: readonly DemoPiece[], viewOf: (id: string) => DemoView, now: number, timeZone: string): ReadonlyMap<string, DemoWork> {
   const hours = usualHours(timeZone);
   const stated = pieces.flatMap((one) => (one.state ? [statedIn(one, one.state, viewOf(one.id), now)] : []));
   const taken = stated.flatMap((each) => fixedHands(each, now, hours).map((hands) => ({ id: each.one.id, ...hands })));

@@ -293,12 +293,7 @@ export const TERN_POINT: readonly DemoPiece[] = [
     },
     {
       // Second of three coats, two hours ago; half of the plates have the third.
-      state: {
-        last: { zone: "rim", role: "base", coat: 2 },
-        minutesAgo: 2 * HOUR_MIN,
-        underWay: { pieces: 3, begunMinutesAgo: 17 },
-        stands: "under-way",
-      },
+      state: { last: { zone: "rim", role: "base", coat: 2 }, minutesAgo: 2 * HOUR_MIN, underWay: { pieces: 3, begunMinutesAgo: 17 }, stands: "under-way" },
       dueInDays: 10,
     },
   ),

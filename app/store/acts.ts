@@ -133,7 +133,13 @@ export async function isDone(acts: ActsInside, ask: string, left: boolean): Prom
 export async function keepAct(acts: ActsInside, act: Act): Promise<{ readonly act: Act; readonly replaces: string | null }> {
   for (const id of await acts.index("byUndone").getAllKeys()) await acts.delete(id);
   const last = (await acts.index("byTime").openCursor(null, "prev"))?.value;
-  const goesOn = last && act.merge !== undefined && last.merge === act.merge && last.tab === act.tab && act.at - last.at < ONE_STROKE_MS && sameRecords(last.entries, act.entries);
+  const goesOn =
+    last &&
+    act.merge !== undefined &&
+    last.merge === act.merge &&
+    last.tab === act.tab &&
+    act.at - last.at < ONE_STROKE_MS &&
+    sameRecords(last.entries, act.entries);
   const entries = goesOn
     ? act.entries.map((entry) => ({ ...entry, before: last.entries.find((one) => one.store === entry.store && one.id === entry.id)!.before }))
     : act.entries;

@@ -51,7 +51,10 @@ export function backdated(tasks: readonly Task[], end: number, hours: FreeHours,
     const lengthMs = lengthOf(task);
     const edges = tasks.flatMap(({ id, after }) => after.flatMap((edge) => (edge.task === task.id ? [{ next: dated.get(id)!, edge }] : [])));
     const by = Math.min(end, ...edges.map(({ next, edge }) => next.from - Math.ceil(edge.typicalMin) * MS_PER_MIN));
-    const notBefore = Math.max(-Infinity, ...edges.map(({ next, edge }) => (edge.closesMin === undefined ? -Infinity : next.from - edge.closesMin * MS_PER_MIN)));
+    const notBefore = Math.max(
+      -Infinity,
+      ...edges.map(({ next, edge }) => (edge.closesMin === undefined ? -Infinity : next.from - edge.closesMin * MS_PER_MIN)),
+    );
     const free = latestInHours(by, lengthMs, hours, busy);
     const isLast = dated.size === 0;
     const laid = isLast

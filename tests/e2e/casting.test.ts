@@ -67,7 +67,6 @@ async function atCasting(page: Page): Promise<void> {
 /** The page as it is after so much more time. */
 const later = (page: Page, to: number): Promise<void> => goOn([page], to);
 
-
 /** Puts so much on the made-up scale and waits until it rests on it. */
 async function onScale(page: Page, ...put: readonly string[]): Promise<void> {
   for (const one of put) await page.getByRole("group", { name: "What you put on the made-up scale" }).getByRole("button", { name: one }).click();
