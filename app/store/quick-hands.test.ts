@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, jest, test } from "@jest/globals";
 import { candidateId, stepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
 import { bodyOf } from "#core/logbook/body-state";
+import { NOW } from "../../tests/instant";
 import { pebble } from "../../tests/reference/bench";
 import { coat, follow, set } from "../../tests/reference/notebook";
 import { takeBack } from "./command";
@@ -136,12 +137,11 @@ describe("one tab, quicker than its screen", () => {
 
 describe("what was done last, kept with what it changed", () => {
   test("what is done in one instant, or after the clock was set back, stands in the order in which it was done; so do versions, and what is taken back", async () => {
-    const instant = Date.now();
     const names = Array.from({ length: 12 }, (_unused, turn) => `Name ${turn}`);
     const { id, piece } = await addPiece(db, pebble({ name: "Was" }));
     const own = new OwnValues();
     for (const [turn, name] of names.entries()) {
-      if (turn === 6) jest.setSystemTime(instant - 3_600_000);
+      if (turn === 6) jest.setSystemTime(NOW - 3_600_000);
       await savePiece(db, id, piece, [set("name", name)], own);
     }
     const acts = (await db.getAllFromIndex("acts", "byTime")).slice(1);
