@@ -65,7 +65,7 @@ describe("for any valid piece", () => {
       }),
       { seed: SEED, numRuns: RUNS },
     );
-  }, 120_000);
+  });
 
   test("every number is finite, every wait whole, every step has its reason; the file survives JSON", () => {
     fc.assert(
@@ -81,7 +81,7 @@ describe("for any valid piece", () => {
       }),
       { seed: SEED + 1, numRuns: RUNS },
     );
-  }, 120_000);
+  });
 
   test("every fix it offers clears its finding and brings no stop", () => {
     fc.assert(
@@ -100,7 +100,7 @@ describe("for any valid piece", () => {
       }),
       { seed: SEED + 2, numRuns: RUNS },
     );
-  }, 120_000);
+  });
 
   test("guides and masks are never left on, nothing is sanded after sealing, the engine's files read back", () => {
     fc.assert(
@@ -116,7 +116,7 @@ describe("for any valid piece", () => {
       }),
       { seed: SEED + 3, numRuns: RUNS },
     );
-  }, 120_000);
+  });
 });
 
 describe("the catalogue is data", () => {

@@ -16,6 +16,8 @@ test("the clock of a unit test stands where all tests have it, and goes on by ha
   expect(sayClock(NOW + DAY_MS)).toMatch(/^\d/);
 });
 
+const eslint = new ESLint();
+
 test.each([
   ["Date.now();", "core/units/x.test.ts"],
   ["export const now = new Date();", "tests/e2e/x.test.ts"],
@@ -25,7 +27,6 @@ test.each([
   ["export const now = new Date();", "core/units/x.ts"],
   ["Date.now();", "app/workers/x.worker.ts"],
 ])("%s is not taken in %s", async (text, filePath) => {
-  const eslint = new ESLint();
   const found = async (code: string) => (await eslint.lintText(code, { filePath }))[0]!.messages.map(({ ruleId }) => ruleId);
   expect(await found(text)).toContainEqual(expect.stringMatching(/^no-restricted-(syntax|properties)$/));
   expect(await found("export const day = new Date(0);")).toEqual([]);
