@@ -33,7 +33,7 @@ test.each([
 });
 
 test("of five instants each is of another kind; all are told by their own clocks, and the same seed draws the same", () => {
-  for (let seed = 0; seed < 40; seed += 1) {
+  for (let seed = 0; seed < 8; seed += 1) {
     const drawn = drawInstants(seed, 5);
     expect(new Set(drawn.map(({ kind }) => kind)).size).toBe(5);
     expect(drawInstants(seed, 5)).toEqual(drawn);
