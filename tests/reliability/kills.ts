@@ -6,7 +6,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium } from "playwright-core";
 import type { Browser, Page } from "playwright-core";
-import { NOW, ZONE } from "../instant";
+import { NOW, PATIENCE_MS, ZONE } from "../instant";
 import { seeded } from "./attack";
 import { fileOf, readOwn, still, watched } from "./hands";
 
@@ -18,10 +18,12 @@ interface Opened {
 
 /** Opens a browser of its own on a profile that outlives it. */
 async function opened(executable: string, args: readonly string[], profile: string): Promise<Opened> {
+  // A browser does not start by a clock that is set: its pages are told the time one by one.
+  const { LD_PRELOAD: _clock, ...env } = process.env;
   const child: ChildProcess = spawn(executable, [...args, "--headless=new", "--remote-debugging-port=0", `--user-data-dir=${profile}`, "about:blank"], {
     detached: true,
     stdio: ["ignore", "ignore", "pipe"],
-    env: { ...process.env, TZ: ZONE },
+    env: { ...env, TZ: ZONE },
   });
   const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
   const address = await new Promise<string>((resolve, reject) => {
@@ -33,19 +35,21 @@ async function opened(executable: string, args: readonly string[], profile: stri
     });
     void gone.then(() => reject(new Error(`the browser did not start: ${said.slice(0, 300)}`)));
   });
-  const browser = await chromium.connectOverCDP(address);
-  const [context] = browser.contexts();
-  await context!.clock.setFixedTime(NOW);
-  const page = await context!.newPage();
-  return {
-    browser,
-    page,
-    kill: async () => {
-      // The whole group: the browser, and the processes its pages and its store live in.
-      process.kill(-child.pid!, "SIGKILL");
-      await gone;
-    },
+  const kill = async () => {
+    // The whole group: the browser, and the processes its pages and its store live in.
+    process.kill(-child.pid!, "SIGKILL");
+    await gone;
   };
+  try {
+    const browser = await chromium.connectOverCDP(address, { timeout: PATIENCE_MS });
+    const [context] = browser.contexts();
+    await context!.clock.setFixedTime(NOW);
+    return { browser, page: await context!.newPage(), kill };
+  } catch (error) {
+    // One that nobody gets a hold of is not left running.
+    await kill();
+    throw error;
+  }
 }
 
 /** What came of it. */
