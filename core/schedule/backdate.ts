@@ -42,7 +42,7 @@ function latestInHours(by: number, lengthMs: number, hours: FreeHours, taken: re
  * @param hours when the hands were free
  * @param taken stretches in which the hands were at something else
  * @returns begin and end of each task, ms, by its id
- * @example backdated([wash, prime], now, usualHours("UTC"), []).get(prime.id)!.to // now
+ * @example backdated([{ id: "wash", handsOnMin: 10, after: [] }], 600_000, { weekday: [], exceptions: [], timeZone: "UTC" }, []).get("wash") // { from: 0, to: 600_000 }
  */
 export function backdated(tasks: readonly Task[], end: number, hours: FreeHours, taken: readonly Sitting[]): ReadonlyMap<string, Sitting> {
   const dated = new Map<string, Sitting>();
