@@ -1,7 +1,7 @@
 import type { Task } from "#core/coating/facts/task";
 import { actualOfGo, foundTacky, tookMin } from "#core/logbook/actual";
 import type { Begun } from "#core/logbook/bench/begun";
-import { coatEvents } from "#core/logbook/coat-events";
+import { coatEvents, countedEvents } from "#core/logbook/coat-events";
 import type { CoatEvent } from "#core/logbook/progress";
 import type { PlanAsk } from "~/piece/plan-ask";
 import type { OnBench } from "./bench-loaded.client";
@@ -34,10 +34,7 @@ export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | n
 
 /** That hands are on a go, and how many pieces of the batch have it. */
 export function startedAsk({ shown, followed, count }: OnBench, tasks: readonly Task[], pieces: number, at: number): PlanAsk {
-  const coats = tasks
-    .flatMap((task) => coatEvents(shown, task))
-    .map(({ jarMl, ...coat }) => ({ ...coat, pieces, ...(jarMl === undefined ? {} : { jarMl: (jarMl * pieces) / count }) }));
-  return { intent: "started", followed, coats, at: iso(at) };
+  return { intent: "started", followed, coats: countedEvents(shown, tasks, pieces, count), at: iso(at) };
 }
 
 /** That what a go waits for was touched and found tacky; null where nothing beneath it has to dry. */

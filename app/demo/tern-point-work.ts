@@ -4,7 +4,7 @@ import { tasksOf } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
 import { ENGINE_VERSION } from "#core/coating/planner/engine-version";
 import type { PlanRecord } from "#core/formats/stores/plans";
-import { coatEvents } from "#core/logbook/coat-events";
+import { coatEvents, countedEvents } from "#core/logbook/coat-events";
 import type { CoatEvent, ProgressRecord } from "#core/logbook/progress";
 import { backdated } from "#core/schedule/backdate";
 import { MS_PER_MIN, usualHours } from "#core/schedule/free-hours";
@@ -57,15 +57,11 @@ function counted({ one, state, view, next }: Stated, now: number): readonly (Coa
   const { underWay } = state;
   const { shown } = view;
   if (!underWay || !shown) return [];
-  const count = one.piece.count ?? 1;
-  const coats = next.flatMap((task) => coatEvents(shown, task));
   const each = (underWay.begunMinutesAgo * MS_PER_MIN) / (underWay.pieces + 1);
-  return Array.from({ length: underWay.pieces + 1 }, (_unused, pieces) => ({
-    at: isoOf(now - underWay.begunMinutesAgo * MS_PER_MIN + pieces * each),
-    pieces,
-  })).flatMap(({ at, pieces }) =>
-    coats.map(({ jarMl, ...coat }) => ({ ...coat, pieces, at, ...(jarMl === undefined ? {} : { jarMl: (jarMl * pieces) / count }) })),
-  );
+  return Array.from({ length: underWay.pieces + 1 }, (_unused, pieces) => {
+    const at = isoOf(now - underWay.begunMinutesAgo * MS_PER_MIN + pieces * each);
+    return countedEvents(shown, next, pieces, one.piece.count ?? 1).map((coat) => ({ ...coat, at }));
+  }).flat();
 }
 
 /** When the hands are known to have been on a piece: at what it was left with, and at what is under way. */

@@ -93,7 +93,7 @@ export async function keepVersions(entries: readonly Entry[], inside: VersionsIn
     if (!last && first) await inside.put(first);
     const all = await inside.ids(id);
     // What was there when the piece was first changed is never written over.
-    if (last && all.length > 1 && now - last.at < ONE_VERSION_MS) await inside.delete(last.id);
+    if (last && all.length > 1 && Math.abs(now - last.at) < ONE_VERSION_MS) await inside.delete(last.id);
     await inside.put(next);
     for (const old of all.slice(0, -MOST_VERSIONS)) await inside.delete(old);
   }

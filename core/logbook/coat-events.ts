@@ -38,3 +38,16 @@ export function coatEvents(candidate: Candidate, { stepId, coat, half, zones }: 
       ];
     });
 }
+
+/**
+ * What there is to record while a batch is under way: the coats of its go, with the pieces that have them and the paint these took.
+ *
+ * @param tasks of the go, in all its places
+ * @param pieces that have it by now
+ * @param count pieces of the batch
+ */
+export function countedEvents(candidate: Candidate, tasks: readonly Task[], pieces: number, count: number): readonly CoatEvent[] {
+  return tasks
+    .flatMap((task) => coatEvents(candidate, task))
+    .map(({ jarMl, ...coat }) => ({ ...coat, pieces, ...(jarMl === undefined ? {} : { jarMl: (jarMl * pieces) / count }) }));
+}

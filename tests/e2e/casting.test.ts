@@ -88,8 +88,7 @@ async function typeBowl(page: Page): Promise<void> {
 test("six moulds are poured out of one bag without a slip of paper; it is known when they may be painted, and the two with holes are being filled", async () => {
   const { page } = await newNotebook();
   await atCasting(page);
-  const poured = NOW + 5 * MIN_MS;
-  await later(page, poured);
+  await later(page, NOW + 5 * MIN_MS);
   for (const [mould, count] of [
     ["Table number", 3],
     ["Gull stone", 2],
@@ -109,7 +108,7 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   const address = page.url();
 
   // The first bowl on the made-up scale, with too much water in it. A scale comes to rest: its time runs.
-  await page.clock.setSystemTime(poured);
+  await page.clock.setSystemTime(NOW + 5 * MIN_MS);
   await press(page, "Try it with a made-up scale");
   await press(page, "It shows zero");
   await page.locator('[data-weighing="water"]').waitFor();
