@@ -8,6 +8,7 @@ import { answerCast } from "./formats/parse-cast";
 import type { PlanAsk } from "./formats/parse-ask";
 import { answerDry } from "./formats/parse-dry";
 import { answerMark } from "./formats/parse-mark";
+import { answerMerge } from "./formats/parse-merge";
 import { parsePiece } from "./formats/parse-piece";
 import { answerHide, parseFilm, parseTint } from "./formats/parse-film";
 import { parseSchedule } from "./formats/parse-schedule";
@@ -47,6 +48,7 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   dry: (document) => answerDry(document, CATALOGUE),
   schedule: (document) => answered(parseSchedule(document, CATALOGUE), scheduled),
   mark: answerMark,
+  merge: (document) => answerMerge(document, CATALOGUE),
   cast: answerCast,
   area: (document) => answered(parsePiece(document, CATALOGUE), (piece) => ({ zones: zoneAreas(piece, CATALOGUE) })),
 };

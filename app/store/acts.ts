@@ -1,5 +1,7 @@
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import { fingerprint } from "#core/coating/model/fingerprint";
+import type { Stamp } from "#core/merge/stamp";
+import type { KeptBeside, KeptDifference } from "./stamps";
 import { freshId } from "./fresh-id";
 
 export type Kept = RecordOf<StoreName>;
@@ -33,6 +35,9 @@ export interface Act {
   readonly tab: string;
   readonly label: string;
   readonly entries: readonly Entry[];
+  /** Stamps and differences as they were before: of what put two notebooks together, which taken back is as if it had never been. */
+  readonly stamps?: readonly KeptBeside<Stamp>[];
+  readonly differences?: readonly KeptBeside<KeptDifference>[];
   /** Strokes of one thing that is typed are one act. */
   readonly merge?: string;
   /** Acts it goes on from, which are no longer by themselves. */

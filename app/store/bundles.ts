@@ -1,129 +1,58 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { fingerprint } from "#core/coating/model/fingerprint";
+import type { Pictures } from "#core/formats/notebook-file";
+import type { PieceRecord } from "#core/formats/stores/pieces";
+import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
+import type { StoreName } from "#core/formats/stores/stores";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
-import type { Pictures } from "#core/formats/notebook-file";
 import { withPatternLayers } from "#core/marking/solve-piece";
-import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
-import type { RecordOf, StoreName } from "#core/formats/stores/stores";
-import { runCommand, storesWith } from "./command";
-import type { Recorder } from "./command";
+import { sameValue } from "#core/merge/field-walk";
+import { mergeNotebooks } from "#core/merge/merge-notebooks";
+import type { AnyRecord, MergedNotebook, NotebookCopy } from "#core/merge/merge-notebooks";
+import type { Stamp } from "#core/merge/stamp";
+import { runCommand } from "./command";
 import type { Database } from "./database";
+import { storesWith } from "./recorder";
+import type { Recorder } from "./recorder";
+import { deviceOf, DEVICES_STORE, provenance, STAMPS_STORE } from "./stamps";
 
 /** Of the whole database, not of one record. */
 const EVERYTHING = "everything";
 
-/** Everything kept, as it stands; some of it may fail its own schema. */
-export async function everything(db: Database): Promise<Readonly<Record<StoreName, readonly unknown[]>>> {
-  const transaction = db.transaction([...STORE_NAMES]);
+/** Everything kept, as it stands, with who changed what; some of it may fail its own schema. */
+export type Everything = Readonly<Record<StoreName, readonly unknown[]>> & { readonly stamps: readonly Stamp[]; readonly device?: string };
+
+export async function everything(db: Database): Promise<Everything> {
+  const transaction = db.transaction([...STORE_NAMES, STAMPS_STORE, DEVICES_STORE]);
   const parts = await Promise.all(STORE_NAMES.map(async (name) => [name, await transaction.objectStore(name).getAll()] as const));
+  const who = await provenance(transaction.objectStore(STAMPS_STORE), transaction.objectStore(DEVICES_STORE));
   await transaction.done;
-  return Object.fromEntries(parts) as unknown as Readonly<Record<StoreName, readonly unknown[]>>;
+  return { ...(Object.fromEntries(parts) as unknown as Readonly<Record<StoreName, readonly unknown[]>>), ...who };
 }
 
-/** Everything kept, as one bundle. */
+/** The records that are kept, as one bundle. */
 export async function exportAll(db: Database): Promise<Bundle> {
-  return writeBundle((await everything(db)) as Partial<BundleParts>);
+  const { stamps: _stamps, device: _device, ...parts } = await everything(db);
+  return writeBundle(parts as unknown as Partial<BundleParts>);
 }
 
-/** What became of the records that come in by themselves. */
+/** What became of a file that was brought in, by kind of record. */
 export interface Imported {
-  readonly added: number;
-  /** Already here, word for word. */
-  readonly same: number;
-  /** Here under the same id but different: added as a second piece, so that neither is lost. */
-  readonly beside: number;
+  readonly added: MergedNotebook["added"];
+  readonly changed: MergedNotebook["changed"];
+  readonly removed: MergedNotebook["removed"];
+  /** Here already, word for word. */
+  readonly same: MergedNotebook["same"];
+  /** Here as something newer: changed, or taken away, since the file was written. */
+  readonly older: MergedNotebook["older"];
+  /** Values both sides set otherwise: the notebook's own stand until it is decided. */
+  readonly differences: number;
 }
 
 /** How far an import has come, and whether it is to stop. */
 export interface ImportProgress {
   readonly told: (done: number, of: number) => void;
   readonly signal?: AbortSignal;
-}
-
-type AnyRecord = RecordOf<StoreName> & Record<string, unknown>;
-type Definition = (typeof DEFINITIONS)[number];
-
-type Belongings = (store: string, id: string) => readonly { readonly definition: Definition; readonly record: AnyRecord }[];
-
-/** Records of a file that belong to one of it, owners first. */
-function belongingsIn(bundle: Bundle): Belongings {
-  const byOwner = new Map<string, { readonly definition: Definition; readonly record: AnyRecord }[]>();
-  for (const definition of DEFINITIONS.filter((one) => one.owner))
-    for (const record of bundle[definition.name as StoreName] as unknown as readonly AnyRecord[]) {
-      const key = `${definition.owner!.store}/${String(record[definition.owner!.field])}`;
-      byOwner.set(key, [...(byOwner.get(key) ?? []), { definition, record }]);
-    }
-  const of: Belongings = (store, id) => (byOwner.get(`${store}/${id}`) ?? []).flatMap((one) => [one, ...of(one.definition.name, one.record.id)]);
-  return of;
-}
-
-/** A record as a file has it, whatever its fields stand in order, and however often it was changed. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (key, inside: unknown) =>
-    key === "rev"
-      ? 0
-      : typeof inside === "object" && inside !== null && !Array.isArray(inside)
-        ? Object.fromEntries(Object.entries(inside).sort(([a], [b]) => (a < b ? -1 : 1)))
-        : inside,
-  );
-}
-
-/** A record without what travels apart from it. */
-function without(record: object | undefined, { apart }: Definition): object | undefined {
-  return record && apart !== undefined ? { ...record, [apart]: null } : record;
-}
-
-/** Brings the records of one bundle into one database. */
-class Importing {
-  private readonly of: Belongings;
-  private readonly here = new Map<string, ReadonlySet<string>>();
-
-  constructor(
-    private readonly recorder: Recorder,
-    bundle: Bundle,
-  ) {
-    this.of = belongingsIn(bundle);
-  }
-
-  async known(name: StoreName, id: string): Promise<boolean> {
-    const ids = this.here.get(name) ?? (await this.recorder.ids(name));
-    this.here.set(name, ids);
-    return ids.has(id);
-  }
-
-  async putMissing(store: string, id: string): Promise<void> {
-    for (const { definition, record } of this.of(store, id)) {
-      const name = definition.name as StoreName;
-      if (!(await this.known(name, record.id))) await this.recorder.put(name, record as never);
-    }
-  }
-
-  async putNew(name: StoreName, record: AnyRecord): Promise<void> {
-    await this.recorder.put(name, record as never);
-    await this.putMissing(name, record.id);
-  }
-
-  /**
-   * A record of the file whose namesake here has changed: it comes in under an id of its own, with all that belongs to it. The id follows from
-   * what the record says, so that the same file brought in again adds nothing.
-   */
-  async putBeside(definition: Definition, record: AnyRecord): Promise<boolean> {
-    const all = [{ definition, record }, ...this.of(definition.name, record.id)];
-    const mark = fingerprint(canonical(all.map((one) => one.record)));
-    const renamed = new Map(all.map((one) => [`${one.definition.name}/${one.record.id}`, fingerprint(`${mark}/${one.definition.name}/${one.record.id}`)]));
-    if (await this.recorder.get(definition.name as StoreName, renamed.get(`${definition.name}/${record.id}`)!)) return false;
-    const copied = (of: Definition, one: AnyRecord): AnyRecord => {
-      const id = renamed.get(`${of.name}/${one.id}`)!;
-      const refers = Object.entries(of.refers ?? {}).flatMap(([field, store]) => {
-        const value = one[field];
-        return typeof value === "string" ? [[field, renamed.get(`${store}/${value}`) ?? null]] : [];
-      });
-      return { ...(of.asCopy ? of.asCopy(one as never, id) : { ...one, id }), ...Object.fromEntries(refers) } as AnyRecord;
-    };
-    for (const one of all) await this.recorder.put(one.definition.name as StoreName, copied(one.definition, one.record) as never);
-    return true;
-  }
 }
 
 /** How a bundle comes in. */
@@ -144,45 +73,65 @@ export class ImportStopped extends Error {
   }
 }
 
+/** Rows are planned with by the layers they come to, whoever wrote the file. */
+const finished = (store: string, record: AnyRecord): AnyRecord =>
+  store === "pieces" ? { ...record, piece: withPatternLayers((record as unknown as PieceRecord).piece, CATALOGUE) } : record;
+
+/** What is kept, as it is laid beside what comes in. */
+async function copyOf(recorder: Recorder): Promise<NotebookCopy> {
+  const parts: Record<string, readonly AnyRecord[]> = {};
+  for (const name of STORE_NAMES) parts[name] = (await recorder.all(name)) as unknown as readonly AnyRecord[];
+  return { parts, stamps: (await recorder.allBeside()).stamps, device: await deviceOf(recorder.beside) };
+}
+
+/** Writes a notebook that was put together over the one it was put together from. */
+async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: MergedNotebook, at: number, { told, signal }: ImportProgress): Promise<number> {
+  const writes: (() => Promise<void>)[] = [];
+  for (const store of STORE_NAMES) {
+    const here = new Map((mine.parts[store] ?? []).map((one) => [one.id, one]));
+    const now = merged.parts[store] ?? [];
+    for (const record of now) if (here.get(record.id) !== record) writes.push(() => recorder.put(store, record as never));
+    const kept = new Set(now.map((one) => one.id));
+    for (const id of here.keys()) if (!kept.has(id)) writes.push(() => recorder.remove(store, id));
+  }
+  const before = new Map(mine.stamps.map((one) => [one.id, one]));
+  for (const [index, write] of writes.entries()) {
+    if (signal?.aborted) throw new ImportStopped();
+    await write();
+    told(index + 1, writes.length);
+  }
+  for (const stamp of merged.stamps) if (!sameValue(before.get(stamp.id), stamp)) await recorder.putStamp(stamp.id, stamp);
+  // A record that came in is not stamped as changed here.
+  const stamps = new Map(merged.stamps.map((one) => [one.id, one]));
+  for (const { store, id } of recorder.entries) if (!stamps.has(`${store}/${id}`)) await recorder.putStamp(`${store}/${id}`, null);
+  const open = merged.clashes.filter((one) => !one.settled);
+  for (const { store, id: record, field, theirs, theirMark } of open) {
+    const id = `${store}/${record}/${field}`;
+    await recorder.putDifference(id, { id, store: store as StoreName, record, field, ...(theirs === undefined ? {} : { theirs }), theirMark, at });
+  }
+  return open.length;
+}
+
 /**
- * Adds a checked bundle to what is kept, in one transaction: all of it or nothing. What each store does with a record that is here already
- * stands in its definition; nothing is overwritten, and the same file brought in again adds nothing.
+ * Puts a checked bundle together with what is kept, in one transaction: all of it or nothing. How two copies of a record meet stands in its
+ * definition; the same file brought in again changes nothing.
  *
- * @returns what became of the records that come in by themselves
+ * @returns what became of its records, by kind
  * @throws ImportStopped; whatever the browser throws when it cannot write (a full disk); the database is then as it was
  */
 export function importBundle(db: Database, read: Bundle, { label = "bringing the file in", progress, pictures }: ImportHow = {}): Promise<Imported> {
-  // Rows are planned with by the layers they come to, whoever wrote the file.
-  const bundle: Bundle = { ...read, pieces: read.pieces.map((record) => ({ ...record, piece: withPatternLayers(record.piece, CATALOGUE) })) };
   return runCommand(db, label, EVERYTHING, STORE_NAMES, async (recorder) => {
     for (const [id, bytes] of pictures ?? []) await recorder.putPicture({ id, bytes: bytes as Uint8Array<ArrayBuffer> });
-    const counts = { added: 0, same: 0, beside: 0 };
-    const importing = new Importing(recorder, bundle);
-    const own = DEFINITIONS.filter((one) => one.onImport !== "with-owner").map((definition) => ({
-      definition,
-      name: definition.name as StoreName,
-      records: bundle[definition.name as StoreName] as unknown as readonly AnyRecord[],
-    }));
-    const of = own.reduce((sum, one) => sum + one.records.length, 0);
-    let done = 0;
-    for (const { definition, name, records } of own)
-      for (const record of records) {
-        if (progress?.signal?.aborted) throw new ImportStopped();
-        done += 1;
-        progress?.told(done, of);
-        if (!(await importing.known(name, record.id))) {
-          if (definition.onImport === "beside") counts.added += 1;
-          await importing.putNew(name, record);
-          continue;
-        }
-        if (definition.onImport === "keep") continue;
-        const here = await recorder.get(name, record.id);
-        const differs = canonical(without(here, definition)) !== canonical(without(record, definition));
-        const isCopied = differs && (await importing.putBeside(definition, record));
-        counts[isCopied ? "beside" : "same"] += 1;
-        if (!differs) await importing.putMissing(name, record.id);
-      }
-    return counts;
+    const at = Date.now();
+    const mine = await copyOf(recorder);
+    const parts = { ...(read as unknown as NotebookCopy["parts"]), pieces: read.pieces.map((one) => finished("pieces", one as never)) };
+    const theirs: NotebookCopy = { parts, stamps: read.stamps ?? [], device: read.device };
+    const fits = (store: string, record: AnyRecord) => recorder.fits(store as StoreName, record);
+    const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device: mine.device!, at } });
+    if (progress?.signal?.aborted) throw new ImportStopped();
+    const differences = await writeMerged(recorder, mine, merged, at, progress ?? { told: () => undefined });
+    const { added, changed, removed, same, older } = merged;
+    return { added, changed, removed, same, older, differences };
   });
 }
 
@@ -205,6 +154,14 @@ export function setAside(db: Database, id: string): Promise<BundleFile | null> {
 /** Empties the database, all or nothing; it can be taken back. */
 export function wipeAll(db: Database): Promise<void> {
   return runCommand(db, "emptying the notebook", EVERYTHING, STORE_NAMES, async (recorder) => {
-    for (const name of STORE_NAMES) for (const record of await recorder.all(name)) await recorder.remove(name, record.id);
+    // It begins anew: what is brought in afterwards is not held to have been taken away here.
+    const { stamps, differences } = await recorder.allBeside();
+    for (const { id } of stamps) await recorder.putStamp(id, null);
+    for (const name of STORE_NAMES)
+      for (const record of await recorder.all(name)) {
+        await recorder.remove(name, record.id);
+        await recorder.putStamp(`${name}/${record.id}`, null);
+      }
+    for (const { id } of differences) await recorder.putDifference(id, null);
   });
 }

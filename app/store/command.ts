@@ -1,21 +1,18 @@
-import type { IDBPTransaction } from "idb";
-import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
-import type { RecordOf, StoreName } from "#core/formats/stores/stores";
-import type { assertFits as AssertFits } from "./check-record";
+import { STORES } from "#core/formats/stores/stores";
+import type { StoreName } from "#core/formats/stores/stores";
+import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
+import type { Act, ActsInside, Entry, Kept } from "./acts";
 import { isReadOnly } from "./database";
 import type { Database } from "./database";
 import { fieldChanges, turnedRound } from "./field-diff";
-import type { DatabaseSchema } from "./schema";
 import { freshId } from "./fresh-id";
-import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
-import type { Act, ActsInside, Entry, Kept } from "./acts";
 import { PICTURES_STORE } from "./pictures";
-import type { KeptPicture } from "./pictures";
+import { BESIDE, Recorder } from "./recorder";
+import type { Writing, Written } from "./recorder";
+import { stampEntries } from "./stamps";
 import { keepVersions, VERSIONS_STORE } from "./versions";
 import type { VersionsInside } from "./versions";
 import { inTurn } from "./write-queue";
-
-type Writing = IDBPTransaction<DatabaseSchema, (StoreName | typeof ACTS_STORE | typeof VERSIONS_STORE | typeof PICTURES_STORE)[], "readwrite">;
 
 /** Stores whose changes are kept as versions of a piece. */
 const VERSIONED: readonly StoreName[] = ["pieces", "plans"];
@@ -54,95 +51,6 @@ export function checksAtHand(): void {
   void checks().catch(() => undefined);
 }
 
-/** The stores whose records belong to those of a store. */
-export function ownedBy(store: string): readonly (typeof DEFINITIONS)[number][] {
-  return DEFINITIONS.filter((one) => one.owner?.store === store);
-}
-
-/** The stores a record of one is removed from with all that belongs to it. */
-export function storesWith(store: StoreName): readonly StoreName[] {
-  return [store, ...ownedBy(store).flatMap(({ name }) => storesWith(name as StoreName))];
-}
-
-/** Reads and writes inside one transaction, and remembers every record as it was. */
-export class Recorder {
-  private readonly touched = new Map<string, Entry>();
-
-  constructor(
-    private readonly transaction: Writing,
-    private readonly assertFits: typeof AssertFits,
-  ) {}
-
-  async get<S extends StoreName>(store: S, id: string): Promise<RecordOf<S> | undefined> {
-    return (await this.transaction.objectStore(store).get(id)) as RecordOf<S> | undefined;
-  }
-
-  async all<S extends StoreName>(store: S): Promise<readonly RecordOf<S>[]> {
-    return (await this.transaction.objectStore(store).getAll()) as unknown as RecordOf<S>[];
-  }
-
-  /** Records of a store that belong to one of another, over the index of that name. */
-  async of<S extends StoreName>(store: S, index: string, id: string): Promise<readonly RecordOf<S>[]> {
-    return (await this.transaction
-      .objectStore(store)
-      .index(index as never)
-      .getAll(id as never)) as unknown as RecordOf<S>[];
-  }
-
-  /** @throws UnfitRecord when the record fails its own schema; nothing of the command is written then */
-  async put<S extends StoreName>(store: S, record: RecordOf<S>): Promise<void> {
-    this.assertFits(store, record);
-    await this.note(store, record.id, record as Kept);
-    await this.transaction.objectStore(store).put(record as never);
-  }
-
-  /** Keeps a picture for a photograph of the same command; one that is here already stays. */
-  async putPicture(picture: KeptPicture): Promise<void> {
-    const pictures = this.transaction.objectStore(PICTURES_STORE);
-    if ((await pictures.getKey(picture.id)) === undefined) await pictures.put(picture);
-  }
-
-  /** Whether a record fits its schema. */
-  fits(store: StoreName, record: unknown): boolean {
-    try {
-      this.assertFits(store, record);
-      return true;
-    } catch {
-      return false;
-    }
-  }
-
-  /** Ids of all records of a store. */
-  async ids(store: StoreName): Promise<ReadonlySet<string>> {
-    return new Set(await this.transaction.objectStore(store).getAllKeys());
-  }
-
-  async remove(store: StoreName, id: string): Promise<void> {
-    await this.note(store, id, null);
-    await this.transaction.objectStore(store).delete(id);
-  }
-
-  /** A record goes with all that belongs to it. */
-  async removeWhole(store: StoreName, id: string): Promise<void> {
-    for (const { name, owner, indexes } of ownedBy(store)) {
-      const [index] = Object.entries(indexes).find(([, field]) => field === owner!.field)!;
-      for (const record of await this.of(name as StoreName, index, id)) await this.removeWhole(name as StoreName, record.id);
-    }
-    await this.remove(store, id);
-  }
-
-  get entries(): readonly Entry[] {
-    return [...this.touched.values()];
-  }
-
-  private async note(store: StoreName, id: string, after: Kept | null): Promise<void> {
-    const key = `${store}/${id}`;
-    const known = this.touched.get(key);
-    const before = known ? known.before : (((await this.transaction.objectStore(store).get(id)) as Kept | undefined) ?? null);
-    this.touched.set(key, { store, id, before, after });
-  }
-}
-
 /** @param replaces the act it goes on from, which is no longer by itself */
 type Listener = (act: Act, replaces: string | null) => void;
 const listeners = new Set<Listener>();
@@ -175,11 +83,12 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
     ...(versioned ? ([...VERSIONED, VERSIONS_STORE] as const) : []),
     ...(PICTURED.some((store) => stores.includes(store)) ? ([PICTURES_STORE] as const) : []),
   ];
-  const all = [...new Set<Writing["objectStoreNames"][number]>([...stores, ...beside, ACTS_STORE])];
+  const all = [...new Set<Written>([...stores, ...beside, ...BESIDE, ACTS_STORE])];
   const transaction: Writing = db.transaction(all, "readwrite", { durability: "strict" });
   try {
     const recorder = new Recorder(transaction, assertFits);
     const result = await work(recorder, transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
+    await stampEntries(recorder.beside, recorder.entries, Date.now(), new Set(recorder.stampsBefore.map((one) => one.id)));
     if (versioned) await keepVersions(recorder.entries, versionsInside(transaction), Date.now());
     await transaction.done;
     return result;
@@ -216,9 +125,13 @@ export function runCommand<T>(
     const { result, kept } = await written(db, stores, async (recorder, acts) => {
       if (by.ask !== undefined && (await isDone(acts, by.ask, by.left === true))) throw new DoneAlready();
       const result = await work(recorder);
-      const { entries } = recorder;
-      if (entries.length === 0) return { result, kept: null };
-      const act: Act = { id: by.ask ?? freshId(), at: Date.now(), tab: TAB, label, entries, ...(by.merge === undefined ? {} : { merge: by.merge }) };
+      const { entries, stampsBefore, differencesBefore } = recorder;
+      if (entries.length === 0 && differencesBefore.length === 0) return { result, kept: null };
+      const beside = {
+        ...(stampsBefore.length > 0 ? { stamps: stampsBefore } : {}),
+        ...(differencesBefore.length > 0 ? { differences: differencesBefore } : {}),
+      };
+      const act: Act = { id: by.ask ?? freshId(), at: Date.now(), tab: TAB, label, entries, ...beside, ...(by.merge === undefined ? {} : { merge: by.merge }) };
       return { result, kept: await keepAct(acts, act) };
     });
     if (kept) for (const listener of listeners) listener(kept.act, kept.replaces);
@@ -258,14 +171,21 @@ export async function takeBack(db: Database, act: Act): Promise<Act | null> {
   const stores = [...new Set(act.entries.map((entry) => entry.store))];
   try {
     return await written(db, stores, async (recorder, acts) => {
+      // What was not touched since is stamped again as it was before; the rest is a change like any other.
+      const untouched = new Set<string>();
       for (const entry of [...act.entries].reverse()) {
         const current = await recorder.get(entry.store, entry.id);
+        if ((current?.rev ?? null) === (entry.after?.rev ?? null)) untouched.add(`${entry.store}/${entry.id}`);
         const next = takenBack(entry, current as Kept | undefined);
         const rev = Math.max(current?.rev ?? 0, entry.before?.rev ?? 0) + 1;
         if (next) await recorder.put(entry.store, { ...next, rev } as never);
         else if (current) await recorder.remove(entry.store, entry.id);
       }
-      return keepTurned(acts, act, recorder.entries);
+      const touched = new Set(act.entries.map(({ store, id }) => `${store}/${id}`));
+      for (const { id, was } of act.stamps ?? []) if (untouched.has(id) || !touched.has(id)) await recorder.putStamp(id, was);
+      for (const { id, was } of act.differences ?? []) await recorder.putDifference(id, was);
+      const { stampsBefore, differencesBefore } = recorder;
+      return keepTurned(acts, { ...act, ...(act.stamps ? { stamps: stampsBefore } : {}), ...(act.differences ? { differences: differencesBefore } : {}) }, recorder.entries);
     });
   } catch (error) {
     if (error instanceof Clash) return null;

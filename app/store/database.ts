@@ -2,10 +2,13 @@ import { openDB } from "idb";
 import type { IDBPDatabase, IDBPTransaction } from "idb";
 import type { RawParts, StepTranslator } from "#core/formats/step-translation";
 import { migrated } from "#core/formats/migrate";
-import { DATA_VERSION, DEFINITIONS } from "#core/formats/stores/stores";
+import { RELEASED_DATABASES } from "#core/formats/released";
+import type { ReleasedDatabase } from "#core/formats/released";
+import { DEFINITIONS } from "#core/formats/stores/stores";
 import { ACT_INDEXES, ACTS_STORE } from "./acts";
 import { OVERVIEWS_STORE } from "./overviews";
 import { PICTURES_STORE } from "./pictures";
+import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE } from "./stamps";
 import { VERSION_INDEXES, VERSIONS_STORE } from "./versions";
 import type { DatabaseSchema } from "./schema";
 
@@ -15,23 +18,36 @@ export const DATABASE_NAME = "nook-coat";
 
 type Upgrade = IDBPTransaction<unknown, string[], "versionchange">;
 
-/** Stores of this browser alone: they are in no file. */
+/** Stores that hold no records: they are not checked by a definition, and undone only with what they stand beside. */
 const LOCAL_STORES = [
   { name: ACTS_STORE, indexes: ACT_INDEXES },
   { name: OVERVIEWS_STORE, indexes: {} },
   { name: PICTURES_STORE, indexes: {} },
+  { name: STAMPS_STORE, indexes: {} },
+  { name: DEVICES_STORE, indexes: {} },
+  { name: DIFFERENCES_STORE, indexes: {} },
   { name: VERSIONS_STORE, indexes: VERSION_INDEXES },
 ] as const;
 
-/** The data version of the records in each version of the database; the newest stands last. */
-const DATA_VERSION_AT = [1, 2, 3, 4, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, DATA_VERSION] as const;
+/** What a database is made of: its stores, and the versions it has had, oldest first. */
+export interface Layout {
+  readonly definitions: typeof DEFINITIONS;
+  readonly released: readonly ReleasedDatabase[];
+}
+
+const LAYOUT: Layout = { definitions: DEFINITIONS, released: RELEASED_DATABASES };
+
 /** From this data version on, steps are named by what they are. */
 const STEPS_NAMED_SINCE = 4;
-export const DATABASE_VERSION = DATA_VERSION_AT.length;
+
+/** The data version of the records in a version of the database. */
+function dataOf({ released }: Layout, version: number): number {
+  return (released.find((one) => one.database === version) ?? released.at(-1)!).data;
+}
 
 /** Makes the stores and indexes that are not there yet. */
-function layOut(db: IDBPDatabase<unknown>, transaction: Upgrade): void {
-  for (const { name, indexes } of [...DEFINITIONS, ...LOCAL_STORES]) {
+function layOut(db: IDBPDatabase<unknown>, transaction: Upgrade, { definitions }: Layout): void {
+  for (const { name, indexes } of [...definitions, ...LOCAL_STORES]) {
     const store = db.objectStoreNames.contains(name) ? transaction.objectStore(name) : db.createObjectStore(name, { keyPath: "id" });
     for (const [index, field] of Object.entries(indexes)) if (!store.indexNames.contains(index)) store.createIndex(index, field);
     for (const index of [...store.indexNames]) if (!(index in indexes)) store.deleteIndex(index);
@@ -39,11 +55,11 @@ function layOut(db: IDBPDatabase<unknown>, transaction: Upgrade): void {
 }
 
 /** Brings every record up to date inside the upgrade: all of it or nothing. */
-async function bringUpToDate(transaction: Upgrade, from: number, stepsOf: StepTranslator): Promise<void> {
-  const names = DEFINITIONS.map((one) => one.name);
+async function bringUpToDate(transaction: Upgrade, from: number, stepsOf: StepTranslator, { definitions }: Layout): Promise<void> {
+  const names = definitions.map((one) => one.name);
   const parts: Record<string, Record<string, unknown>[]> = {};
   for (const name of names) parts[name] = (await transaction.objectStore(name).getAll()) as Record<string, unknown>[];
-  const now: RawParts = migrated(parts, from, stepsOf);
+  const now: RawParts = migrated(parts, from, stepsOf, definitions);
   for (const name of names)
     for (const [index, record] of (now[name] ?? []).entries()) if (record !== parts[name]![index]) await transaction.objectStore(name).put(record);
 }
@@ -55,8 +71,8 @@ async function versionOf(name: string): Promise<number | null> {
 }
 
 /** Steps of plans of the first engine; loaded only where an older database may have some. */
-async function translator(version: number | null): Promise<StepTranslator> {
-  if (version === 0 || (version !== null && (DATA_VERSION_AT[version - 1] ?? DATA_VERSION) >= STEPS_NAMED_SINCE)) return () => new Map();
+async function translator(version: number | null, layout: Layout): Promise<StepTranslator> {
+  if (version === 0 || (version !== null && dataOf(layout, version) >= STEPS_NAMED_SINCE)) return () => new Map();
   const [{ legacySteps }, { CATALOGUE }] = await Promise.all([import("#core/formats/legacy-steps"), import("#core/catalogue/catalogue")]);
   return legacySteps(CATALOGUE);
 }
@@ -80,7 +96,7 @@ export interface StoreEvents {
 }
 
 /** A notebook of a newer Nook Coat, as far as this one can read it. */
-async function openNewer(name: string, { onNewer, onClosed }: StoreEvents): Promise<Database> {
+async function openNewer(name: string, { onNewer, onClosed }: StoreEvents, { definitions }: Layout): Promise<Database> {
   const database: Database = await openDB<DatabaseSchema>(name, undefined, {
     blocking: (_current, _blocked, event) => {
       (event.target as IDBDatabase).close();
@@ -88,7 +104,7 @@ async function openNewer(name: string, { onNewer, onClosed }: StoreEvents): Prom
     },
     terminated: () => onClosed?.(),
   });
-  const missing = DEFINITIONS.filter((one) => !database.objectStoreNames.contains(one.name as never));
+  const missing = definitions.filter((one) => !database.objectStoreNames.contains(one.name as never));
   if (missing.length > 0) {
     database.close();
     throw new Error("this notebook was last used with a much newer Nook Coat, which keeps it in another way");
@@ -100,16 +116,17 @@ async function openNewer(name: string, { onNewer, onClosed }: StoreEvents): Prom
 /**
  * Opens the database and brings it up to date. One that a newer Nook Coat has already been in is opened to be read only.
  *
+ * @param layout the stores it is to have, and the versions it may be of
  * @throws whatever the browser throws when it does not let a page keep anything
  */
-export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME): Promise<Database> {
-  const stepsOf = await translator(await versionOf(name));
+export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME, layout: Layout = LAYOUT): Promise<Database> {
+  const stepsOf = await translator(await versionOf(name), layout);
   try {
-    return await openDB<DatabaseSchema>(name, DATABASE_VERSION, {
+    return await openDB<DatabaseSchema>(name, layout.released.at(-1)!.database, {
       async upgrade(database, oldVersion, _newVersion, transaction) {
         events.onBlocked?.(false);
-        layOut(database as never, transaction as never);
-        if (oldVersion > 0) await bringUpToDate(transaction as never, DATA_VERSION_AT[oldVersion - 1] ?? DATA_VERSION, stepsOf);
+        layOut(database as never, transaction as never, layout);
+        if (oldVersion > 0) await bringUpToDate(transaction as never, dataOf(layout, oldVersion), stepsOf, layout);
       },
       blocked: () => events.onBlocked?.(true),
       blocking(_current, _blocked, event) {
@@ -119,7 +136,7 @@ export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME):
       terminated: () => events.onClosed?.(),
     });
   } catch (error) {
-    if ((error as { readonly name?: string }).name === "VersionError") return openNewer(name, events);
+    if ((error as { readonly name?: string }).name === "VersionError") return openNewer(name, events, layout);
     throw error;
   }
 }

@@ -6,7 +6,8 @@ import type { CoatEvent, ProgressKind, ProgressRecord, RecordedAct } from "#core
 import type { Rewriting } from "#core/logbook/rescue/rewriting";
 import { noteOfMix } from "#core/shelf/mixes";
 import { runCommand } from "./command";
-import type { By, Recorder } from "./command";
+import type { By } from "./command";
+import type { Recorder } from "./recorder";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import { followedPlan, GonePiece } from "./plans";

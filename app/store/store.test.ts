@@ -230,29 +230,33 @@ describe("files", () => {
     await wipeAll(db);
     expect(await allPieces(db)).toEqual([]);
     const read = readBundle(JSON.stringify(before), CATALOGUE);
-    expect(await importBundle(db, read.ok ? read.value.bundle : (undefined as never))).toEqual({ added: 1, same: 0, beside: 0 });
+    expect(await importBundle(db, read.ok ? read.value.bundle : (undefined as never))).toMatchObject({ added: { pieces: 1, plans: 1 }, same: {}, older: {}, differences: 0 });
     expect(await exportAll(db)).toEqual(before);
   });
 
-  test("a second import of the same file adds nothing; a changed piece is put beside, never over", async () => {
+  test("a second import of the same file changes nothing; what was changed here since is not undone by it", async () => {
     const piece = await filled();
     const file = await exportAll(db);
-    expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
+    const nothing = { added: {}, changed: {}, removed: {}, differences: 0 };
+    expect(await importBundle(db, file)).toEqual({ ...nothing, same: { pieces: 1, plans: 1 }, older: {} });
     await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Changed since")]);
-    expect(await importBundle(db, file)).toEqual({ added: 0, same: 0, beside: 1 });
-    expect(await importBundle(db, file)).toEqual({ added: 0, same: 1, beside: 0 });
-    expect((await allPieces(db)).map((one) => one.piece.name).sort()).toEqual(["Changed since", "Kept (from file)"]);
-    expect(await db.count("plans")).toBe(2);
+    const before = await exportAll(db);
+    expect(await importBundle(db, file)).toEqual({ ...nothing, same: { plans: 1 }, older: { pieces: 1 } });
+    expect(await exportAll(db)).toEqual(before);
   });
 
-  test("a room of the file never lies over one that is here; nor do hours and settings", async () => {
+  test("what a file says otherwise of a room and of settings, and nobody knows which is newer, never lies over what is here: it is asked about", async () => {
     const here = await addRoom(db, "Back room", { temperatureC: 16, relativeHumidity: 0.65, airflow: "still" });
-    await saveSettings(db, { signature: "Mine" });
+    await saveSettings(db, { units: "in" });
     const file = await exportAll(db);
     const other = { ...file, rooms: [{ ...here, name: "Attic" }], settings: [{ ...file.settings[0]!, signature: "Theirs" }] };
-    await importBundle(db, other);
+    expect(await importBundle(db, other)).toMatchObject({ changed: {}, differences: 2 });
     expect((await roomsIn(db)).map((one) => one.name)).toEqual(["Back room"]);
-    expect((await settingsIn(db)).signature).toBe("Mine");
+    expect((await settingsIn(db)).signature).toBe("");
+    expect((await db.getAll("differences")).map(({ id, theirs }) => [id, theirs])).toEqual([
+      [`rooms/${here.id}/name`, "Attic"],
+      ["settings/settings/signature", "Theirs"],
+    ]);
   });
 
   test("an import that fails half way leaves the notebook as it was", async () => {

@@ -6,13 +6,13 @@ import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { parsePiece } from "#core/formats/parse-piece";
 import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
-import { DATA_VERSION_OF } from "#core/formats/write-bundle";
+import { DATABASE_VERSION, RELEASED_BUNDLES, RELEASED_DATABASES } from "#core/formats/released";
 import { keepingOf } from "#core/formats/keeping-of";
 import { planOnBody } from "#core/logbook/plan-on-body";
 import { assertFits } from "./check-record";
 import { pebble } from "../../tests/reference/bench";
 import { exportAll } from "./bundles";
-import { DATABASE_VERSION, isReadOnly, openStore } from "./database";
+import { isReadOnly, openStore } from "./database";
 import { addPiece, allPieces } from "./pieces";
 import { progressOf } from "./progress";
 
@@ -28,7 +28,10 @@ describe("the notebook's own versions", () => {
     const reached = new Set([...DEFINITIONS.map((one) => one.since), ...steps.map((one) => one.to)]);
     expect([...reached].sort((x, y) => x - y)).toEqual(Array.from({ length: DATA_VERSION }, (_unused, index) => index + 1));
     for (const one of steps) expect(one.does.length).toBeGreaterThan(10);
-    expect(Math.max(...Object.values(DATA_VERSION_OF))).toBe(DATA_VERSION);
+    // A store or a migration that is new wants a line in both lists: without it no notebook that exists would be brought up to it.
+    expect([RELEASED_DATABASES.at(-1)!.data, RELEASED_BUNDLES.at(-1)!.data]).toEqual([DATA_VERSION, DATA_VERSION]);
+    expect(RELEASED_DATABASES.map((one) => one.database)).toEqual(RELEASED_DATABASES.map((_one, index) => index + 1));
+    expect(RELEASED_BUNDLES.map((one) => one.bundle)).toEqual(RELEASED_BUNDLES.map((_one, index) => index + 1));
   });
 
   /** A database as an older Nook Coat left it. */

@@ -11,5 +11,5 @@ export interface FilesWorkerApi {
    * @param pictures of its photographs; a photograph whose picture is not among them is set aside
    * @throws when its own importer would not take the file back whole
    */
-  readonly write: (parts: Readonly<Record<string, readonly unknown[]>>, pictures: Pictures) => PackedNotebook;
+  readonly write: (parts: Readonly<Record<string, unknown>>, pictures: Pictures) => PackedNotebook;
 }

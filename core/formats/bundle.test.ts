@@ -3,7 +3,8 @@ import { readFileSync } from "node:fs";
 import { CATALOGUE } from "../catalogue/catalogue";
 import { readBundle } from "./bundle";
 import { isDay } from "./hours-schema";
-import { BUNDLE_VERSION, fileOf, writeBundle } from "./write-bundle";
+import { BUNDLE_VERSION } from "./released";
+import { fileOf, writeBundle } from "./write-bundle";
 import { jarId, productId } from "../catalogue/ids";
 import type { JarRecord } from "./stores/shelf";
 import { USUAL_SETTINGS } from "./stores/settings";
@@ -216,7 +217,7 @@ test("a file from before the logbook is read: nothing is written down in it, wha
     ok: true,
     value: {
       aside: [],
-      bundle: { version: 13, records: [], trials: [], settings: [{ signature: "Ada", perHour: null, toolsEach: null, margin: null, tellAt: "" }] },
+      bundle: { version: 14, records: [], trials: [], settings: [{ signature: "Ada", perHour: null, toolsEach: null, margin: null, tellAt: "" }] },
     },
   });
 });

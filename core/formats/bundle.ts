@@ -1,22 +1,26 @@
 import Joi from "joi";
 import type { Catalogue } from "../catalogue/catalogue";
 import type { ProductId } from "../catalogue/ids";
+import { isDevice, isStamp } from "../merge/stamp";
 import { checkShape } from "./check-shape";
 import { legacySteps } from "./legacy-steps";
 import { migrated } from "./migrate";
 import { parsePiece } from "./parse-piece";
 import { bad, good, problem } from "./problem";
 import type { Parsed, Problem } from "./problem";
+import { BUNDLE_VERSION, dataOfBundle } from "./released";
 import { DEFINITIONS } from "./stores/stores";
 import type { CheckTools } from "./stores/definition";
 import type { RawParts } from "./step-translation";
-import { BUNDLE_FORMAT, BUNDLE_VERSION, checksumOf, DATA_VERSION_OF, writeBundle } from "./write-bundle";
-import type { Bundle } from "./write-bundle";
+import { BUNDLE_FORMAT, checksumOf, writeBundle } from "./write-bundle";
+import type { Bundle, Provenance } from "./write-bundle";
 
 const BUNDLE_SCHEMA = Joi.object({
   format: Joi.string().valid(BUNDLE_FORMAT).required(),
   version: Joi.number().valid(BUNDLE_VERSION).required(),
   checksum: Joi.string().max(40),
+  device: Joi.string().max(40),
+  stamps: Joi.array().default([]),
   ...Object.fromEntries([...DEFINITIONS.map(({ name }) => name), "aside"].map((part) => [part, Joi.array().default([])])),
 });
 
@@ -54,7 +58,7 @@ const isRecord = (value: unknown): value is Record<string, unknown> => typeof va
 
 /** An older document as it would be written now. What is no record at all is left as it is, to be set aside by name. */
 function upToDate(document: Document, catalogue: Catalogue): Document {
-  const from = DATA_VERSION_OF[Number(document.version)];
+  const from = dataOfBundle(Number(document.version));
   if (from === undefined || document.version === BUNDLE_VERSION) return document;
   const lists = DEFINITIONS.flatMap(({ name }) => (Array.isArray(document[name]) ? [[name, document[name] as readonly unknown[]] as const] : []));
   const raw: RawParts = Object.fromEntries(lists.map(([name, list]) => [name, list.filter(isRecord)]));
@@ -105,7 +109,14 @@ export function sortedOut(document: Readonly<Record<string, unknown>>, catalogue
       else good.set((record as { readonly id: string }).id, record);
     }
   }
-  return { bundle: writeBundle(Object.fromEntries([...kept].map(([name, good]) => [name, [...good.values()]])) as never), aside };
+  const parts = Object.fromEntries([...kept].map(([name, good]) => [name, [...good.values()]]));
+  return { bundle: writeBundle({ ...(parts as Partial<Bundle>), ...provenanceOf(document) }), aside };
+}
+
+/** On which device what was changed, as far as it can be read: a stamp that cannot is as if there were none. */
+function provenanceOf({ device, stamps }: Document): Provenance {
+  const sound = (Array.isArray(stamps) ? (stamps as readonly unknown[]) : []).filter(isStamp);
+  return { ...(typeof device === "string" && isDevice(device) ? { device } : {}), stamps: [...new Map(sound.map((one) => [one.id, one])).values()] };
 }
 
 /** What an earlier reading set aside is told again, and kept aside. */

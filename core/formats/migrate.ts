@@ -1,4 +1,4 @@
-import { DATA_VERSION, DEFINITIONS } from "./stores/stores";
+import { dataVersionOf, DEFINITIONS } from "./stores/stores";
 import type { RawParts } from "./step-translation";
 import type { StepTranslator } from "./step-translation";
 
@@ -17,13 +17,15 @@ function broughtUp(up: Up, record: Record<string, unknown>, tools: Parameters<Up
  * Brings records of all stores from an older data version up to this one, step by step.
  *
  * @param from the data version they are of, from 1
+ * @param definitions the stores there are now
  * @returns the records as they are now; what a migration cannot read it leaves to the schema
  */
-export function migrated(parts: RawParts, from: number, stepsOf: StepTranslator): RawParts {
+export function migrated(parts: RawParts, from: number, stepsOf: StepTranslator, definitions = DEFINITIONS): RawParts {
   let current = parts;
-  for (let to = from + 1; to <= DATA_VERSION; to += 1) {
+  const newest = dataVersionOf(definitions);
+  for (let to = from + 1; to <= newest; to += 1) {
     const before = current;
-    const changes = DEFINITIONS.flatMap(({ name, migrations }) => migrations.filter((one) => one.to === to).map((one) => ({ name, up: one.up })));
+    const changes = definitions.flatMap(({ name, migrations }) => migrations.filter((one) => one.to === to).map((one) => ({ name, up: one.up })));
     for (const { name, up } of changes)
       current = { ...current, [name]: (before[name] ?? []).map((record) => broughtUp(up, record, { parts: before, stepsOf })) };
   }

@@ -180,7 +180,7 @@ export interface PackedNotebook {
  * @param pictures a photograph whose picture is not among them is set aside
  * @throws when the file would not come back whole: one that could not be brought in again is no safety
  */
-export function packNotebook(parts: Readonly<Record<string, readonly unknown[]>>, pictures: Pictures, catalogue: Catalogue): PackedNotebook {
+export function packNotebook(parts: Readonly<Record<string, unknown>>, pictures: Pictures, catalogue: Catalogue): PackedNotebook {
   const { bundle, aside, pictures: shown } = withPictures({ ...sortedOut(parts, catalogue), altered: false }, sound(pictures));
   const content = fileContent(fileOf(bundle, aside), shown);
   const again = readNotebook(typeof content === "string" ? strToU8(content) : content, catalogue);

@@ -1,19 +1,25 @@
 import { fingerprint } from "../coating/model/fingerprint";
+import type { Stamp } from "../merge/stamp";
+import { BUNDLE_VERSION, dataOfBundle } from "./released";
 import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "./stores/stores";
 import type { RecordOf, StoreName } from "./stores/stores";
 
 export const BUNDLE_FORMAT = "nook-coat/bundle";
-/** Version 2: progress records are complete in themselves, steps are named by what they are. Version 3: settings say whether single keys do things. Version 4: the shelf, and what a coat took out of its jar.
- * Version 5: ways of working; pieces belong to a set, and are put away. Version 6: photographs. Version 7: mixtures and drops. Version 8: patterns, tools, and what is marked of a row. Version 9: the calendar. Version 10: what was seen at the table. Version 11: timers, inspections, counts of a batch. Version 12: moulds, powders, pours, and faults of bare bodies. Version 13: records of finished pieces, and trials. */
-export const BUNDLE_VERSION = 13;
-/** The data version the records of each bundle version are of. */
-export const DATA_VERSION_OF: Readonly<Record<number, number>> = { 1: 3, 2: 4, 3: 5, 4: 6, 5: 7, 6: 8, 7: 9, 8: 10, 9: 11, 10: 12, 11: 13, 12: 14, 13: 15 };
+/** From this version of a file on, it says on which device what was changed. */
+const STAMPED_SINCE = 14;
 
 /** The records of a database, by store. */
 export type BundleParts = { readonly [N in StoreName]: readonly RecordOf<N>[] };
 
+/** On which device what was changed: what tells a newer value from an older one where two notebooks are put together. */
+export interface Provenance {
+  /** The device the notebook is of. */
+  readonly device?: string;
+  readonly stamps?: readonly Stamp[];
+}
+
 /** Everything kept, as one file. Parts that nothing writes yet stay away. */
-export type Bundle = BundleParts & { readonly format: typeof BUNDLE_FORMAT; readonly version: typeof BUNDLE_VERSION };
+export type Bundle = BundleParts & Provenance & { readonly format: typeof BUNDLE_FORMAT; readonly version: number };
 
 /** A bundle as it stands in a file: with what could not be kept beside it, and a sum over all of it. */
 export type BundleFile = Bundle & { readonly aside?: readonly SetAside[]; readonly checksum: string };
@@ -32,9 +38,10 @@ export interface SetAside {
  */
 export function checksumOf(document: Readonly<Record<string, unknown>>): string {
   // A file of an earlier version was summed over the stores there were.
-  const data = DATA_VERSION_OF[Number(document.version)] ?? DATA_VERSION;
+  const data = dataOfBundle(Number(document.version)) ?? DATA_VERSION;
   const names = DEFINITIONS.filter((one) => one.since <= data).map((one) => one.name);
-  return fingerprint(JSON.stringify([...names, "aside"].map((name) => document[name] ?? [])));
+  const beside = Number(document.version) >= STAMPED_SINCE ? ["aside", "stamps"] : ["aside"];
+  return fingerprint(JSON.stringify([...names, ...beside].map((name) => document[name] ?? [])));
 }
 
 /**
@@ -57,7 +64,14 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
  * @param parts records by store; a store left out has none
  * @returns the document, in the newest version
  */
-export function writeBundle(parts: Partial<BundleParts>): Bundle {
+export function writeBundle(parts: Partial<BundleParts> & Provenance): Bundle {
   const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));
-  return { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, ...(sorted as unknown as BundleParts) };
+  const { device, stamps = [] } = parts;
+  return {
+    format: BUNDLE_FORMAT,
+    version: BUNDLE_VERSION,
+    ...(device === undefined ? {} : { device }),
+    ...(sorted as unknown as BundleParts),
+    ...(stamps.length > 0 ? { stamps: byId(stamps) } : {}),
+  };
 }

@@ -5,6 +5,7 @@ import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readBundle } from "#core/formats/bundle";
 import type { ReadBundle } from "#core/formats/bundle";
 import { keepingOf } from "#core/formats/keeping-of";
+import { STORE_NAMES } from "#core/formats/stores/stores";
 import { fileOf } from "#core/formats/write-bundle";
 import { withOwnProducts } from "#core/catalogue/own-product";
 import { needsOf } from "#core/shelf/needs";
@@ -140,7 +141,7 @@ export function attack(seed: number, count: number): Attack {
         tally.refused += 1;
         continue;
       }
-      tally.taken += Object.values(read.value.bundle).reduce((sum, part) => sum + (Array.isArray(part) ? part.length : 0), 0);
+      tally.taken += STORE_NAMES.reduce((sum, name) => sum + read.value.bundle[name].length, 0);
       tally.aside += read.value.aside.length;
       useAll(read.value);
       const again = readBundle(JSON.stringify(fileOf(read.value.bundle)), CATALOGUE);

@@ -2,7 +2,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { readBundle } from "../bundle";
-import { BUNDLE_VERSION, fileOf, writeBundle } from "../write-bundle";
+import { BUNDLE_VERSION } from "../released";
+import { fileOf, writeBundle } from "../write-bundle";
 import { pebble } from "../../../tests/reference/bench";
 
 const PIECE = { id: "doorwedge0001", rev: 1, piece: pebble(), planId: null };

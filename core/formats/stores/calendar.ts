@@ -1,6 +1,7 @@
 import { GOALS } from "../../schedule/together/schedule-all";
 import type { Goal } from "../../schedule/together/schedule-all";
 import { instantSchema } from "../hours-schema";
+import { byFields } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 
@@ -57,6 +58,7 @@ export const CALENDAR = defineStore<CalendarRecord>({
   since: 11,
   indexes: {},
   single: true,
+  usual: USUAL_CALENDAR,
   schema: (joi) =>
     joi.object({
       id: joi.string().valid("calendar").required(),
@@ -65,7 +67,7 @@ export const CALENDAR = defineStore<CalendarRecord>({
       agreed: inSittingsSchema(joi).required(),
       held: inSittingsSchema(joi).required(),
     }),
-  onImport: "keep",
+  meets: { lists: { agreed: byFields("piece", "task"), held: byFields("piece", "task") } },
   lists: [],
   migrations: [],
 });

@@ -3,7 +3,8 @@ import { describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "../../catalogue/catalogue";
 import { readBundle } from "../bundle";
 import { parsePiece } from "../parse-piece";
-import { BUNDLE_VERSION, checksumOf, fileOf, writeBundle } from "../write-bundle";
+import { BUNDLE_VERSION } from "../released";
+import { checksumOf, fileOf, writeBundle } from "../write-bundle";
 import { pebble } from "../../../tests/reference/bench";
 
 const at = "2026-11-28T18:00:00.000Z";

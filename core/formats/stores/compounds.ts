@@ -76,7 +76,7 @@ export const COMPOUNDS = defineStore<CompoundRecord>({
   since: 14,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...compoundFields(joi) }),
-  onImport: "keep",
+  meets: { whole: ["left", "resin"] },
   lists: [],
   migrations: [],
 });

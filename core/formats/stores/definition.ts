@@ -1,5 +1,6 @@
 import type Joi from "joi";
 import type { Piece } from "../../piece/piece";
+import type { HowCopiesMeet } from "../../merge/field-walk";
 import type { Parsed, Problem } from "../problem";
 import type { RawParts, StepTranslator } from "../step-translation";
 
@@ -57,17 +58,12 @@ export interface StoreDefinition<R extends StoredRecord> {
   readonly check?: (record: R, tools: CheckTools, at: Path) => Problem | null;
   /** The store and field of the record it belongs to: it is removed with it, and comes in with it. */
   readonly owner?: { readonly store: string; readonly field: keyof R & string };
-  /**
-   * What an import does with a record whose id is here already: `beside`, where it differs it comes in under a new id with all that belongs to it;
-   * `with-owner`, as its owner does; `keep`, what is here stays.
-   */
-  readonly onImport: "beside" | "with-owner" | "keep";
-  /** The same record under another id, and that it came from a file. */
-  readonly asCopy?: (record: R, id: string) => R;
+  /** How two copies of a record meet, of two devices or of a file and the notebook. */
+  readonly meets: HowCopiesMeet;
+  /** What the one record says before anybody has said anything. */
+  readonly usual?: R;
   /** Fields that name a record of another store, and which: renamed with it. */
   readonly refers?: Readonly<Partial<Record<keyof R & string, string>>>;
-  /** A field whose things travel apart from the record: a file that left them out holds the same record. */
-  readonly apart?: keyof R & string;
   /** Fields that are lists of independent entries: undoing takes out what was put in and leaves the rest. */
   readonly lists: readonly (keyof R & string)[];
   readonly migrations: readonly RecordMigration[];

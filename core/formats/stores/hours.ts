@@ -1,5 +1,6 @@
 import type { FreeHours } from "../../schedule/free-hours";
 import { hoursSchema } from "../hours-schema";
+import { byFields, byPlace } from "../../merge/entry-keys";
 import { defineStore, revSchema } from "./definition";
 
 /** There is one: the user's free hours. */
@@ -16,7 +17,7 @@ export const HOURS = defineStore<HoursRecord>({
   indexes: {},
   single: true,
   schema: (joi) => joi.object({ id: joi.string().valid("hours").required(), rev: revSchema(joi).required(), hours: hoursSchema(joi).required() }),
-  onImport: "keep",
+  meets: { lists: { "hours.weekday": byPlace, "hours.exceptions": byFields("date") } },
   lists: [],
   migrations: [],
 });

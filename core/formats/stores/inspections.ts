@@ -49,7 +49,7 @@ export const INSPECTIONS = defineStore<InspectionRecord>({
   check: ({ pieceId }, { has }, at) =>
     has("pieces", pieceId) ? null : problem("unknown-id", [...at, "pieceId"].join("."), "this was looked at on a piece that is not in the file"),
   owner: { store: "pieces", field: "pieceId" },
-  onImport: "with-owner",
+  meets: {},
   refers: { pieceId: "pieces" },
   lists: [],
   migrations: [],

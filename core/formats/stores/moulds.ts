@@ -3,6 +3,7 @@ import { PARTS } from "../../catalogue/vocabulary";
 import { TRAP_KINDS } from "../../casting/mould";
 import type { Mould } from "../../casting/mould";
 import { formSchema } from "../form-schema";
+import { byValue } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 
@@ -45,7 +46,7 @@ export const MOULDS = defineStore<MouldRecord>({
   since: 14,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...mouldFields(joi) }),
-  onImport: "keep",
+  meets: { lists: { traps: byValue } },
   lists: [],
   migrations: [],
 });

@@ -2,6 +2,7 @@ import type { PatternId } from "../../catalogue/ids";
 import type { KeptPattern } from "../../marking/kept-pattern";
 import { PATTERN_LIMITS } from "../../piece/pattern";
 import { rowsSchema } from "../pattern-schema";
+import { byId } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 
@@ -37,7 +38,7 @@ export const PATTERNS = defineStore<PatternRecord>({
   since: 10,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...keptPatternFields(joi) }),
-  onImport: "keep",
+  meets: { lists: { rows: byId } },
   lists: [],
   migrations: [],
 });

@@ -50,7 +50,7 @@ export const PHOTOS = defineStore<PhotoRecord>({
   check: ({ pieceId }, { has }, at) =>
     has("pieces", pieceId) ? null : problem("unknown-id", [...at, "pieceId"].join("."), "the piece it shows is not in the file"),
   owner: { store: "pieces", field: "pieceId" },
-  onImport: "with-owner",
+  meets: {},
   refers: { pieceId: "pieces" },
   lists: [],
   migrations: [],

@@ -1,5 +1,4 @@
 import type { PieceId, PlanId } from "../../catalogue/ids";
-import { pieceId } from "../../catalogue/ids";
 import { MOST_FAULTS } from "../../casting/repair/fault";
 import type { Fault } from "../../casting/repair/fault";
 import { PATTERN_LIMITS } from "../../piece/pattern";
@@ -7,6 +6,8 @@ import type { Piece } from "../../piece/piece";
 import { faultFields } from "../fault-schema";
 import { daySchema } from "../hours-schema";
 import type Joi from "joi";
+import { byFields, byId, byValue } from "../../merge/entry-keys";
+import { FREE_LISTS } from "../../coating/model/piece-changes";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 
@@ -58,12 +59,18 @@ export function setNameSchema(joi: JoiRoot): Joi.StringSchema {
 }
 
 const MAX_NAME = 120;
-/** After the name of what came out of a file beside its namesake. */
-export const FROM_FILE = " (from file)";
 
 /** A name with something after it, cut so that it still fits. */
 export function nameWith(name: string, after: string): string {
   return `${name.slice(0, MAX_NAME - after.length).trimEnd()}${after}`;
+}
+
+/** A piece without the layers its patterns amount to: they are worked out again. */
+function withoutPatternLayers(record: PieceRecord): PieceRecord {
+  const { decoration } = record.piece;
+  if (!decoration?.layers?.some(({ rows }) => rows !== undefined)) return record;
+  const layers = decoration.layers.filter(({ rows }) => rows === undefined);
+  return { ...record, piece: { ...record.piece, decoration: { ...decoration, layers } } };
 }
 
 export const PIECES = defineStore<PieceRecord>({
@@ -88,8 +95,15 @@ export const PIECES = defineStore<PieceRecord>({
     const read = readPiece(piece, [...at, "piece"]);
     return read.ok ? null : read.problem;
   },
-  onImport: "beside",
-  asCopy: (record, id) => ({ ...record, id: pieceId(id), piece: { ...record.piece, name: nameWith(record.piece.name, FROM_FILE) } }),
+  meets: {
+    lists: {
+      faults: byFields("kind", "place"),
+      ...Object.fromEntries([...FREE_LISTS].map((path) => [`piece.${path}`, byValue])),
+      "piece.decoration.patterns": byFields("zone"),
+      "piece.decoration.patterns.*.rows": byId,
+    },
+    bare: withoutPatternLayers,
+  },
   refers: { planId: "plans" },
   lists: [],
   migrations: [

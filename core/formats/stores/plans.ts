@@ -5,6 +5,7 @@ import { MOST_CHANGES, stepChangeSchema, zoneStepsSchema } from "../change-schem
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { translatedEdits } from "../step-translation";
+import { byTarget, byValue } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 
 /** A plan the user follows: a choice and their changes, never numbers. */
@@ -48,7 +49,7 @@ export const PLANS = defineStore<PlanRecord>({
   check: ({ pieceId }, { has }, at) =>
     has("pieces", pieceId) ? null : problem("unknown-id", [...at, "pieceId"].join("."), "this plan belongs to a piece that is not in the file"),
   owner: { store: "pieces", field: "pieceId" },
-  onImport: "with-owner",
+  meets: { lists: { edits: byTarget, pinned: byValue }, whole: ["edits.*"], derived: ["candidateId", "school", "engineVersion", "made", "madeFor", "basis"] },
   refers: { pieceId: "pieces" },
   lists: ["edits", "pinned"],
   migrations: [

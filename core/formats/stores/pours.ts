@@ -8,6 +8,7 @@ import { formSchema } from "../form-schema";
 import { instantSchema } from "../hours-schema";
 import { problem } from "../problem";
 import { powderLabelSchema } from "./compounds";
+import { byFields, byId, byPlace } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 import { MOULD_BOUNDS, trapsSchema } from "./moulds";
@@ -145,7 +146,17 @@ export const POURS = defineStore<PourRecord>({
     if (over >= 0) return problem("bad-value", [...at, "bodies", over, "pieces"].join("."), "more bodies went to pieces than there were");
     return null;
   },
-  onImport: "keep",
+  meets: {
+    lists: {
+      moulds: byPlace,
+      bowls: byPlace,
+      bodies: byFields("mould", "outAt"),
+      "bodies.*.weighings": byFields("at"),
+      "bodies.*.faults": byId,
+      "bodies.*.pieces": byFields("piece"),
+    },
+    whole: ["bowls.*.run"],
+  },
   lists: [],
   migrations: [],
 });

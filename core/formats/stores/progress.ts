@@ -34,7 +34,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
     return has("plans", planId) ? null : problem("unknown-id", [...at, "planId"].join("."), "this belongs to a plan that is not in the file");
   },
   owner: { store: "pieces", field: "pieceId" },
-  onImport: "with-owner",
+  meets: { whole: ["act"] },
   refers: { pieceId: "pieces", planId: "plans" },
   lists: [],
   migrations: [

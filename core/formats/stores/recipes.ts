@@ -51,7 +51,7 @@ export const RECIPES = defineStore<RecipeRecord>({
   since: 7,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...recipeFields(joi) }),
-  onImport: "keep",
+  meets: {},
   lists: [],
   migrations: [],
 });

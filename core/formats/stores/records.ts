@@ -1,6 +1,4 @@
 import { ROLES, SHEENS, METHODS, TECHNIQUES } from "../../catalogue/vocabulary";
-import { nameWith, FROM_FILE } from "./pieces";
-import { logRecordId } from "../../catalogue/ids";
 import { INSPECTION_IDS } from "../../logbook/inspections/inspection";
 import { MOVE_KINDS, PICTURE_STAGES, SAWS } from "../../logbook/record/record";
 import type { LogRecord } from "../../logbook/record/record";
@@ -13,6 +11,7 @@ import { problem } from "../problem";
 import { stepKeys } from "../step-keys";
 import { zoneSchema } from "../zone-schema";
 import type Joi from "joi";
+import { byFields, byId } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 import { MAX_CAPTION, MOST_PHOTOS, PICTURE_PX } from "./photos";
@@ -230,9 +229,7 @@ export const RECORDS = defineStore<LogRecord>({
     const read = readPiece(piece, [...at, "piece"]);
     return read.ok ? null : read.problem;
   },
-  onImport: "beside",
-  asCopy: (record, id) => ({ ...record, id: logRecordId(id), name: nameWith(record.name, FROM_FILE) }),
-  apart: "pictures",
+  meets: { lists: { additions: byId, looks: byId, moves: byId, pictures: byFields("picture") } },
   lists: ["additions", "looks", "moves"],
   migrations: [],
 });

@@ -23,7 +23,7 @@ export const ROOMS = defineStore<RoomRecord>({
   since: 3,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...roomFields(joi) }),
-  onImport: "keep",
+  meets: { whole: ["room.night"] },
   lists: [],
   migrations: [],
 });

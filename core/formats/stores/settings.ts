@@ -85,7 +85,8 @@ export const SETTINGS = defineStore<SettingsRecord>({
       rev: revSchema(joi).required(),
       ...Object.fromEntries(Object.entries(settingsFields(joi)).map(([key, field]) => [key, field.required()])),
     }),
-  onImport: "keep",
+  meets: {},
+  usual: USUAL_SETTINGS,
   lists: [],
   migrations: [
     { to: 5, does: "keys without Ctrl may be switched off; until then they are on, as they were", up: (record) => ({ ...record, singleKeys: true }) },

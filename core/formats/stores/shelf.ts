@@ -130,7 +130,7 @@ export const SHELF = defineStore<JarRecord>({
       return problem("bad-value", [...at, "label", "maxC"].join("."), "the label's upper temperature is not above its lower one");
     return null;
   },
-  onImport: "keep",
+  meets: { whole: ["left", "hiding", "label.bake"] },
   lists: [],
   migrations: [{ to: 9, does: "a jar may say what it is mixed from, how it hides and how it drops; until then it says nothing of it", up: (record) => record }],
 });

@@ -13,14 +13,10 @@ describe.each(DEFINITIONS)("the store $name", (definition) => {
 
   test("finds what belongs to a record over an index", () => {
     if (definition.owner) expect(Object.values(definition.indexes)).toContain(definition.owner.field);
-    // One that has an owner at times only comes in by itself as well.
-    if (definition.onImport === "with-owner") expect(definition.owner).toBeDefined();
-    else if (definition.owner) expect(definition.onImport).toBe("keep");
   });
 
-  test("names only stores that there are, and can be put beside where it is", () => {
+  test("names only stores that there are", () => {
     for (const store of Object.values(definition.refers ?? {})) expect(STORE_NAMES).toContain(store);
-    expect(definition.onImport === "beside").toBe(definition.asCopy !== undefined);
   });
 
   test("takes no record without id and count, and no word it does not know", () => {

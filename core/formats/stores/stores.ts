@@ -52,5 +52,10 @@ export const STORE_NAMES = Object.keys(STORES) as readonly StoreName[];
 /** Definitions where their records are only handled, not read. */
 export const DEFINITIONS = Object.values(STORES) as unknown as readonly StoreDefinition<StoredRecord & Record<string, unknown>>[];
 
+/** The data version that records of these stores are of: that of the newest store or migration among them. */
+export function dataVersionOf(definitions: typeof DEFINITIONS): number {
+  return Math.max(...definitions.flatMap((one) => [one.since, ...one.migrations.map((migration) => migration.to)]));
+}
+
 /** The data version of the records as they are now. */
-export const DATA_VERSION = Math.max(...DEFINITIONS.flatMap((one) => [one.since, ...one.migrations.map((migration) => migration.to)]));
+export const DATA_VERSION = dataVersionOf(DEFINITIONS);

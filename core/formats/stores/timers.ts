@@ -61,7 +61,7 @@ export const TIMERS = defineStore<TimerRecord>({
     piece === undefined || has("pieces", piece) ? null : problem("unknown-id", [...at, "piece"].join("."), "this timer is of a piece that is not in the file"),
   // One of no piece stands by itself.
   owner: { store: "pieces", field: "piece" },
-  onImport: "keep",
+  meets: { whole: ["rescue"] },
   refers: { piece: "pieces", pour: "pours" },
   lists: [],
   migrations: [{ to: 14, does: "a timer may be of a pour; until then it is of none", up: (record) => record }],

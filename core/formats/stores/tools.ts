@@ -35,7 +35,7 @@ export const TOOLS_STORE = defineStore<ToolRecord>({
   since: 10,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...toolFields(joi) }),
-  onImport: "keep",
+  meets: {},
   lists: [],
   migrations: [],
 });

@@ -1,6 +1,7 @@
 import type { Trial } from "../../logbook/record/trial";
 import { TRIAL_LIMITS } from "../../logbook/record/trial";
 import { daySchema } from "../hours-schema";
+import { byId } from "../../merge/entry-keys";
 import { defineStore, recordIdSchema, revSchema } from "./definition";
 import type { JoiRoot } from "./definition";
 import { lookSchema, RECORD_LIMITS } from "./records";
@@ -44,7 +45,7 @@ export const TRIALS = defineStore<TrialRecord>({
   since: 15,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...trialFields(joi) }),
-  onImport: "keep",
+  meets: { lists: { spots: byId, "spots.*.looks": byId } },
   lists: [],
   migrations: [],
 });
