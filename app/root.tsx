@@ -44,15 +44,27 @@ async function jarsIn(db: Database): Promise<Menu["jars"]> {
   });
 }
 
+/** A notebook of a newer Nook Coat may have no such store. */
+async function differencesToDecide(db: Database): Promise<number> {
+  return db.objectStoreNames.contains("differences") ? db.count("differences") : 0;
+}
+
 /** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */
 async function preferencesHere(): Promise<Preferences> {
   try {
     const db = await database();
-    const [settings, rooms, hours, history, jars] = await Promise.all([settingsIn(db), roomsIn(db), hoursIn(db, timeZoneHere()), historyState(db), jarsIn(db)]);
-    return { settings, rooms, hours, history, jars, trouble: null };
+    const [settings, rooms, hours, history, jars, differences] = await Promise.all([
+      settingsIn(db),
+      roomsIn(db),
+      hoursIn(db, timeZoneHere()),
+      historyState(db),
+      jarsIn(db),
+      differencesToDecide(db),
+    ]);
+    return { settings, rooms, hours, history, jars, differences, trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
-    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], history: { undo: null, redo: null, said: null }, trouble };
+    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], differences: 0, history: { undo: null, redo: null, said: null }, trouble };
   }
 }
 

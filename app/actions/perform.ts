@@ -3,6 +3,7 @@ import { data } from "react-router";
 import type { Problem } from "#core/formats/problem";
 import type { JoiRoot } from "#core/formats/stores/definition";
 import type { By } from "~/store/command";
+import { FinalError, isFinal } from "~/store/final-error";
 
 /** What is asked of an action: one of several intents, each with its own fields. */
 export interface Ask {
@@ -42,10 +43,7 @@ export async function earlierActions(): Promise<void> {
   await Promise.allSettled([...running]);
 }
 
-/** Errors that say that an ask can never be done as it is. */
-const NEVER = new Set(["Refused", "UnfitRecord", "SameName", "GonePiece", "GoneJar", "GonePour", "GoneRecord", "NothingDone", "NoneLeft", "TooMany"]);
-
-class Refused extends Error {
+class Refused extends FinalError {
   override readonly name = "Refused";
 }
 
@@ -77,7 +75,7 @@ export function whyOf(error: unknown): string {
 function settled(key: string, error: unknown): void {
   const { name = "" } = (error ?? {}) as { readonly name?: string };
   if (error === null || name === "DoneAlready") watcher?.written(key);
-  else if (NEVER.has(name)) watcher?.refused(key, textOf(error));
+  else if (isFinal(error)) watcher?.refused(key, textOf(error));
   else watcher?.failed(key, whyOf(error));
 }
 

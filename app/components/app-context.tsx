@@ -22,6 +22,8 @@ export interface Preferences {
   readonly history: HistoryState;
   /** Jars on the shelf, by id and name. */
   readonly jars: Menu["jars"];
+  /** Values that this notebook and a file say differently, and that are not decided. */
+  readonly differences: number;
   /** Why the browser's database does not open; null when it does. */
   readonly trouble: string | null;
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
 import { Check, CloudAlert, Ellipsis, X } from "lucide-react";
 import { readRefusal, retryAsks, useAsks } from "~/actions/use-ask";
 import type { NotebookState } from "~/store/open.client";
@@ -103,6 +103,22 @@ function Cleared({ putBack }: Pick<NotebookState, "putBack">) {
   );
 }
 
+/** Two notebooks were put together, and say different things. */
+function SaidDifferently() {
+  const { differences } = useAppContext();
+  const { pathname } = useLocation();
+  if (differences === 0 || pathname === "/settings") return null;
+  return (
+    <p role="status" className="notice bg-warn-tint">
+      {differences === 1 ? "One thing was" : `${differences} things were`} said differently here and in a file you brought in.{" "}
+      <Link to="/settings#differences" className="underline">
+        Choose what stands
+      </Link>
+      .
+    </p>
+  );
+}
+
 /**
  * What the whole house has to say: that another tab is newer, that the browser keeps nothing, what could not be saved.
  *
@@ -134,6 +150,7 @@ export function Notices({ renewed }: { renewed: (() => void) | null }) {
         </p>
       )}
       <Unsaved />
+      <SaidDifferently />
       <ClockSetBack />
       {renewed && (
         <div role="status" className="notice flex flex-wrap items-center gap-3 bg-note-tint">

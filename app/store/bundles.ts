@@ -10,6 +10,8 @@ import { sameValue } from "#core/merge/field-walk";
 import { mergeNotebooks } from "#core/merge/merge-notebooks";
 import type { AnyRecord, MergedNotebook, NotebookCopy } from "#core/merge/merge-notebooks";
 import type { Stamp } from "#core/merge/stamp";
+import { knownOf } from "#core/merge/stamp";
+import { causality } from "#core/merge/version-vector";
 import { runCommand } from "./command";
 import type { Database } from "./database";
 import { storesWith } from "./recorder";
@@ -74,7 +76,7 @@ export class ImportStopped extends Error {
 }
 
 /** Rows are planned with by the layers they come to, whoever wrote the file. */
-const finished = (store: string, record: AnyRecord): AnyRecord =>
+export const finished = (store: string, record: AnyRecord): AnyRecord =>
   store === "pieces" ? { ...record, piece: withPatternLayers((record as unknown as PieceRecord).piece, CATALOGUE) } : record;
 
 /** What is kept, as it is laid beside what comes in. */
@@ -105,6 +107,9 @@ async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: Merge
   const stamps = new Map(merged.stamps.map((one) => [one.id, one]));
   for (const { store, id } of recorder.entries) if (!stamps.has(`${store}/${id}`)) await recorder.putStamp(`${store}/${id}`, null);
   const open = merged.clashes.filter((one) => !one.settled);
+  // What was decided on the other side is decided here too.
+  for (const { id, store, record, field, theirMark } of (await recorder.allBeside()).differences)
+    if (["same", "after"].includes(causality(knownOf(stamps.get(`${store}/${record}`) ?? null, field), theirMark))) await recorder.putDifference(id, null);
   for (const { store, id: record, field, theirs, theirMark } of open) {
     const id = `${store}/${record}/${field}`;
     await recorder.putDifference(id, { id, store: store as StoreName, record, field, ...(theirs === undefined ? {} : { theirs }), theirMark, at });

@@ -7,9 +7,10 @@ import type { Problem } from "#core/formats/problem";
 import type { CheckTools } from "#core/formats/stores/definition";
 import { DEFINITIONS } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
+import { FinalError } from "./final-error";
 
 /** A record that does not fit its store: it is not written. */
-export class UnfitRecord extends Error {
+export class UnfitRecord extends FinalError {
   override readonly name = "UnfitRecord";
 
   constructor(

@@ -185,7 +185,11 @@ export async function takeBack(db: Database, act: Act): Promise<Act | null> {
       for (const { id, was } of act.stamps ?? []) if (untouched.has(id) || !touched.has(id)) await recorder.putStamp(id, was);
       for (const { id, was } of act.differences ?? []) await recorder.putDifference(id, was);
       const { stampsBefore, differencesBefore } = recorder;
-      return keepTurned(acts, { ...act, ...(act.stamps ? { stamps: stampsBefore } : {}), ...(act.differences ? { differences: differencesBefore } : {}) }, recorder.entries);
+      return keepTurned(
+        acts,
+        { ...act, ...(act.stamps ? { stamps: stampsBefore } : {}), ...(act.differences ? { differences: differencesBefore } : {}) },
+        recorder.entries,
+      );
     });
   } catch (error) {
     if (error instanceof Clash) return null;

@@ -9,6 +9,7 @@ import type { MarkTool } from "#core/marking/tool";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
+import { FinalError } from "./final-error";
 
 const order = new Intl.Collator(undefined, { numeric: true });
 
@@ -23,7 +24,7 @@ export async function patternsIn(db: Database): Promise<readonly PatternRecord[]
 }
 
 /** Nothing more goes into the notebook of that kind. */
-export class TooMany extends Error {
+export class TooMany extends FinalError {
   override readonly name = "TooMany";
 }
 

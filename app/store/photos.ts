@@ -9,6 +9,7 @@ import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import { GonePiece } from "./plans";
+import { FinalError } from "./final-error";
 
 /** A picture as the page has shrunk it. */
 export interface Shrunk {
@@ -23,7 +24,7 @@ export interface Shrunk {
 }
 
 /** A piece has as many photographs as are kept of one: nothing was added. */
-export class TooManyPhotos extends Error {
+export class TooManyPhotos extends FinalError {
   override readonly name = "TooManyPhotos";
 
   constructor(free: number) {

@@ -13,6 +13,7 @@ import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import { planAgain } from "./versions";
 import type { Version } from "./versions";
+import { FinalError } from "./final-error";
 
 /** The plan the user follows as the screen shows it: enough to keep it. */
 export interface Followed {
@@ -44,7 +45,7 @@ export function keepPlan(db: Database, piece: PieceId, followed: Followed, by: B
 }
 
 /** The piece was removed meanwhile, in another tab: nothing is written beside it. */
-export class GonePiece extends Error {
+export class GonePiece extends FinalError {
   override readonly name = "GonePiece";
 
   constructor() {

@@ -18,9 +18,10 @@ import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import { followedPlan } from "./plans";
 import type { Followed } from "./plans";
+import { FinalError } from "./final-error";
 
 /** The pour was let go meanwhile, in another tab. */
-export class GonePour extends Error {
+export class GonePour extends FinalError {
   override readonly name = "GonePour";
 
   constructor() {

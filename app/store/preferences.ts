@@ -10,6 +10,7 @@ import { runCommand } from "./command";
 import type { By } from "./command";
 import { freshId } from "./fresh-id";
 import type { Database } from "./database";
+import { FinalError } from "./final-error";
 
 export async function settingsIn(db: Database): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;
@@ -70,7 +71,7 @@ export async function roomsIn(db: Database): Promise<readonly RoomRecord[]> {
 }
 
 /** Two rooms of one name cannot be told apart. */
-export class SameName extends Error {
+export class SameName extends FinalError {
   override readonly name = "SameName";
 
   constructor(name: string) {

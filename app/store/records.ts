@@ -24,9 +24,10 @@ import { TooMany } from "./marking";
 import { TooManyPhotos } from "./photos";
 import type { Shrunk } from "./photos";
 import { GonePiece } from "./plans";
+import { FinalError } from "./final-error";
 
 /** The record was removed meanwhile, in another tab. */
-export class GoneRecord extends Error {
+export class GoneRecord extends FinalError {
   override readonly name = "GoneRecord";
 
   constructor() {
@@ -35,7 +36,7 @@ export class GoneRecord extends Error {
 }
 
 /** Nothing was laid on the piece: there is nothing to write down. */
-export class NothingDone extends Error {
+export class NothingDone extends FinalError {
   override readonly name = "NothingDone";
 
   constructor() {

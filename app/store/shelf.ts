@@ -16,6 +16,7 @@ import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
 import type { OwnValues } from "./pieces";
+import { FinalError } from "./final-error";
 
 /** Every jar that can be read, by name. */
 export async function shelfIn(db: Database): Promise<readonly JarRecord[]> {
@@ -63,7 +64,7 @@ export function addJars(db: Database, jars: readonly Jar[], by: By = {}, label =
 }
 
 /** The jar was taken off the shelf meanwhile, in another tab. */
-export class GoneJar extends Error {
+export class GoneJar extends FinalError {
   override readonly name = "GoneJar";
 
   constructor() {

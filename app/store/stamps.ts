@@ -43,7 +43,11 @@ export interface KeptBeside<T> {
 
 /** What stands beside records, inside a transaction. */
 export interface BesideInside {
-  readonly stamps: { readonly get: (id: string) => Promise<Stamp | undefined>; readonly put: (stamp: Stamp) => Promise<unknown>; readonly delete: (id: string) => Promise<void> };
+  readonly stamps: {
+    readonly get: (id: string) => Promise<Stamp | undefined>;
+    readonly put: (stamp: Stamp) => Promise<unknown>;
+    readonly delete: (id: string) => Promise<void>;
+  };
   readonly devices: { readonly get: (id: string) => Promise<ThisDevice | undefined>; readonly put: (device: ThisDevice) => Promise<unknown> };
   readonly differences: {
     readonly get: (id: string) => Promise<KeptDifference | undefined>;

@@ -230,7 +230,12 @@ describe("files", () => {
     await wipeAll(db);
     expect(await allPieces(db)).toEqual([]);
     const read = readBundle(JSON.stringify(before), CATALOGUE);
-    expect(await importBundle(db, read.ok ? read.value.bundle : (undefined as never))).toMatchObject({ added: { pieces: 1, plans: 1 }, same: {}, older: {}, differences: 0 });
+    expect(await importBundle(db, read.ok ? read.value.bundle : (undefined as never))).toMatchObject({
+      added: { pieces: 1, plans: 1 },
+      same: {},
+      older: {},
+      differences: 0,
+    });
     expect(await exportAll(db)).toEqual(before);
   });
 

@@ -4,12 +4,13 @@ import type { TimerRecord } from "#core/formats/stores/timers";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
+import { FinalError } from "./final-error";
 
 /** What a timer is set to. */
 export type NewTimer = Omit<TimerRecord, "rev">;
 
 /** As many as are kept run already: none was set. */
-export class TooManyTimers extends Error {
+export class TooManyTimers extends FinalError {
   override readonly name = "TooMany";
 
   constructor() {

@@ -4,6 +4,7 @@ import { describe, expect, jest, test } from "@jest/globals";
 import { openDB } from "idb";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import { readBundle } from "#core/formats/bundle";
 import { parsePiece } from "#core/formats/parse-piece";
 import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import { DATABASE_VERSION, RELEASED_BUNDLES, RELEASED_DATABASES } from "#core/formats/released";
@@ -93,6 +94,60 @@ describe("the notebook's own versions", () => {
     const view = planOnBody(record!.piece, keepingOf(plan!), progress, CATALOGUE);
     expect(view.basis).toBeNull();
     expect(view.done.size).toBe(3);
+  });
+
+  /** The notebook of each released version, as that version kept it. */
+  const FIXTURE_OF = new Map(RELEASED_BUNDLES.map(({ bundle, data }) => [data, `bundle-${Math.min(bundle, 13)}.json`]));
+  const storesOf = (data: number): Readonly<Record<string, readonly { readonly id: string }[]>> => {
+    const file = FIXTURE_OF.get(data) ?? `database-${data}.json`;
+    const read = JSON.parse(readFileSync(`tests/fixtures/${file}`, "utf8")) as { stores?: Record<string, { id: string }[]> } & Record<string, never>;
+    const stores = read.stores ?? read;
+    return Object.fromEntries(DEFINITIONS.filter((one) => one.since <= data).map(({ name }) => [name, stores[name] ?? []]));
+  };
+
+  /** The version after the newest: a store, a setting and a migration that nobody has heard of. */
+  const KITES = { ...DEFINITIONS.find(({ name }) => name === "rooms")!, name: "kites", since: DATA_VERSION + 1, migrations: [] };
+  const STRINGS = { to: DATA_VERSION + 1, does: "kites may be flown; until then they are not", up: (record: object) => ({ ...record, kites: false }) };
+  const NEXT = {
+    definitions: [...DEFINITIONS.map((one) => (["settings", "pieces"].includes(one.name) ? { ...one, migrations: [...one.migrations, STRINGS] } : one)), KITES],
+    released: [...RELEASED_DATABASES, { database: DATABASE_VERSION + 1, data: DATA_VERSION + 1 }],
+  };
+
+  test.each(RELEASED_DATABASES)(
+    "version $database of the database opens now, and will with what comes next: all of it is there",
+    async ({ database, data }) => {
+      const stores = storesOf(data);
+      for (const layout of [undefined, NEXT]) {
+        const name = fresh();
+        const before = await openDB(name, database, {
+          upgrade: (old) => {
+            for (const store of Object.keys(stores)) old.createObjectStore(store, { keyPath: "id" });
+          },
+        });
+        for (const [store, records] of Object.entries(stores)) for (const record of records) await before.put(store, record);
+        before.close();
+        const now = await openStore({}, name, layout as never);
+        for (const store of STORE_NAMES) {
+          const kept = (await now.getAll(store)) as readonly { readonly id: string; readonly kites?: boolean }[];
+          expect([store, kept.map((one) => one.id).sort()]).toEqual([store, (stores[store] ?? []).map((one) => one.id).sort()]);
+          for (const { kites, ...record } of kept) {
+            expect(() => assertFits(store, record)).not.toThrow();
+            expect(kites).toBe(layout && ["settings", "pieces"].includes(store) ? false : undefined);
+          }
+        }
+        if (layout) {
+          await now.put("kites" as never, { id: "kite00000001" } as never);
+          expect(await now.count("kites" as never)).toBe(1);
+        }
+        await addPiece(now, pebble({ name: "Since" }));
+        expect((await exportAll(now)).pieces.map((one) => one.piece.name)).toContain("Since");
+      }
+    },
+  );
+
+  test.each(RELEASED_BUNDLES)("a file of version $bundle is read whole", ({ bundle }) => {
+    const read = readBundle(readFileSync(`tests/fixtures/bundle-${Math.min(bundle, 13)}.json`, "utf8"), CATALOGUE);
+    expect(read.ok && [read.value.aside.map(({ problem }) => problem), read.value.altered, read.value.bundle.pieces.length > 0]).toEqual([[], false, true]);
   });
 
   test("an old tab lets go at once when a newer one upgrades, and is told", async () => {

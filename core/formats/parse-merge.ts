@@ -39,7 +39,9 @@ export function answerMerge(document: unknown, catalogue: Catalogue): Parsed<unk
   const at = Math.max(0, ...[...mine.stamps, ...theirs.stamps].flatMap(({ by }) => Object.values(by).flatMap(({ v }) => Object.values(v)))) + 1;
   const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device: mine.device ?? UNNAMED, at } });
   const { added, changed, removed, clashes } = merged;
-  const taken = Object.fromEntries(DEFINITIONS.flatMap(({ name }) => (added[name] || changed[name] ? [[name, (added[name] ?? 0) + (changed[name] ?? 0)]] : [])));
+  const taken = Object.fromEntries(
+    DEFINITIONS.flatMap(({ name }) => (added[name] || changed[name] ? [[name, (added[name] ?? 0) + (changed[name] ?? 0)]] : [])),
+  );
   const { bundle } = sortedOut({ ...merged.parts, device: mine.device, stamps: merged.stamps }, catalogue);
   return good({
     bundle: fileOf(bundle),

@@ -127,9 +127,19 @@ export function differences(meets: HowCopiesMeet, before: unknown, after: unknow
   if (sameValue(before, after)) return [];
   const parts = partsOf(meets, place, before, after);
   if (!parts) return [{ path: place.path, before, after }];
-  return namesOf(place, parts).flatMap((name) =>
-    differences(meets, parts[0].of.get(name), parts[1].of.get(name), placeOf(place, parts[0], name)),
-  );
+  return namesOf(place, parts).flatMap((name) => differences(meets, parts[0].of.get(name), parts[1].of.get(name), placeOf(place, parts[0], name)));
+}
+
+/** The value at a path as `differences` gives it; undefined where there is none. */
+export function valueAt(meets: HowCopiesMeet, record: unknown, path: Path): unknown {
+  let [value, place]: [unknown, Place] = [record, TOP];
+  for (const key of path) {
+    const parts = partsOf(meets, place, value, value)?.[0];
+    if (!parts) return undefined;
+    place = placeOf(place, parts, key);
+    value = parts.of.get(key);
+  }
+  return value;
 }
 
 /**

@@ -6,7 +6,7 @@ import { CATALOGUE } from "../catalogue/catalogue";
 import { DEFINITIONS } from "../formats/stores/stores";
 import { fileOf, writeBundle } from "../formats/write-bundle";
 import { EVERY_STORE } from "../../tests/reference/every-store";
-import { differences, isFields, partsOf, pathText, placeOf, sameValue, TOP, withValue } from "./field-walk";
+import { differences, isFields, partsOf, pathText, placeOf, sameValue, TOP, valueAt, withValue } from "./field-walk";
 import type { HowCopiesMeet, Path, Place } from "./field-walk";
 import { mergeNotebooks } from "./merge-notebooks";
 import type { AnyRecord, Clash, NotebookCopy } from "./merge-notebooks";
@@ -29,17 +29,6 @@ function valuesOf(meets: HowCopiesMeet, value: unknown, place: Place = TOP): rea
   return [...inside, ...entries.filter(({ path }) => !inside.some((one) => pathText(one.path) === pathText(path)))];
 }
 
-const at = (record: unknown, path: Path, meets: HowCopiesMeet): unknown => {
-  let [value, place]: [unknown, Place] = [record, TOP];
-  for (const key of path) {
-    const parts = partsOf(meets, place, value, value)?.[0];
-    if (!parts) return undefined;
-    place = placeOf(place, parts, key);
-    value = parts.of.get(key);
-  }
-  return value;
-};
-
 /** Another value of the same sort; how it differs is told by the device that set it. */
 function another(value: unknown, device: string): unknown {
   if (typeof value === "number") return value + (device === "laptop" ? 1 : 2);
@@ -55,7 +44,9 @@ interface Device extends NotebookCopy {
 }
 
 /** A device with the records of one store. */
-const startOf = (store: string) => (device: string): Device => ({ parts: { [store]: EVERY_STORE[store as never] }, stamps: [], device });
+const startOf =
+  (store: string) =>
+  (device: string): Device => ({ parts: { [store]: EVERY_STORE[store as never] }, stamps: [], device });
 let clock = 1;
 
 /** A device on which one record was changed. */
@@ -85,7 +76,9 @@ const said = ({ parts }: NotebookCopy) =>
   );
 
 const CASES = DEFINITIONS.flatMap(({ name, meets }) =>
-  (EVERY_STORE[name as never] as readonly AnyRecord[]).flatMap((record) => valuesOf(meets, record).map((value) => ({ store: name, id: record.id, ...value, field: pathText(value.path) }))),
+  (EVERY_STORE[name as never] as readonly AnyRecord[]).flatMap((record) =>
+    valuesOf(meets, record).map((value) => ({ store: name, id: record.id, ...value, field: pathText(value.path) })),
+  ),
 );
 
 test("every field of every store is among the cases, and the notebook they are taken from is sound", () => {
@@ -99,15 +92,15 @@ test("every field of every store is among the cases, and the notebook they are t
 
 /** Fields that can change and still be found where they were: what names an entry of a list is the entry. */
 const isFound = (record: AnyRecord, path: Path, meets: HowCopiesMeet, device: string) => {
-  const value = another(at(record, path, meets), device);
-  return sameValue(at(withValue(meets, record, path, value), path, meets), value);
+  const value = another(valueAt(meets, record, path), device);
+  return sameValue(valueAt(meets, withValue(meets, record, path, value), path), value);
 };
 
 describe.each(DEFINITIONS.map(({ name }) => name))("two copies of %s", (store) => {
   const { meets } = DEFINITIONS.find(({ name }) => name === store)!;
   const start = startOf(store);
   const set = (device: Device, id: string, path: Path, value: (was: unknown) => unknown) =>
-    changed(device, store, id, (record) => withValue(meets, record, path, value(at(record, path, meets))));
+    changed(device, store, id, (record) => withValue(meets, record, path, value(valueAt(meets, record, path))));
 
   const recordOf = (id: string) => (EVERY_STORE[store as never] as readonly AnyRecord[]).find((one) => one.id === id)!;
   const all = CASES.filter((one) => one.store === store);
@@ -148,11 +141,20 @@ describe.each(DEFINITIONS.map(({ name }) => name))("two copies of %s", (store) =
     for (const [index, one] of settable.entries())
       for (const other of settable.slice(index + 1)) {
         if (other.id !== one.id || meetIn(one.field, other.field) || isKind(one.path, other.path) || isKind(other.path, one.path)) continue;
-        const [a, b] = [set(start("laptop"), one.id, one.path, (was) => another(was, "laptop")), set(start("phone"), other.id, other.path, (was) => another(was, "phone"))];
+        const [a, b] = [
+          set(start("laptop"), one.id, one.path, (was) => another(was, "laptop")),
+          set(start("phone"), other.id, other.path, (was) => another(was, "phone")),
+        ];
         const [here, there] = [after(a, b), after(b, a)];
         expect([one.field, other.field, here.clashes, there.clashes]).toEqual([one.field, other.field, [], []]);
         expect(sameValue(said(here.device), said(there.device))).toBe(true);
-        expect(differences(meets, recordOf(one.id), here.device.parts[store]!.find(({ id }) => id === one.id))).toHaveLength(2);
+        expect(
+          differences(
+            meets,
+            recordOf(one.id),
+            here.device.parts[store]!.find(({ id }) => id === one.id),
+          ),
+        ).toHaveLength(2);
       }
   });
 

@@ -109,10 +109,19 @@ function goneFrom(pairs: ReadonlyMap<string, Pair>, isRestoring: boolean): Reado
     const pair = pairs.get(key);
     if (!pair || !gone.delete(key)) return;
     const removal = removalOf(pair);
-    for (const [other, one] of pairs) if (gone.has(other) && removalOf(one) === removal && namedBy(one.definition, (one.mine ?? one.theirs)!).includes(key)) keep(other);
+    for (const [other, one] of pairs)
+      if (gone.has(other) && removalOf(one) === removal && namedBy(one.definition, (one.mine ?? one.theirs)!).includes(key)) keep(other);
     for (const named of namedBy(pair.definition, (pair.mine ?? pair.theirs)!)) keep(named);
   };
-  for (const [key, { definition, mine, theirs }] of pairs) if (!gone.has(key)) for (const named of namedBy(definition, (mine ?? theirs)!)) keep(named);
+  for (const [key, { definition, mine, theirs }] of pairs) {
+    if (gone.has(key)) continue;
+    // Where a record stands beside the gap already, it is no news to whoever made it.
+    const isNews = (named: string) => {
+      const pair = pairs.get(named);
+      return pair !== undefined && (pair.mine ? theirs === null : mine === null);
+    };
+    for (const named of namedBy(definition, (mine ?? theirs)!).filter(isNews)) keep(named);
+  }
   return gone;
 }
 
@@ -142,7 +151,11 @@ function presenceJoined(key: string, one: Stamp | null, other: Stamp | null): St
  * @param mine the notebook it is brought into
  * @param theirs the one that is brought
  */
-export function mergeNotebooks(mine: NotebookCopy, theirs: NotebookCopy, { definitions, fits = () => true, finished = (_store, one) => one, by }: MergeHow): MergedNotebook {
+export function mergeNotebooks(
+  mine: NotebookCopy,
+  theirs: NotebookCopy,
+  { definitions, fits = () => true, finished = (_store, one) => one, by }: MergeHow,
+): MergedNotebook {
   const pairs = pairsOf(mine, theirs, definitions);
   const gone = goneFrom(pairs, theirs.device === undefined || theirs.device === mine.device);
   const [added, changed, removed, same, older] = [new Tally(), new Tally(), new Tally(), new Tally(), new Tally()];

@@ -96,7 +96,12 @@ function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: readonly
  *
  * @param fits whether a record may be kept: where the two together make one that may not, all in which they differ is a clash
  */
-export function mergeRecords<R extends object>(meets: HowCopiesMeet, mine: Copy<R>, theirs: Copy<R>, fits: (record: R) => boolean = () => true): MergedRecord<R> {
+export function mergeRecords<R extends object>(
+  meets: HowCopiesMeet,
+  mine: Copy<R>,
+  theirs: Copy<R>,
+  fits: (record: R) => boolean = () => true,
+): MergedRecord<R> {
   const clashes: FieldClash[] = [];
   const differing: FieldClash[] = [];
   const decided = (place: Place, a: unknown, b: unknown): unknown => {
@@ -126,6 +131,14 @@ export function mergeRecords<R extends object>(meets: HowCopiesMeet, mine: Copy<
   const record = { id, rev, ...(together(TOP, mine.record, theirs.record) as object) } as R;
   const open = clashes.filter((one) => !one.settled);
   if (sameValue(record, mine.record) || fits(record))
-    return { record, stamp: joinedStamp(mine.stamp, theirs.stamp, open.map((one) => one.field)), clashes };
+    return {
+      record,
+      stamp: joinedStamp(
+        mine.stamp,
+        theirs.stamp,
+        open.map((one) => one.field),
+      ),
+      clashes,
+    };
   return { record: mine.record, stamp: mine.stamp, clashes: differing };
 }

@@ -99,7 +99,8 @@ export function isDevice(word: string): boolean {
 export function isStamp(value: unknown): value is Stamp {
   if (!isFields(value)) return false;
   const { id, by, gone, ...more } = value;
-  const isVector = (v: unknown) => isFields(v) && Object.keys(v).every(isDevice) && Object.values(v).every((stamp) => typeof stamp === "number" && Number.isSafeInteger(stamp) && stamp > 0);
+  const isVector = (v: unknown) =>
+    isFields(v) && Object.keys(v).every(isDevice) && Object.values(v).every((stamp) => typeof stamp === "number" && Number.isSafeInteger(stamp) && stamp > 0);
   const isMark = (mark: unknown) => isFields(mark) && isVector(mark.v) && (mark.from === undefined || typeof mark.from === "string");
   return (
     typeof id === "string" &&
@@ -110,4 +111,3 @@ export function isStamp(value: unknown): value is Stamp {
     Object.keys(more).length === 0
   );
 }
-

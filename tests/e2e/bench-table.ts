@@ -60,7 +60,7 @@ export async function onBench(options: Parameters<typeof newNotebook>[0] = {}) {
   const { context, page } = await newNotebook({ at: EVENING, ...options });
   await open(page, "/settings");
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(NOTEBOOK) });
-  await page.getByText("3 pieces brought in.").waitFor();
+  await page.getByText(/^3 pieces.* brought in/).waitFor();
   await allSaved(page);
   await toBench(page);
   return { context, page };

@@ -51,7 +51,7 @@ async function onTable(due: string, options: Parameters<typeof newNotebook>[0] =
   const { page } = await newNotebook({ at: MONDAY_NOON, ...options });
   await open(page, "/settings");
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(notebook(due)) });
-  await page.getByText("3 pieces brought in.").waitFor();
+  await page.getByText(/^3 pieces.* brought in/).waitFor();
   await allSaved(page);
   // From the list, which is left while its cards are still being worked out.
   await page.goto(`${URL_BASE}/pieces`);

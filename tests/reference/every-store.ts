@@ -145,9 +145,7 @@ const EVERYTHING = {
     },
   ],
   tools: [{ id: "everytool001", rev: 1, set: "dotting", label: "Number 4", tip: "ball", mm: 4, leaves: 1.2 }],
-  patterns: [
-    { id: "everyrows001", rev: 1, name: "Sun", shape: "top", acrossMm: 80, guides: 8, from: "centre", rows: [row("r1", 4), row("r2", 6)] },
-  ],
+  patterns: [{ id: "everyrows001", rev: 1, name: "Sun", shape: "top", acrossMm: 80, guides: 8, from: "centre", rows: [row("r1", 4), row("r2", 6)] }],
   moulds: [{ id: mould, rev: 1, name: "Table number", form, part: "body", waterG: 88, count: 4, stiff: true, traps: ["groove"] }],
   compounds: [
     { id: bag, rev: 2, kind: "gypsum", name: "Casting gypsum", label: { waterPer100: 38 }, bagG: 4536, paid: 14, left: { g: 4000, at } },
@@ -198,18 +196,7 @@ const EVERYTHING = {
       held: [{ piece, task: "seal 1", at: later }],
     },
   ],
-  timers: [
-    {
-      id: "everytimer01",
-      rev: 1,
-      label: "Look for bubbles",
-      from: at,
-      until: later,
-      piece,
-      pour,
-      rescue: { mishap: "run", remedy: "scrape", ...pin },
-    },
-  ],
+  timers: [{ id: "everytimer01", rev: 1, label: "Look for bubbles", from: at, until: later, piece, pour, rescue: { mishap: "run", remedy: "scrape", ...pin } }],
   settings: [
     {
       id: "settings",

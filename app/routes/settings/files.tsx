@@ -4,6 +4,7 @@ import { useFetcher } from "react-router";
 import { format } from "date-fns";
 import { Download, Trash2, Upload } from "lucide-react";
 import { CHANGES_BEFORE_ADVICE } from "~/components/backup-advice";
+import { sayCounts } from "~/components/difference-words";
 import { download } from "~/components/download";
 import { FileButton } from "~/components/file-button";
 import { importState, onImportState } from "./import-progress.client";
@@ -24,13 +25,25 @@ function AsideList({ aside }: { aside: readonly string[] }) {
 
 function Imported({ outcome }: { outcome: Extract<Outcome, { kind: "imported" }> }) {
   const { counts, aside, asideFile, altered } = outcome;
+  const told = (what: string, of: Readonly<Record<string, number>>) => (sayCounts(of) === "" ? [] : [`${sayCounts(of)} ${what}`]);
+  const came = [...told("brought in", counts.added), ...told("brought up to date", counts.changed), ...told("taken away there, and so here", counts.removed)];
   return (
     <>
       <p>
-        {counts.added} {counts.added === 1 ? "piece" : "pieces"} brought in
-        {counts.same > 0 && `, ${counts.same} already here`}
-        {counts.beside > 0 && `, ${counts.beside} put beside your own, which had changed since`}.
+        {came.length === 0 ? "Nothing in it is new here" : came.join("; ")}
+        {sayCounts(counts.same) !== "" && `; ${sayCounts(counts.same)} already here`}
+        {sayCounts(counts.older) !== "" && `; ${sayCounts(counts.older)} changed here since, and left as here`}.
       </p>
+      {counts.differences > 0 && (
+        <p className="mt-2 font-bold">
+          {counts.differences === 1 ? "One place differs" : `${counts.differences} places differ`}:{" "}
+          <a href="#differences" className="underline">
+            choose
+          </a>
+          .
+        </p>
+      )}
+      {came.length > 0 && <p className="mt-2">Taking it back (Ctrl Z) gives the notebook as it was before, after a reload too.</p>}
       {altered && <p>This file was changed after Nook Coat wrote it.</p>}
       {aside.length > 0 && (
         <>
@@ -105,7 +118,7 @@ function Progress() {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
       <label className="grow">
-        <span className="block">{state.of === 0 ? "Reading the file…" : `${state.done} of ${state.of} brought in`}</span>
+        <span className="block">{state.of === 0 ? "Reading the file…" : `${state.done} of ${state.of} written`}</span>
         <progress className="w-full" {...(state.of === 0 ? {} : { value: state.done, max: state.of })} />
       </label>
       <button type="button" className="button" onClick={state.stop}>
@@ -131,7 +144,7 @@ export function Files({ pieces, photos, backup, room }: { pieces: number; photos
       <p className="mb-2">
         Your notebook lives in this browser, on this device: {pieces === 0 ? "no pieces yet" : pieces === 1 ? "one piece" : `${pieces} pieces`}
         {photos > 0 && (photos === 1 ? " and one photograph" : ` and ${photos} photographs`)}. A file keeps it safe, and carries it to another; a file brought
-        in is added, and overwrites nothing.
+        in is put together with what is here: what was done on either side is there afterwards, and where the two say different things you choose.
       </p>
       <p className={`mb-2 ${backup.changes >= CHANGES_BEFORE_ADVICE ? "font-semibold" : "text-soft"}`}>
         {backup.at === null ? "Not saved to a file from here yet" : `Last saved to a file on ${format(backup.at, "d MMMM yyyy")}`}

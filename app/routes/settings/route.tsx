@@ -23,6 +23,7 @@ import { UNIT_CHOICES } from "~/components/words";
 import { freshId } from "~/store/fresh-id";
 import type { SettingsChange } from "~/store/preferences";
 import type { Route } from "./+types/route";
+import { Differences } from "./differences";
 import { Files } from "./files";
 import type { FilesAsk, Outcome } from "./files-commands.client";
 import { Hours } from "./hours";
@@ -37,6 +38,7 @@ type Ask =
   | { readonly intent: "remove-room"; readonly id: string }
   | { readonly intent: "open-demo" }
   | { readonly intent: "close-demo" }
+  | { readonly intent: "decide"; readonly ids: readonly string[]; readonly whose: "mine" | "theirs" }
   | FilesAsk;
 
 export async function clientLoader() {
@@ -46,10 +48,11 @@ export async function clientLoader() {
     import("~/demo/seed.client"),
     import("~/store/backup.client"),
   ]);
+  const { differencesIn } = await import("~/store/differences");
   const db = await database();
   const [pieces, photos, ternPoint, room, learnt] = await Promise.all([db.count("pieces"), db.count("photos"), hasTernPoint(db), roomLeft(), timesLearnt(db)]);
   const { wearLearntIn } = await import("~/store/own-wear");
-  return { pieces, photos, ternPoint, room, learnt, worn: await wearLearntIn(db), backup: backupState() };
+  return { pieces, photos, ternPoint, room, learnt, worn: await wearLearntIn(db), backup: backupState(), differences: await differencesIn(db) };
 }
 clientLoader.hydrate = true as const;
 
@@ -72,6 +75,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       "open-demo": () => ({}),
       "close-demo": () => ({}),
       export: (joi) => ({ photographs: joi.boolean().required() }),
+      decide: (joi) => ({ ids: joi.array().items(joi.string().max(400)).min(1).required(), whose: joi.string().valid("mine", "theirs").required() }),
       import: (joi) => ({ file: joi.string().max(40).required() }),
       wipe: () => ({}),
       "set-aside": (joi) => ({ id: joi.string().max(60).required() }),
@@ -84,6 +88,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       "open-demo": () => quiet(demo.openTernPoint(db)),
       "close-demo": (_ask, by) => quiet(demo.closeTernPoint(db, by)),
       export: ({ photographs }) => files.asFile(new Date(), photographs),
+      decide: async ({ ids, whose }, by) => quiet((await import("~/store/differences")).decideDifferences(db, ids, whose, by)),
       import: ({ file }) => files.bringIn(file),
       wipe: () => files.wipe(),
       "set-aside": ({ id }) => files.asideFile(id),
@@ -226,6 +231,11 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
           >
             <Hours hours={hours} save={(next) => void send({ intent: "hours", seen: hours, hours: next })} />
           </Box>
+          {loaderData.differences.length > 0 && (
+            <Box id="differences" title="Said differently">
+              <Differences differences={loaderData.differences} decide={(ids, whose) => void send({ intent: "decide", ids, whose })} />
+            </Box>
+          )}
           <Box id="files" title="Your notebook as a file">
             <Files pieces={loaderData.pieces} photos={loaderData.photos} backup={loaderData.backup} room={loaderData.room} />
           </Box>

@@ -55,6 +55,15 @@ export function calendarFields(joi: JoiRoot) {
 export const CALENDAR = defineStore<CalendarRecord>({
   name: "calendar",
   called: "the calendar",
+  counted: ["calendar", "calendars"],
+  says: {
+    goal: "what comes first",
+    hands: "pairs of hands",
+    rackPlaces: "places on the rack",
+    ovenPlaces: "places in the oven",
+    agreed: "a date that was agreed",
+    held: "a task put into a sitting",
+  },
   since: 11,
   indexes: {},
   single: true,

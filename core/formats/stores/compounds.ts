@@ -73,6 +73,16 @@ export function compoundFields(joi: JoiRoot) {
 export const COMPOUNDS = defineStore<CompoundRecord>({
   name: "compounds",
   called: "a bag of powder",
+  counted: ["bag or kit", "bags and kits"],
+  says: {
+    kind: "its kind",
+    name: "its name",
+    label: "what the label says",
+    resin: "what the kit says",
+    bagG: "the full weight",
+    paid: "what was paid",
+    left: "what is left",
+  },
   since: 14,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...compoundFields(joi) }),

@@ -45,6 +45,10 @@ export interface StoreDefinition<R extends StoredRecord> {
   readonly name: string;
   /** What a person calls one of its records that has no name. */
   readonly called: string;
+  /** What one of them, and several, are called. */
+  readonly counted: readonly [string, string];
+  /** What a person calls the fields of one, by dotted path (`*` for any entry of a list); every top-level field has a word. */
+  readonly says: Readonly<Record<string, string>>;
   /** The type of its records; no value is ever here. */
   readonly record?: R;
   /** The data version it came with. */

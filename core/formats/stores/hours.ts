@@ -13,6 +13,8 @@ export interface HoursRecord {
 export const HOURS = defineStore<HoursRecord>({
   name: "hours",
   called: "the free hours",
+  counted: ["table of free hours", "tables of free hours"],
+  says: { hours: "the time zone", "hours.weekday": "the hours of a weekday", "hours.exceptions": "a day that is different" },
   since: 3,
   indexes: {},
   single: true,

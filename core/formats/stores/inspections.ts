@@ -42,6 +42,16 @@ export function inspectionFields(joi: JoiRoot) {
 export const INSPECTIONS = defineStore<InspectionRecord>({
   name: "inspections",
   called: "a note of something looked at",
+  counted: ["check", "checks"],
+  says: {
+    pieceId: "the piece",
+    zone: "the place",
+    stepId: "the coat",
+    kind: "how it was looked at",
+    passed: "whether it passed",
+    grade: "the grade",
+    at: "when",
+  },
   since: 13,
   indexes: { byPiece: "pieceId" },
   schema: (joi) =>

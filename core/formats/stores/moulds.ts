@@ -43,6 +43,16 @@ export function mouldFields(joi: JoiRoot) {
 export const MOULDS = defineStore<MouldRecord>({
   name: "moulds",
   called: "a mould",
+  counted: ["mould", "moulds"],
+  says: {
+    name: "its name",
+    form: "its shape",
+    part: "what it makes",
+    waterG: "what it holds",
+    count: "how many",
+    stiff: "whether it is stiff",
+    traps: "where air stays",
+  },
   since: 14,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...mouldFields(joi) }),

@@ -35,6 +35,8 @@ export function keptPatternFields(joi: JoiRoot) {
 export const PATTERNS = defineStore<PatternRecord>({
   name: "patterns",
   called: "a pattern",
+  counted: ["pattern", "patterns"],
+  says: { name: "its name", shape: "its place", acrossMm: "its size", guides: "its guide lines", from: "where it begins", rows: "a row" },
   since: 10,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...keptPatternFields(joi) }),

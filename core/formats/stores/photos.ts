@@ -31,6 +31,16 @@ export const MAX_CAPTION = 200;
 export const PHOTOS = defineStore<PhotoRecord>({
   name: "photos",
   called: "a photograph",
+  counted: ["photograph", "photographs"],
+  says: {
+    pieceId: "the piece",
+    at: "when it was taken",
+    caption: "its words",
+    picture: "the picture",
+    small: "the small picture",
+    width: "its width",
+    height: "its height",
+  },
   since: 8,
   indexes: { byPiece: "pieceId" },
   schema: (joi) => {

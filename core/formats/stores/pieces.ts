@@ -76,6 +76,17 @@ function withoutPatternLayers(record: PieceRecord): PieceRecord {
 export const PIECES = defineStore<PieceRecord>({
   name: "pieces",
   called: "a piece",
+  counted: ["piece", "pieces"],
+  says: {
+    piece: "the piece",
+    planId: "the plan it follows",
+    dates: "its dates",
+    set: "its set",
+    putAway: "the day it was put away",
+    standsAt: "where it stands",
+    faults: "faults of the body",
+    marked: "marks that are set",
+  },
   since: 1,
   indexes: { byName: "piece.name", bySet: "set", byPutAway: "putAway", byDue: "dates.due" },
   schema: (joi) =>

@@ -30,6 +30,18 @@ export interface PlanRecord {
 export const PLANS = defineStore<PlanRecord>({
   name: "plans",
   called: "a plan",
+  counted: ["plan", "plans"],
+  says: {
+    pieceId: "the piece it is for",
+    school: "the way of working",
+    candidateId: "the plan that was chosen",
+    edits: "a change of the plan",
+    pinned: "a step that is kept",
+    engineVersion: "how it was worked out",
+    made: "its steps as worked out",
+    madeFor: "what it was worked out for",
+    basis: "the body it was worked out for",
+  },
   since: 2,
   indexes: { byPiece: "pieceId" },
   schema: (joi) =>

@@ -132,6 +132,21 @@ export function pourFields(joi: JoiRoot) {
 export const POURS = defineStore<PourRecord>({
   name: "pours",
   called: "a pour",
+  counted: ["pour", "pours"],
+  says: {
+    at: "when",
+    powder: "the powder",
+    reservePercent: "the reserve",
+    bowlG: "the bowl",
+    preparation: "how the mould was prepared",
+    conditions: "the room and the water",
+    moulds: "a mould",
+    bowls: "a bowl",
+    bodies: "the bodies",
+    "bodies.*.weighings": "a weighing",
+    "bodies.*.faults": "a fault of the bodies",
+    "bodies.*.pieces": "the pieces they became",
+  },
   since: 14,
   indexes: {},
   schema: (joi) =>

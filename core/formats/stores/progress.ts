@@ -9,6 +9,22 @@ import { defineStore, recordIdSchema, revSchema } from "./definition";
 export const PROGRESS = defineStore<ProgressRecord>({
   name: "progress",
   called: "a note of a coat that was laid",
+  counted: ["coat", "coats"],
+  says: {
+    pieceId: "the piece",
+    planId: "the plan",
+    stepId: "the step",
+    zone: "the place",
+    act: "what was laid",
+    coat: "which coat",
+    half: "which half",
+    kind: "what became of it",
+    jarMl: "paint taken",
+    handsOnMin: "minutes of work",
+    actual: "what was seen by the clock",
+    pieces: "how many of the batch",
+    at: "when",
+  },
   since: 3,
   indexes: { byPiece: "pieceId", byJar: "act.ownProduct", byWork: "actual.work.min", byDrying: "actual.drying.waitedMin" },
   schema: (joi) =>

@@ -48,6 +48,8 @@ export function recipeFields(joi: JoiRoot) {
 export const RECIPES = defineStore<RecipeRecord>({
   name: "recipes",
   called: "a way of working",
+  counted: ["way of working", "ways of working"],
+  says: { name: "its name", school: "the school", appliesTo: "what it is for", stacks: "its steps" },
   since: 7,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...recipeFields(joi) }),

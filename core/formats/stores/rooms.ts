@@ -20,6 +20,8 @@ export function roomFields(joi: JoiRoot) {
 export const ROOMS = defineStore<RoomRecord>({
   name: "rooms",
   called: "a room",
+  counted: ["room", "rooms"],
+  says: { name: "its name", room: "its air" },
   since: 3,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...roomFields(joi) }),

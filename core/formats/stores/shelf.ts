@@ -105,6 +105,21 @@ export function jarFields(joi: JoiRoot) {
 export const SHELF = defineStore<JarRecord>({
   name: "shelf",
   called: "a jar",
+  counted: ["jar", "jars"],
+  says: {
+    classId: "the kind of paint",
+    name: "its name",
+    colour: "its colour",
+    label: "what the label says",
+    openedOn: "the day it was opened",
+    sizeMl: "the size of the jar",
+    tareG: "the empty jar’s weight",
+    paid: "what was paid",
+    hiding: "how it hides",
+    mix: "what it is mixed from",
+    dropsPerMl: "its drops",
+    left: "what is left",
+  },
   since: 6,
   indexes: {},
   schema: (joi) => {

@@ -19,6 +19,15 @@ describe.each(DEFINITIONS)("the store $name", (definition) => {
     for (const store of Object.values(definition.refers ?? {})) expect(STORE_NAMES).toContain(store);
   });
 
+  test("has a word for every field, for where two copies say different things", () => {
+    const described = Object.keys((definition.schema(Joi).describe() as { keys: object }).keys).filter((key) => !["id", "rev"].includes(key));
+    expect(
+      Object.keys(definition.says)
+        .filter((key) => !key.includes("."))
+        .sort(),
+    ).toEqual(described.sort());
+  });
+
   test("takes no record without id and count, and no word it does not know", () => {
     const fault = (record: object) => definition.schema(Joi).validate(record, { convert: false }).error?.message ?? "";
     expect(fault({})).toMatch(/required/);

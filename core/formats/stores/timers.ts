@@ -54,6 +54,8 @@ export function timerFields(joi: JoiRoot) {
 export const TIMERS = defineStore<TimerRecord>({
   name: "timers",
   called: "a timer",
+  counted: ["timer", "timers"],
+  says: { label: "its name", from: "when it began", until: "when it ends", piece: "the piece", pour: "the pour", rescue: "what is to be put right" },
   since: 13,
   indexes: { byPiece: "piece" },
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...timerFields(joi) }),

@@ -32,6 +32,8 @@ export function toolFields(joi: JoiRoot) {
 export const TOOLS_STORE = defineStore<ToolRecord>({
   name: "tools",
   called: "a tool",
+  counted: ["tool", "tools"],
+  says: { set: "its set", label: "its name", tip: "its tip", mm: "its size", leaves: "what it leaves" },
   since: 10,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...toolFields(joi) }),

@@ -42,6 +42,15 @@ export function trialFields(joi: JoiRoot) {
 export const TRIALS = defineStore<TrialRecord>({
   name: "trials",
   called: "a trial",
+  counted: ["trial", "trials"],
+  says: {
+    name: "its name",
+    material: "the material",
+    lies: "where it lies",
+    begunOn: "the day it was begun",
+    spots: "a field",
+    "spots.*.looks": "a look at a field",
+  },
   since: 15,
   indexes: {},
   schema: (joi) => joi.object({ id: recordIdSchema(joi).required(), rev: revSchema(joi).required(), ...trialFields(joi) }),

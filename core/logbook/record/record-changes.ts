@@ -12,6 +12,8 @@ export type RecordChange =
 
 /** More of it would have gone than there are. */
 export class NoneLeft extends Error {
+  /** Trying again comes to the same. */
+  readonly isFinal = true;
   override readonly name = "NoneLeft";
 
   constructor(here: number) {
