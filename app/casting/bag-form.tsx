@@ -100,13 +100,15 @@ interface Props {
   readonly kind?: KeptCompound["kind"];
   /** What is left in it by now, g. */
   readonly leftG: number | null;
-  readonly keep: (compound: KeptCompound) => void;
+  readonly keep: (compound: KeptCompound, seen: KeptCompound | null) => void;
   readonly leave: () => void;
 }
 
 /** A bag of powder or a kit of resin, new or as it is kept: what its label says, and what is left in it. */
 export function BagForm({ compound, kind = "gypsum", leftG, keep, leave }: Props) {
   const unit = weightUnit(useAppContext().settings.units);
+  // What another tab makes of it meanwhile is not what was seen here.
+  const [seen] = useState({ compound, leftG });
   const [now, say] = useState<Said>(() => said(compound, kind));
   const [tried, tryIt] = useState(false);
   const [seenG, see] = useState<number | undefined>(leftG ?? undefined);
@@ -125,9 +127,9 @@ export function BagForm({ compound, kind = "gypsum", leftG, keep, leave }: Props
         const { label, resin, kind: of, left: _left, ...rest } = now;
         const g = seenG ?? now.bagG;
         // What is left is said anew only where it was looked at anew: from then on pours are taken off it.
-        const left = g === undefined ? undefined : compound?.left && g === leftG ? compound.left : { g, at: new Date().toISOString() };
+        const left = g === undefined ? undefined : seen.compound?.left && g === seen.leftG ? seen.compound.left : { g, at: new Date().toISOString() };
         const common = { ...rest, name: now.name.trim(), id: compound?.id ?? compoundId(freshId()), ...(left ? { left } : {}) };
-        keep(of === "resin" ? { ...common, kind: of, resin } : { ...common, kind: of, label });
+        keep(of === "resin" ? { ...common, kind: of, resin } : { ...common, kind: of, label }, seen.compound);
       }}
     >
       <h3 className="text-xl">{compound ? compound.name : "A new bag or kit"}</h3>

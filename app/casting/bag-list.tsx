@@ -54,8 +54,8 @@ function Row({ one, casting, edit }: { one: CompoundRecord; casting: Casting; ed
 export function BagList({ casting, title = "Powder and resin" }: { casting: Casting; title?: string }) {
   const [open, setOpen] = useState<string | null>(null);
   const leave = () => setOpen(null);
-  const keep = (compound: KeptCompound) => {
-    casting.ask({ intent: "keep-compound", compound });
+  const keep = (compound: KeptCompound, seen: KeptCompound | null) => {
+    casting.ask({ intent: "keep-compound", compound: plain(compound), ...(seen ? { seen: plain(seen) } : {}) });
     leave();
   };
   return (
@@ -86,4 +86,10 @@ export function BagList({ casting, title = "Powder and resin" }: { casting: Cast
       )}
     </section>
   );
+}
+
+/** A kept bag without its count of changes. */
+function plain(compound: KeptCompound): KeptCompound {
+  const { rev: _rev, ...rest } = compound as CompoundRecord;
+  return rest;
 }

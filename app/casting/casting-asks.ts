@@ -25,9 +25,9 @@ export type KeptPour = Unkept<PourRecord>;
 
 /** What casting may be asked. */
 export type CastingAsk =
-  | { readonly intent: "keep-mould"; readonly mould: KeptMould }
+  | { readonly intent: "keep-mould"; readonly mould: KeptMould; readonly seen?: KeptMould }
   | { readonly intent: "remove-mould"; readonly id: string; readonly name: string }
-  | { readonly intent: "keep-compound"; readonly compound: KeptCompound }
+  | { readonly intent: "keep-compound"; readonly compound: KeptCompound; readonly seen?: KeptCompound }
   | { readonly intent: "remove-compound"; readonly id: string; readonly name: string }
   | { readonly intent: "begin"; readonly pour: KeptPour }
   | { readonly intent: "pour"; readonly id: string; readonly change: PourChange }
@@ -82,10 +82,13 @@ function pourSchema(joi: JoiRoot): Joi.Schema {
   return (POURS.schema(joi) as Joi.ObjectSchema).fork("rev", (rev) => rev.forbidden());
 }
 
+const mouldSchema = (joi: JoiRoot) => joi.object({ id: recordIdSchema(joi).required(), ...mouldFields(joi) });
+const compoundSchema = (joi: JoiRoot) => joi.object({ id: recordIdSchema(joi).required(), ...compoundFields(joi) });
+
 export const CASTING_FIELDS: { readonly [I in CastingAsk["intent"]]: (joi: JoiRoot) => Readonly<Record<string, Joi.Schema>> } = {
-  "keep-mould": (joi) => ({ mould: joi.object({ id: recordIdSchema(joi).required(), ...mouldFields(joi) }).required() }),
+  "keep-mould": (joi) => ({ mould: mouldSchema(joi).required(), seen: mouldSchema(joi) }),
   "remove-mould": (joi) => ({ id: recordIdSchema(joi).required(), name: joi.string().max(80).required() }),
-  "keep-compound": (joi) => ({ compound: joi.object({ id: recordIdSchema(joi).required(), ...compoundFields(joi) }).required() }),
+  "keep-compound": (joi) => ({ compound: compoundSchema(joi).required(), seen: compoundSchema(joi) }),
   "remove-compound": (joi) => ({ id: recordIdSchema(joi).required(), name: joi.string().max(80).required() }),
   begin: (joi) => ({ pour: pourSchema(joi).required() }),
   pour: (joi) => ({ id: recordIdSchema(joi).required(), change: pourChangeSchema(joi).required() }),

@@ -68,9 +68,9 @@ export async function performCasting(request: Request): Promise<null> {
   const db = await database();
   const quiet = async (work: Promise<unknown>) => (await work, null);
   return perform<CastingAsk, null>(request, CASTING_FIELDS, {
-    "keep-mould": ({ mould }, by) => quiet(keepMould(db, { ...mould, id: mouldId(mould.id) }, by)),
+    "keep-mould": ({ mould, seen = null }, by) => quiet(keepMould(db, { ...mould, id: mouldId(mould.id) }, by, seen)),
     "remove-mould": ({ id, name }, by) => quiet(removeMould(db, mouldId(id), name, by)),
-    "keep-compound": ({ compound }, by) => quiet(keepCompound(db, { ...compound, id: compoundId(compound.id) }, by)),
+    "keep-compound": ({ compound, seen = null }, by) => quiet(keepCompound(db, { ...compound, id: compoundId(compound.id) }, by, seen)),
     "remove-compound": ({ id, name }, by) => quiet(removeCompound(db, compoundId(id), name, by)),
     begin: ({ pour }, by) => quiet(beginPour(db, { ...pour, id: pourId(pour.id) }, by)),
     pour: ({ id, change }, by) => quiet(changePour(db, pourId(id), change, by)),

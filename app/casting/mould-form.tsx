@@ -28,10 +28,12 @@ export const NEW_MOULD: Omit<KeptMould, "id"> = { name: "", form: SIZES.disc!, c
 const rounded = (value: number) => Math.round(value * 100) / 100;
 
 /** A mould, new or as it is kept: what comes out of it, what it holds, and where air stays in it. */
-export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; keep: (mould: KeptMould) => void; leave: () => void }) {
+export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; keep: (mould: KeptMould, seen: KeptMould | null) => void; leave: () => void }) {
   const { settings } = useAppContext();
   const unit = settings.units;
   const weight = weightUnit(unit);
+  // What another tab makes of it meanwhile is not what was seen here.
+  const [seen] = useState(mould);
   const [said, say] = useState<Omit<KeptMould, "id">>(mould ?? NEW_MOULD);
   const [tried, tryIt] = useState(false);
   const set = (change: Partial<Omit<KeptMould, "id">>) => say((before) => ({ ...before, ...change }));
@@ -50,7 +52,7 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
         tryIt(true);
         if (nameless || capacity === null) return;
         const { part, waterG: water, stiff, traps, ...rest } = said;
-        keep({
+        const next = {
           ...rest,
           name: said.name.trim(),
           id: mould?.id ?? mouldId(freshId()),
@@ -58,7 +60,8 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
           ...(water === undefined ? {} : { waterG: water }),
           ...(stiff ? { stiff } : {}),
           ...(traps && traps.length > 0 ? { traps } : {}),
-        });
+        };
+        keep(next, seen);
       }}
     >
       <h3 className="text-xl">{mould ? "This mould" : "A new mould"}</h3>

@@ -13,6 +13,7 @@ import { ToolButton } from "~/components/tool-button";
 import { freshId } from "~/store/fresh-id";
 import type { Casting } from "./use-casting";
 import { PART_WORDS, PLACE_WORDS, weightUnit } from "./casting-words";
+import type { KeptMould } from "./casting-asks";
 import { MouldForm } from "./mould-form";
 import { MouldPicture } from "./mould-picture";
 
@@ -73,7 +74,11 @@ export function MouldList({ casting }: { casting: Casting }) {
         {casting.moulds.map((mould) =>
           open === mould.id ? (
             <li key={mould.id} className="py-2">
-              <MouldForm mould={mould} keep={(next) => (casting.ask({ intent: "keep-mould", mould: plain(next) }), leave())} leave={leave} />
+              <MouldForm
+                mould={mould}
+                keep={(next, seen) => (casting.ask({ intent: "keep-mould", mould: plain(next), ...(seen ? { seen: plain(seen) } : {}) }), leave())}
+                leave={leave}
+              />
             </li>
           ) : (
             <Row key={mould.id} mould={mould} casting={casting} edit={() => setOpen(mould.id)} />
@@ -92,7 +97,7 @@ export function MouldList({ casting }: { casting: Casting }) {
 }
 
 /** A kept mould without its count of changes. */
-function plain(mould: Parameters<Parameters<typeof MouldForm>[0]["keep"]>[0]) {
+function plain(mould: KeptMould): KeptMould {
   const { rev: _rev, ...rest } = mould as MouldRecord;
   return rest;
 }

@@ -110,7 +110,7 @@ function SaidDifferently() {
   if (differences === 0 || pathname === "/settings") return null;
   return (
     <p role="status" className="notice bg-warn-tint">
-      {differences === 1 ? "One thing was" : `${differences} things were`} said differently here and in a file you brought in.{" "}
+      {differences === 1 ? "One thing was" : `${differences} things were`} said differently in two places.{" "}
       <Link to="/settings#differences" className="underline">
         Choose what stands
       </Link>

@@ -48,7 +48,7 @@ function recordChangeSchema(joi: JoiRoot): Joi.Schema {
       joi.object({ kind: kind("look"), look: lookSchema(joi).required() }),
       joi.object({ kind: kind("move"), move: moveSchema(joi).required() }),
       joi.object({ kind: kind("off"), of: joi.string().valid("additions", "looks", "moves").required(), id: recordIdSchema(joi).required() }),
-      joi.object({ kind: kind("money"), money: moneySchema(joi).required() }),
+      joi.object({ kind: kind("money"), money: moneySchema(joi).required(), seen: moneySchema(joi) }),
     )
     .match("one");
 }

@@ -21,8 +21,8 @@ export type MarkingLoaded = Awaited<ReturnType<typeof markingLoaded>>;
 export async function performMarking(request: Request): Promise<null> {
   const db = await database();
   const result = await perform<MarkingAsk, null>(request, MARKING_FIELDS, {
-    "keep-tool": async ({ tool: { id, ...tool } }, by) => {
-      await keepTool(db, { ...tool, id: toolId(id) }, by);
+    "keep-tool": async ({ tool: { id, ...tool }, seen = null }, by) => {
+      await keepTool(db, { ...tool, id: toolId(id) }, by, seen);
       return null;
     },
     "remove-tool": async ({ id, label }, by) => {

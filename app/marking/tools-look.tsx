@@ -41,7 +41,7 @@ function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
           if (rowMm === undefined) return;
           const leaves = leavesByRow(rowMm, TEST_DOTS, tool.mm);
           setMeasured(leaves === null ? "wrong" : "yes");
-          if (leaves !== null) marking.keepTool({ ...tool, leaves });
+          if (leaves !== null) marking.keepTool({ ...tool, leaves }, tool);
         }}
       />
       <ToolButton icon={Trash2} label={`Take ${tool.label} away`} onClick={() => marking.removeTool(tool)} />

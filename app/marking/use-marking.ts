@@ -19,7 +19,8 @@ export interface Marking {
   /** How the tools are used: every dot is reckoned so. */
   readonly hand: Hand;
   readonly setHand: (hand: Partial<Hand>) => void;
-  readonly keepTool: (tool: MarkTool) => void;
+  /** @param seen the tool as it was shown; absent for a new one */
+  readonly keepTool: (tool: MarkTool, seen?: MarkTool) => void;
   readonly removeTool: (tool: MarkTool) => void;
   readonly keepPattern: (pattern: KeptPattern) => void;
   readonly removePattern: (pattern: OwnPattern) => void;
@@ -44,6 +45,11 @@ function withPatterns(kept: readonly OwnPattern[], asked: readonly MarkingAsk[])
   }, kept);
 }
 
+/** A tool without what a record has beside it. */
+function plainTool({ id, set, label, tip, mm, leaves }: MarkTool): MarkTool {
+  return { id, label, tip, mm, ...(set ? { set } : {}), ...(leaves === undefined ? {} : { leaves }) };
+}
+
 export function useMarking(loaded: MarkingLoaded): Marking {
   const ask = useAsk<MarkingAsk>(MARKING);
   const asked = useAsked<MarkingAsk>(MARKING);
@@ -55,8 +61,7 @@ export function useMarking(loaded: MarkingLoaded): Marking {
       colours: loaded.colours,
       hand,
       setHand,
-      keepTool: ({ id, set, label, tip, mm, leaves }) =>
-        void ask({ intent: "keep-tool", tool: { id, label, tip, mm, ...(set ? { set } : {}), ...(leaves === undefined ? {} : { leaves }) } }),
+      keepTool: (tool, seen) => void ask({ intent: "keep-tool", tool: plainTool(tool), ...(seen ? { seen: plainTool(seen) } : {}) }),
       removeTool: ({ id, label }) => void ask({ intent: "remove-tool", id, label }),
       keepPattern: (pattern) => void ask({ intent: "keep-pattern", id: freshId(), pattern }),
       removePattern: ({ id, name }) => void ask({ intent: "remove-pattern", id, name }),

@@ -1,11 +1,10 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Pictures } from "#core/formats/notebook-file";
-import type { PieceRecord } from "#core/formats/stores/pieces";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
-import { withPatternLayers } from "#core/marking/solve-piece";
+import { finishedRecord } from "#core/merge/finished-record";
 import { sameValue } from "#core/merge/field-walk";
 import { mergeNotebooks } from "#core/merge/merge-notebooks";
 import type { AnyRecord, MergedNotebook, NotebookCopy } from "#core/merge/merge-notebooks";
@@ -76,8 +75,7 @@ export class ImportStopped extends Error {
 }
 
 /** Rows are planned with by the layers they come to, whoever wrote the file. */
-export const finished = (store: string, record: AnyRecord): AnyRecord =>
-  store === "pieces" ? { ...record, piece: withPatternLayers((record as unknown as PieceRecord).piece, CATALOGUE) } : record;
+const finished = (store: string, record: AnyRecord) => finishedRecord(store, record, CATALOGUE);
 
 /** What is kept, as it is laid beside what comes in. */
 async function copyOf(recorder: Recorder): Promise<NotebookCopy> {
@@ -108,8 +106,9 @@ async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: Merge
   for (const { store, id } of recorder.entries) if (!stamps.has(`${store}/${id}`)) await recorder.putStamp(`${store}/${id}`, null);
   const open = merged.clashes.filter((one) => !one.settled);
   // What was decided on the other side is decided here too.
-  for (const { id, store, record, field, theirMark } of (await recorder.allBeside()).differences)
-    if (["same", "after"].includes(causality(knownOf(stamps.get(`${store}/${record}`) ?? null, field), theirMark))) await recorder.putDifference(id, null);
+  for (const { id, store, record, field, theirMark, from } of (await recorder.allBeside()).differences)
+    if (from === undefined && ["same", "after"].includes(causality(knownOf(stamps.get(`${store}/${record}`) ?? null, field), theirMark)))
+      await recorder.putDifference(id, null);
   for (const { store, id: record, field, theirs, theirMark } of open) {
     const id = `${store}/${record}/${field}`;
     await recorder.putDifference(id, { id, store: store as StoreName, record, field, ...(theirs === undefined ? {} : { theirs }), theirMark, at });

@@ -7,6 +7,7 @@ import type { PourRecord } from "#core/formats/stores/pours";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
+import { putFields } from "./put-fields";
 import { TooMany } from "./marking";
 
 /** A record as it is asked for: without its count of changes. */
@@ -14,7 +15,6 @@ export type Unkept<R> = R extends unknown ? Omit<R, "rev"> : never;
 
 const order = new Intl.Collator(undefined, { numeric: true });
 const byName = (a: { readonly name: string }, b: { readonly name: string }) => order.compare(a.name, b.name);
-const same = (one: { readonly rev: number }, other: { readonly rev: number }) => JSON.stringify({ ...one, rev: 0 }) === JSON.stringify({ ...other, rev: 0 });
 
 /** The user's moulds, by name. */
 export async function mouldsIn(db: Database): Promise<readonly MouldRecord[]> {
@@ -31,18 +31,21 @@ export async function poursIn(db: Database): Promise<readonly PourRecord[]> {
   return (await db.getAll("pours")).sort((a, b) => b.at.localeCompare(a.at));
 }
 
-/** Puts a mould into the register, or says otherwise of one that is there. */
-export function keepMould(db: Database, { id, ...mould }: Omit<MouldRecord, "rev">, by: By = {}): Promise<void> {
+/**
+ * Puts a mould into the register, or says otherwise of one that is there.
+ *
+ * @param seen the mould as the screen showed it; null for a new one
+ */
+export function keepMould(db: Database, mould: Unkept<MouldRecord>, by: By = {}, seen: object | null = null): Promise<void> {
   return runCommand(
     db,
     `the mould ${mould.name}`,
-    `moulds/${id}`,
+    `moulds/${mould.id}`,
     ["moulds"],
     async (recorder) => {
-      const current = await recorder.get("moulds", id);
-      if (!current && (await recorder.ids("moulds")).size >= MOST_MOULDS) throw new TooMany(`${MOST_MOULDS} moulds are in the register, more do not go`);
-      const next: MouldRecord = { id, rev: (current?.rev ?? 0) + 1, ...mould };
-      if (!current || !same(current, next)) await recorder.put("moulds", next);
+      if (!(await recorder.get("moulds", mould.id)) && (await recorder.ids("moulds")).size >= MOST_MOULDS)
+        throw new TooMany(`${MOST_MOULDS} moulds are in the register, more do not go`);
+      await putFields(recorder, "moulds", seen, { ...mould, rev: 0 });
     },
     by,
   );
@@ -62,18 +65,21 @@ export function removeMould(db: Database, id: MouldId, name: string, by: By = {}
   );
 }
 
-/** Puts a bag or a kit on the shelf, or says otherwise of one that is there. */
-export function keepCompound(db: Database, { id, ...compound }: Unkept<CompoundRecord>, by: By = {}): Promise<void> {
+/**
+ * Puts a bag or a kit on the shelf, or says otherwise of one that is there.
+ *
+ * @param seen the bag as the screen showed it; null for a new one
+ */
+export function keepCompound(db: Database, compound: Unkept<CompoundRecord>, by: By = {}, seen: object | null = null): Promise<void> {
   return runCommand(
     db,
     compound.name,
-    `compounds/${id}`,
+    `compounds/${compound.id}`,
     ["compounds"],
     async (recorder) => {
-      const current = await recorder.get("compounds", id);
-      if (!current && (await recorder.ids("compounds")).size >= MOST_COMPOUNDS) throw new TooMany(`${MOST_COMPOUNDS} bags are on the shelf, more do not go`);
-      const next = { id, rev: (current?.rev ?? 0) + 1, ...compound } as CompoundRecord;
-      if (!current || !same(current, next)) await recorder.put("compounds", next);
+      if (!(await recorder.get("compounds", compound.id)) && (await recorder.ids("compounds")).size >= MOST_COMPOUNDS)
+        throw new TooMany(`${MOST_COMPOUNDS} bags are on the shelf, more do not go`);
+      await putFields(recorder, "compounds", seen, { ...compound, rev: 0 } as CompoundRecord);
     },
     by,
   );

@@ -1,4 +1,4 @@
-import { STORES } from "#core/formats/stores/stores";
+import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
@@ -161,22 +161,64 @@ function takenBack({ store, before, after, print }: Entry, current: Kept | undef
   return turned;
 }
 
+/** Fields of a store's records that name a record of another, and which store that is. */
+const NAMING = DEFINITIONS.flatMap(({ name, refers = {}, owner, indexes }) => {
+  const fields: Readonly<Record<string, string>> = { ...(refers as Readonly<Record<string, string>>), ...(owner ? { [owner.field]: owner.store } : {}) };
+  return Object.entries(fields).map(([field, of]) => ({
+    by: name as StoreName,
+    of: of as StoreName,
+    field,
+    index: Object.entries(indexes).find(([, path]) => path === field)?.[0] ?? null,
+  }));
+});
+
+/** Stores whose records may stand on those of an act. */
+function standingOn(act: Act): readonly StoreName[] {
+  return NAMING.filter(({ of }) => act.entries.some((entry) => entry.store === of)).map(({ by }) => by);
+}
+
 /**
- * Takes an act back: exactly what it changed is turned round, field by field; what else was changed since stays. Where the very same field
- * was changed since, nothing at all is written.
+ * Records of an act that go when it is taken back, and that something else stands on by now: a coat that another tab noted stands on its piece and on
+ * its plan. They stay.
+ */
+async function stoodOn(recorder: Recorder, act: Act): Promise<ReadonlySet<string>> {
+  const own = new Set(act.entries.map(({ store, id }) => `${store}/${id}`));
+  const kept = new Set<string>();
+  for (const { store, id } of act.entries.filter((entry) => entry.before === null))
+    for (const { by, field, index } of NAMING.filter(({ of }) => of === store)) {
+      const standing = index === null ? await recorder.all(by) : await recorder.of(by, index, id);
+      if (standing.some((one) => (one as unknown as Record<string, unknown>)[field] === id && !own.has(`${by}/${one.id}`))) kept.add(`${store}/${id}`);
+    }
+  return kept;
+}
+
+/** A record that is taken back, but for what names something that stays. */
+function stillNaming(store: StoreName, next: Kept, current: Kept | undefined, kept: ReadonlySet<string>): Kept {
+  const [was, fields] = [current as unknown as Record<string, unknown> | undefined, next as unknown as Record<string, unknown>];
+  const named = NAMING.filter(({ by, of, field }) => by === store && was !== undefined && kept.has(`${of}/${String(was[field])}`));
+  return { ...fields, ...Object.fromEntries(named.map(({ field }) => [field, was![field]])) } as unknown as Kept;
+}
+
+/**
+ * Takes an act back: exactly what it changed is turned round, field by field; what else was changed since stays, and so does a record of it that
+ * something else stands on by now. Where the very same field was changed since, or where nothing is left to take back, nothing at all is written.
  *
- * @returns the act that does it again, or null when something else was changed in between
+ * @returns the act that does it again, or null when something else was changed or noted in between
  */
 export async function takeBack(db: Database, act: Act): Promise<Act | null> {
-  const stores = [...new Set(act.entries.map((entry) => entry.store))];
+  const stores = [...new Set([...act.entries.map((entry) => entry.store), ...standingOn(act)])];
   try {
     return await written(db, stores, async (recorder, acts) => {
+      const kept = await stoodOn(recorder, act);
+      if (kept.size > 0 && kept.size === act.entries.length) throw new Clash();
       // What was not touched since is stamped again as it was before; the rest is a change like any other.
       const untouched = new Set<string>();
       for (const entry of [...act.entries].reverse()) {
         const current = await recorder.get(entry.store, entry.id);
         if ((current?.rev ?? null) === (entry.after?.rev ?? null)) untouched.add(`${entry.store}/${entry.id}`);
-        const next = takenBack(entry, current as Kept | undefined);
+        if (kept.has(`${entry.store}/${entry.id}`)) continue;
+        const turned = takenBack(entry, current as Kept | undefined);
+        const next = turned && stillNaming(entry.store, turned, current as Kept | undefined, kept);
         const rev = Math.max(current?.rev ?? 0, entry.before?.rev ?? 0) + 1;
         if (next) await recorder.put(entry.store, { ...next, rev } as never);
         else if (current) await recorder.remove(entry.store, entry.id);

@@ -1,10 +1,11 @@
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { finishedRecord } from "#core/merge/finished-record";
 import type { StoreName } from "#core/formats/stores/stores";
 import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import { bareOf, pathOf, sameValue, valueAt, withValue } from "#core/merge/field-walk";
 import { knownOf } from "#core/merge/stamp";
 import type { Mark, Stamp } from "#core/merge/stamp";
 import { changedBy, joined } from "#core/merge/version-vector";
-import { finished } from "./bundles";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
@@ -20,8 +21,10 @@ export interface Difference {
   /** What the record is called, as far as it can be read. */
   readonly name: string;
   readonly field: string;
+  /** What stands. */
   readonly mine: unknown;
   readonly theirs: unknown;
+  readonly from: "file" | "tab";
 }
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -41,12 +44,12 @@ async function nameOf(db: Database, store: StoreName, record: Fields): Promise<s
 export async function differencesIn(db: Database): Promise<readonly Difference[]> {
   const kept = [...(await db.getAll(DIFFERENCES_STORE))].sort((a, b) => a.at - b.at);
   const told = await Promise.all(
-    kept.map(async ({ id, store, record, field, theirs }) => {
+    kept.map(async ({ id, store, record, field, theirs, from = "file" }) => {
       const here = (await db.get(store, record)) as Fields | undefined;
       if (!here) return [];
       const mine = valueAt(meetsOf(store), bareOf(meetsOf(store), here), pathOf(field));
       if (sameValue(mine, theirs)) return [];
-      return [{ id, store, name: await nameOf(db, store, here), field, mine, theirs }];
+      return [{ id, store, name: await nameOf(db, store, here), field, mine, theirs, from: from as Difference["from"] }];
     }),
   );
   return told.flat();
@@ -65,7 +68,7 @@ async function decide(
   const key = `${store}/${record}`;
   const stamp: Stamp | null = (await recorder.beside.stamps.get(key)) ?? null;
   if (whose === "theirs") {
-    const next = finished(store, { ...withValue(meetsOf(store), here, pathOf(field), theirs), rev: here.rev + 1 } as never);
+    const next = finishedRecord(store, { ...withValue(meetsOf(store), here, pathOf(field), theirs), rev: here.rev + 1 } as never, CATALOGUE);
     if (!recorder.fits(store, next)) return false;
     await recorder.put(store, next as never);
   }

@@ -116,7 +116,7 @@ export async function step(direction: "undo" | "redo"): Promise<void> {
   say(
     reversed
       ? `${direction === "undo" ? "Taken back" : "Done again"}: ${act.label}`
-      : `This could not be taken back: something else has changed ${act.label} since`,
+      : `This could not be taken back: something else has changed ${act.label} since, or was noted on it`,
   );
 }
 

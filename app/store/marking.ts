@@ -10,6 +10,7 @@ import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { FinalError } from "./final-error";
+import { putFields } from "./put-fields";
 
 const order = new Intl.Collator(undefined, { numeric: true });
 
@@ -28,19 +29,21 @@ export class TooMany extends FinalError {
   override readonly name = "TooMany";
 }
 
-/** Puts a tool into the register, or says otherwise of one that is there. */
-export function keepTool(db: Database, { id, ...tool }: MarkTool & { readonly id: ToolId }, by: By = {}): Promise<void> {
+/**
+ * Puts a tool into the register, or says otherwise of one that is there.
+ *
+ * @param seen the tool as the screen showed it; null for a new one
+ */
+export function keepTool(db: Database, tool: MarkTool & { readonly id: ToolId }, by: By = {}, seen: object | null = null): Promise<void> {
   return runCommand(
     db,
     `the tool ${tool.label}`,
-    `tools/${id}`,
+    `tools/${tool.id}`,
     ["tools"],
     async (recorder) => {
-      const current = await recorder.get("tools", id);
-      if (!current && (await recorder.all("tools")).length >= MOST_TOOLS) throw new TooMany(`${MOST_TOOLS} tools are in the register, more do not go`);
-      const next: ToolRecord = { id, rev: (current?.rev ?? 0) + 1, ...tool };
-      if (current && JSON.stringify({ ...current, rev: 0 }) === JSON.stringify({ ...next, rev: 0 })) return;
-      await recorder.put("tools", next);
+      if (!(await recorder.get("tools", tool.id)) && (await recorder.ids("tools")).size >= MOST_TOOLS)
+        throw new TooMany(`${MOST_TOOLS} tools are in the register, more do not go`);
+      await putFields(recorder, "tools", seen, { ...tool, rev: 0 });
     },
     by,
   );

@@ -25,6 +25,7 @@ import { TooManyPhotos } from "./photos";
 import type { Shrunk } from "./photos";
 import { GonePiece } from "./plans";
 import { FinalError } from "./final-error";
+import { putFields } from "./put-fields";
 
 /** The record was removed meanwhile, in another tab. */
 export class GoneRecord extends FinalError {
@@ -215,6 +216,11 @@ export function changeRecord(db: Database, id: LogRecordId, change: RecordChange
     async (recorder) => {
       const current = await recorder.get("records", id);
       if (!current) throw new GoneRecord();
+      if (change.kind === "money" && change.seen) {
+        const { money: _stands, ...rest } = current;
+        const seen = Object.keys(change.seen).length === 0 ? rest : { ...rest, money: change.seen };
+        return putFields(recorder, "records", seen, recordAfter(seen, change));
+      }
       const next = recordAfter(current, change);
       if (next !== current && JSON.stringify(next) !== JSON.stringify(current)) await recorder.put("records", { ...next, rev: current.rev + 1 });
     },

@@ -21,18 +21,20 @@ export interface ThisDevice {
   readonly device: string;
 }
 
-/** A value the notebook and a file that was brought in say differently; the notebook's own stands until it is decided. */
+/** A value the notebook and a file that was brought in, or two tabs, say differently; what the notebook says stands until it is decided. */
 export interface KeptDifference {
   /** Store, record and path of the value: "pieces/ID/piece.name". */
   readonly id: string;
   readonly store: StoreName;
   readonly record: string;
   readonly field: string;
-  /** What the file says; absent where it says nothing of it. */
+  /** What the file says, or what was set over what another tab had set meanwhile; absent where it says nothing. */
   readonly theirs?: unknown;
   readonly theirMark: VersionVector;
   /** When it was brought in: instant, ms. */
   readonly at: number;
+  /** Not a file says so, but a tab. */
+  readonly from?: "tab";
 }
 
 /** A stamp or a difference that was, or is to be again; null for none. */

@@ -2,6 +2,7 @@
 import "fake-indexeddb/auto";
 import { describe, expect, jest, test } from "@jest/globals";
 import { openDB } from "idb";
+import type { IDBPDatabase } from "idb";
 import { readFileSync } from "node:fs";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { readBundle } from "#core/formats/bundle";
@@ -119,11 +120,11 @@ describe("the notebook's own versions", () => {
       const stores = storesOf(data);
       for (const layout of [undefined, NEXT]) {
         const name = fresh();
-        const before = await openDB(name, database, {
-          upgrade: (old) => {
-            for (const store of Object.keys(stores)) old.createObjectStore(store, { keyPath: "id" });
-          },
-        });
+        const upgrade = (old: IDBPDatabase<unknown>) => {
+          for (const store of Object.keys(stores)) old.createObjectStore(store, { keyPath: "id" });
+        };
+        const isNow = database === DATABASE_VERSION;
+        const before = isNow ? ((await openStore({}, name)) as unknown as IDBPDatabase<unknown>) : await openDB(name, database, { upgrade });
         for (const [store, records] of Object.entries(stores)) for (const record of records) await before.put(store, record);
         before.close();
         const now = await openStore({}, name, layout as never);

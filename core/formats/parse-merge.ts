@@ -1,11 +1,10 @@
 import type { Catalogue } from "../catalogue/catalogue";
-import { withPatternLayers } from "../marking/solve-piece";
+import { finishedRecord } from "../merge/finished-record";
 import { mergeNotebooks } from "../merge/merge-notebooks";
 import type { AnyRecord, NotebookCopy } from "../merge/merge-notebooks";
 import { readBundle, sortedOut } from "./bundle";
 import { bad, good } from "./problem";
 import type { Parsed } from "./problem";
-import type { PieceRecord } from "./stores/pieces";
 import { DEFINITIONS } from "./stores/stores";
 import { fileOf } from "./write-bundle";
 import type { Bundle } from "./write-bundle";
@@ -32,8 +31,7 @@ export function answerMerge(document: unknown, catalogue: Catalogue): Parsed<unk
     sides.push(read.value.bundle);
   }
   const [mine, theirs] = sides.map(copyOf) as [NotebookCopy, NotebookCopy];
-  const finished = (store: string, record: AnyRecord): AnyRecord =>
-    store === "pieces" ? { ...record, piece: withPatternLayers((record as unknown as PieceRecord).piece, catalogue) } : record;
+  const finished = (store: string, record: AnyRecord) => finishedRecord(store, record, catalogue);
   // Its neighbours are asked of the whole notebook afterwards; here a record is asked by itself.
   const fits = (store: string, record: AnyRecord) => sortedOut({ [store]: [record] }, catalogue).aside.every(({ problem }) => problem.code === "unknown-id");
   const at = Math.max(0, ...[...mine.stamps, ...theirs.stamps].flatMap(({ by }) => Object.values(by).flatMap(({ v }) => Object.values(v)))) + 1;

@@ -6,7 +6,7 @@ import { CATALOGUE } from "../catalogue/catalogue";
 import { DEFINITIONS } from "../formats/stores/stores";
 import { fileOf, writeBundle } from "../formats/write-bundle";
 import { EVERY_STORE } from "../../tests/reference/every-store";
-import { differences, isFields, partsOf, pathText, placeOf, sameValue, TOP, valueAt, withValue } from "./field-walk";
+import { bareOf, differences, isFields, partsOf, pathText, placeOf, sameValue, TOP, valueAt, withValue } from "./field-walk";
 import type { HowCopiesMeet, Path, Place } from "./field-walk";
 import { mergeNotebooks } from "./merge-notebooks";
 import type { AnyRecord, Clash, NotebookCopy } from "./merge-notebooks";
@@ -72,12 +72,15 @@ function after(mine: Device, theirs: Device): { readonly device: Device; readonl
 
 const said = ({ parts }: NotebookCopy) =>
   Object.fromEntries(
-    DEFINITIONS.map(({ name }) => [name, [...(parts[name] ?? [])].map(({ rev: _rev, ...one }) => one).sort((a, b) => (a.id < b.id ? -1 : 1))]),
+    DEFINITIONS.map(({ name, meets }) => [
+      name,
+      [...(parts[name] ?? [])].map(({ rev: _rev, ...one }) => bareOf(meets, one)).sort((a, b) => (String(a.id) < String(b.id) ? -1 : 1)),
+    ]),
   );
 
 const CASES = DEFINITIONS.flatMap(({ name, meets }) =>
   (EVERY_STORE[name as never] as readonly AnyRecord[]).flatMap((record) =>
-    valuesOf(meets, record).map((value) => ({ store: name, id: record.id, ...value, field: pathText(value.path) })),
+    valuesOf(meets, bareOf(meets, record)).map((value) => ({ store: name, id: record.id, ...value, field: pathText(value.path) })),
   ),
 );
 
@@ -151,8 +154,11 @@ describe.each(DEFINITIONS.map(({ name }) => name))("two copies of %s", (store) =
         expect(
           differences(
             meets,
-            recordOf(one.id),
-            here.device.parts[store]!.find(({ id }) => id === one.id),
+            bareOf(meets, recordOf(one.id)),
+            bareOf(
+              meets,
+              here.device.parts[store]!.find(({ id }) => id === one.id)!,
+            ),
           ),
         ).toHaveLength(2);
       }

@@ -70,10 +70,32 @@ function joinedOrder(one: readonly string[], other: readonly string[]): readonly
   return order;
 }
 
+/** Names in the order of what happened, where entries say when; in the order they have where they do not. */
+function inTime(names: readonly string[], of: ReadonlyMap<string, unknown>): readonly string[] {
+  const when = (name: string) => {
+    const { at, on } = (of.get(name) ?? {}) as { readonly at?: unknown; readonly on?: unknown };
+    return typeof at === "string" ? at : typeof on === "string" ? on : null;
+  };
+  if (names.some((name) => when(name) === null)) return names;
+  return [...names].sort((a, b) => when(a)!.localeCompare(when(b)!));
+}
+
 function built(parts: Parts, of: ReadonlyMap<string, unknown>, order: readonly string[]): unknown {
   const kept = order.filter((name) => of.get(name) !== undefined);
   if (parts.kind === "list") return kept.map((name) => of.get(name));
   return Object.fromEntries(kept.map((name) => [name, of.get(name)]));
+}
+
+/** The order of a list that was joined: where both put something into it, that of what happened. */
+function orderOf(one: Parts, other: Parts, of: ReadonlyMap<string, unknown>): readonly string[] {
+  const order = joinedOrder([...one.of.keys()], [...other.of.keys()]);
+  const areBothIn = order.some((name) => !one.of.has(name)) && order.some((name) => !other.of.has(name));
+  return areBothIn
+    ? inTime(
+        order.filter((name) => of.get(name) !== undefined),
+        of,
+      )
+    : order;
 }
 
 /** Marks of both together; of what is undecided those of mine. */
@@ -122,7 +144,7 @@ export function mergeRecords<R extends object>(
     if (!parts) return sameValue(a, b) ? a : decided(place, a, b);
     const [one, other] = parts;
     const of = new Map(namesOf(place, parts).map((name) => [name, together(placeOf(place, one, name), one.of.get(name), other.of.get(name))]));
-    const order = one.kind === "list" ? joinedOrder([...one.of.keys()], [...other.of.keys()]) : [...of.keys()];
+    const order = one.kind === "list" ? orderOf(one, other, of) : [...of.keys()];
     const result = built(one, of, order);
     const isEmpty = Array.isArray(result) ? result.length === 0 : isFields(result) && Object.keys(result).length === 0;
     return isEmpty && (a === undefined || b === undefined) ? undefined : result;

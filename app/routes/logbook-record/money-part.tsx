@@ -16,7 +16,7 @@ export function MoneyPart({ record, change }: { record: LogRecord; change: (chan
   const cost = costOf(record, settings);
   const said = (part: keyof Money) => (value: number | undefined) => {
     const { [part]: _before, ...rest } = record.money ?? {};
-    change({ kind: "money", money: { ...rest, ...(value === undefined ? {} : { [part]: value }) } });
+    change({ kind: "money", money: { ...rest, ...(value === undefined ? {} : { [part]: value }) }, seen: record.money ?? {} });
   };
   const shares = COST_SHARES.filter((share) => cost.shares[share] !== null);
   const advised = settings.margin === null || cost.known === 0 ? null : priceAt(cost.known, settings.margin);

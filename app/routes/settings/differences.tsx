@@ -4,6 +4,13 @@ import type { Difference } from "~/store/differences";
 
 const MOST_SHOWN = 20;
 
+/** Where it was said, besides here. */
+function whereSaid(differences: readonly Difference[]): string {
+  const from = new Set(differences.map((one) => one.from));
+  if (from.size > 1) return "here, in a file that was brought in and in another tab";
+  return from.has("file") ? "here and in a file that was brought in" : "in two tabs";
+}
+
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What this notebook and a file that was brought in say differently, each with both values, to be decided. */
@@ -20,11 +27,12 @@ export function Differences({
   return (
     <>
       <p>
-        {differences.length === 1 ? "One thing was" : `${differences.length} things were`} said differently here and in a file that was brought in, neither
-        knowing of the other. What is here stands until you choose.
+        {differences.length === 1 ? "One thing was" : `${differences.length} things were`} said differently {whereSaid(differences)}, neither knowing of the
+        other. What is here stands until you choose.
       </p>
       <ul className="mt-3 grid gap-3">
-        {shown.map(({ id, store, name, field, mine, theirs }) => {
+        {shown.map(({ id, store, name, field, mine, theirs, from }) => {
+          const [place, take] = from === "file" ? ["In the file", "Take the file’s"] : ["Set in another tab", "Take that"];
           const what = `${name}, ${sayField(store, field)}`;
           return (
             <li key={id} className="rounded-lg border border-line p-3 [overflow-wrap:anywhere]" data-difference={id}>
@@ -34,15 +42,15 @@ export function Differences({
               <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3">
                 <dt className="text-soft">Here</dt>
                 <dd>{sayValue(mine)}</dd>
-                <dt className="text-soft">In the file</dt>
+                <dt className="text-soft">{place}</dt>
                 <dd>{sayValue(theirs)}</dd>
               </dl>
               <p className="mt-2 flex flex-wrap gap-2">
                 <button type="button" className="button" aria-label={`Leave as here: ${what}`} onClick={() => decide([id], "mine")}>
                   Leave as here
                 </button>
-                <button type="button" className="button" aria-label={`Take the file’s: ${what}`} onClick={() => decide([id], "theirs")}>
-                  Take the file’s
+                <button type="button" className="button" aria-label={`${take}: ${what}`} onClick={() => decide([id], "theirs")}>
+                  {take}
                 </button>
               </p>
             </li>
@@ -60,7 +68,7 @@ export function Differences({
             Leave all as here
           </button>
           <button type="button" className="button" onClick={() => decide(ids, "theirs")}>
-            Take all from the file
+            Take all the others
           </button>
         </p>
       )}

@@ -142,6 +142,11 @@ function pictureSchema(joi: JoiRoot): Joi.Schema {
   });
 }
 
+/** A record without when it was looked at last: that follows from its looks. */
+function withoutLastLook({ lookedAt: _last, ...record }: LogRecord): Omit<LogRecord, "lookedAt"> {
+  return record;
+}
+
 export const RECORDS = defineStore<LogRecord>({
   name: "records",
   called: "the record of a finished piece",
@@ -255,7 +260,7 @@ export const RECORDS = defineStore<LogRecord>({
     const read = readPiece(piece, [...at, "piece"]);
     return read.ok ? null : read.problem;
   },
-  meets: { lists: { additions: byId, looks: byId, moves: byId, pictures: byFields("picture") } },
+  meets: { lists: { additions: byId, looks: byId, moves: byId, pictures: byFields("picture") }, bare: withoutLastLook },
   lists: ["additions", "looks", "moves"],
   migrations: [],
 });

@@ -8,7 +8,8 @@ export type RecordChange =
   | { readonly kind: "move"; readonly move: Move }
   /** Something noted by a slip is taken off again. */
   | { readonly kind: "off"; readonly of: "additions" | "looks" | "moves"; readonly id: string }
-  | { readonly kind: "money"; readonly money: Money };
+  /** The money as it is to be, and as it was seen. */
+  | { readonly kind: "money"; readonly money: Money; readonly seen?: Money };
 
 /** More of it would have gone than there are. */
 export class NoneLeft extends Error {
