@@ -49,6 +49,7 @@ export default tseslint.config(
         module: "writable",
         performance: "readonly",
         fetch: "readonly",
+        AbortController: "readonly",
       },
     },
     rules: { "no-restricted-syntax": "off" },

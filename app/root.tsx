@@ -1,4 +1,4 @@
-import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, useParams } from "react-router";
 import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
@@ -64,7 +64,15 @@ async function preferencesHere(): Promise<Preferences> {
     return { settings, rooms, hours, history, jars, differences, trouble: null };
   } catch (error) {
     const trouble = error instanceof Error ? error.message : "the browser does not say why";
-    return { settings: USUAL_SETTINGS, rooms: [], hours: usualHours("UTC"), jars: [], differences: 0, history: { undo: null, redo: null, said: null }, trouble };
+    return {
+      settings: USUAL_SETTINGS,
+      rooms: [],
+      hours: usualHours("UTC"),
+      jars: [],
+      differences: 0,
+      history: { undo: null, redo: null, said: null },
+      trouble,
+    };
   }
 }
 
@@ -101,10 +109,10 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export function HydrateFallback() {
-  const { blocked } = useNotebookState();
+  const { blocked, slow } = useNotebookState();
   return (
     <Frame>
-      <KeptShut blocked={blocked} />
+      <KeptShut blocked={blocked} slow={slow} />
       <p>Opening your notebook…</p>
     </Frame>
   );
@@ -112,10 +120,12 @@ export function HydrateFallback() {
 
 export default function Root({ loaderData }: Route.ComponentProps) {
   const { isNewer, reload } = useServiceWorker();
+  // What is typed on one piece or record never stands on the next: another one is another page.
+  const { id, set } = useParams();
   return (
     <AppContextProvider preferences={loaderData.preferences}>
       <Shell renewed={isNewer ? reload : null}>
-        <Outlet />
+        <Outlet key={id ?? set ?? ""} />
       </Shell>
     </AppContextProvider>
   );

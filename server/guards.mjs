@@ -6,6 +6,12 @@ export const MOST_BYTES = 256 * 1024;
 const RETRY_AFTER_S = "5";
 const HOST = /^(\[[0-9a-f:.]+\]|[a-z0-9._-]{1,255})(:\d{1,5})?$/i;
 
+/** Whether a name may be that of a host, with a port that there is. */
+function isHost(host) {
+  const port = /:(\d+)$/.exec(host)?.[1];
+  return HOST.test(host) && !host.includes("..") && !host.startsWith(".") && (port === undefined || Number(port) <= 65_535) && URL.canParse(`http://${host}/`);
+}
+
 function refuse(response, status, code, message) {
   response.status(status).json({ error: { code, message, path: "" } });
 }
@@ -13,7 +19,7 @@ function refuse(response, status, code, message) {
 /** Odd methods, hosts and origins get a 4xx. */
 export function turnAway(request, response, next) {
   const { method, headers } = request;
-  if (!HOST.test(headers.host ?? "")) return refuse(response, 400, "bad-value", "this request names no host");
+  if (!isHost(headers.host ?? "")) return refuse(response, 400, "bad-value", "this request names no host, or an odd one");
   if (method === "POST") {
     if (request.path !== "/api/plan") return refuse(response.set("Allow", "GET, HEAD"), 405, "bad-verb", "this address is only read");
     const { origin } = headers;
@@ -42,8 +48,9 @@ async function bodyOf(request) {
  * Answers questions for plans out of the pool.
  *
  * @param {ReturnType<typeof import("./plan-pool.mjs").planPool>} pool
+ * @param {(text: string) => unknown} faultOf what is wrong with a question, null for nothing
  */
-export function plans(pool) {
+export function plans(pool, faultOf) {
   return async (request, response) => {
     const text = await bodyOf(request).catch(() => undefined);
     // The asker has gone.
@@ -53,11 +60,17 @@ export function plans(pool) {
       refuse(response, 413, "bad-value", "a piece is never this large");
       return void response.on("finish", () => request.destroy());
     }
+    // What is wrong with it is told at once, however much waits.
+    const fault = faultOf(text);
+    if (fault) return void response.status(422).json({ error: fault });
+    const gone = new AbortController();
+    response.on("close", () => gone.abort());
     try {
-      const answer = await pool.ask(text);
+      const answer = await pool.ask(text, gone.signal);
       if (answer.ok) response.json(answer.value);
       else response.status(422).json({ error: answer.problem });
     } catch (error) {
+      if (gone.signal.aborted) return void response.destroy();
       if (!(error instanceof Busy)) throw error;
       const said = error.why === "full" ? "too many questions at once; come again" : "this took longer than it may; ask for less, or come again";
       refuse(response.set("Retry-After", RETRY_AFTER_S), 503, "bad-value", said);

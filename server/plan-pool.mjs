@@ -8,7 +8,7 @@ const MOST_WAITING = 32;
 
 /** Why there is no answer now. */
 export class Busy extends Error {
-  /** @param {"full" | "too-long" | "broke"} why */
+  /** @param {"full" | "too-long" | "broke" | "gone"} why */
   constructor(why) {
     super(why);
     this.why = why;
@@ -23,14 +23,21 @@ export class Busy extends Error {
 export function planPool({ limitMs = LIMIT_MS, mostWaiting = MOST_WAITING } = {}) {
   /** @type {Worker | null} */
   let worker = null;
+  /** The thread has loaded what it works with: from then on a question takes working time. */
+  let isWarm = false;
   /** @type {{ text: string, resolve: (answer: unknown) => void, reject: (error: Error) => void, timer?: NodeJS.Timeout } | null} */
   let running = null;
   const waiting = [];
+  let isClosed = false;
+  let wasWarmOnce = false;
 
   function end(error) {
-    const old = worker;
+    const [old, wasWarm] = [worker, isWarm];
     worker = null;
+    isWarm = false;
     void old?.terminate();
+    // One that cannot even begin is not begun again and again: who waits is told.
+    if (!wasWarm) for (const one of waiting.splice(0)) one.reject(error);
     finish((one) => one.reject(error));
   }
 
@@ -47,7 +54,13 @@ export function planPool({ limitMs = LIMIT_MS, mostWaiting = MOST_WAITING } = {}
   function thread() {
     if (worker) return worker;
     const fresh = new Worker(new URL("./plan-thread.mjs", import.meta.url));
-    fresh.on("message", (answer) => fresh === worker && finish((one) => one.resolve(answer)));
+    fresh.on("message", (answer) => {
+      if (fresh !== worker) return;
+      if (answer !== "ready") return finish((one) => one.resolve(answer));
+      isWarm = true;
+      wasWarmOnce = true;
+      next();
+    });
     fresh.on("error", () => fresh === worker && end(new Busy("broke")));
     // The server may end while it waits for work.
     fresh.unref();
@@ -56,24 +69,38 @@ export function planPool({ limitMs = LIMIT_MS, mostWaiting = MOST_WAITING } = {}
   }
 
   function next() {
-    if (running || waiting.length === 0) return;
+    // The next is warm before it is needed.
+    if (!isClosed && (waiting.length > 0 || wasWarmOnce)) thread();
+    if (running || !isWarm || waiting.length === 0) return;
     running = waiting.shift();
     running.timer = setTimeout(() => end(new Busy("too-long")), limitMs);
-    thread().postMessage(running.text);
+    worker.postMessage(running.text);
   }
 
+  thread();
   return {
     /**
      * @param {string} text the question, as JSON
+     * @param {AbortSignal} [signal] whoever asks has gone: a question that waits is dropped
      * @returns {Promise<{ ok: true, value: unknown } | { ok: false, problem: unknown }>}
      */
-    ask(text) {
+    ask(text, signal) {
       if (waiting.length >= mostWaiting) return Promise.reject(new Busy("full"));
       return new Promise((resolve, reject) => {
-        waiting.push({ text, resolve, reject });
+        const question = { text, resolve, reject };
+        waiting.push(question);
+        signal?.addEventListener("abort", () => {
+          const at = waiting.indexOf(question);
+          if (at < 0) return;
+          waiting.splice(at, 1);
+          reject(new Busy("gone"));
+        });
         next();
       });
     },
-    close: () => worker?.terminate(),
+    close: () => {
+      isClosed = true;
+      return worker?.terminate();
+    },
   };
 }

@@ -14,6 +14,15 @@ const PARENT_WATCH_MS = 500;
 const HEADERS_MS = 10_000;
 const REQUEST_MS = 20_000;
 
+/** What every answer says: what it is stays what it is, no other site may hold a window or a file of it, and it asks for no part of the device but the screen's sleep. */
+const HEADERS = {
+  "X-Content-Type-Options": "nosniff",
+  "Referrer-Policy": "no-referrer",
+  "Cross-Origin-Opener-Policy": "same-origin",
+  "Cross-Origin-Resource-Policy": "same-origin",
+  "Permissions-Policy": "accelerometer=(), autoplay=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=(), screen-wake-lock=(self)",
+};
+
 /** A worker obeys the policy of its own response, so assets carry one too. */
 const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
 
@@ -32,14 +41,14 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   const build = await import(BUILD);
   const app = express();
   app.disable("x-powered-by");
-  app.use(turnAway);
-  const pool = planPool();
-  app.post("/api/plan", plans(pool));
+  // What is turned away says so too.
   app.use((_request, response, next) => {
-    response.setHeader("X-Content-Type-Options", "nosniff");
-    response.setHeader("Referrer-Policy", "no-referrer");
+    response.set(HEADERS);
     next();
   });
+  app.use(turnAway);
+  const pool = planPool();
+  app.post("/api/plan", plans(pool, build.routes["routes/api-plan/route"].module.faultOf));
   // The browser asks for it anew each time, so that a new version is found.
   app.get("/sw.js", (_request, response, next) => {
     response.setHeader("Cache-Control", "no-cache");

@@ -1,3 +1,4 @@
+import type { WaitingAsk } from "#core/formats/write-bundle";
 import type { Ask } from "./perform";
 
 /** What became of an ask: it waits its turn, is on its way, is written but not shown yet, or could not be written. */
@@ -68,6 +69,9 @@ const PAUSE_MS = 400;
 /** Waits before what could not be written is tried again, ms; the last one over and over. */
 const RETRY_MS = [2000, 5000, 15_000, 60_000];
 const PREFIX = "nook-coat-ask/";
+
+/** What is asked of the whole notebook, or of the hand that is at it: that is no part of what a file carries. */
+const OF_THE_HOUSE: ReadonlySet<string> = new Set(["undo", "redo", "bring-back", "import", "export", "wipe", "set-aside", "open-demo", "close-demo", "decide"]);
 
 interface Noted {
   readonly action: string;
@@ -200,6 +204,22 @@ export class Asks {
       const noted: unknown = text === null ? null : parsed(text);
       if (!isNoted(noted) || this.state.asked.some((one) => one.key === key)) continue;
       const asked: Asked = { key, ...noted, state: "waiting", why: null, about: null, left: true };
+      this.note(asked);
+      this.become([...this.state.asked, asked]);
+    }
+    this.go();
+  }
+
+  /** What waits to be written: whatever may be asked again elsewhere. */
+  waiting(): readonly WaitingAsk[] {
+    return this.state.asked.filter((one) => one.state !== "written" && !OF_THE_HOUSE.has(one.ask.intent)).map(({ key, action, ask }) => ({ key, action, ask }));
+  }
+
+  /** Asks what waited to be written where a file was saved; what is asked here already is not asked again. */
+  takeIn(waiting: readonly WaitingAsk[]): void {
+    for (const { key, action, ask } of waiting) {
+      if (OF_THE_HOUSE.has(ask.intent) || this.state.asked.some((one) => one.key === key)) continue;
+      const asked: Asked = { key, action, ask, state: "waiting", why: null, about: null, left: true };
       this.note(asked);
       this.become([...this.state.asked, asked]);
     }

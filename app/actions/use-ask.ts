@@ -1,3 +1,4 @@
+import { isSecondClick } from "./second-click";
 import { useCallback, useMemo, useSyncExternalStore } from "react";
 import { asks as made } from "./asks.client";
 import type { Asked, AskHow, Asks, AsksState } from "./asks";
@@ -14,6 +15,15 @@ export function useAsks(): AsksState {
   return useSyncExternalStore(asks?.subscribe ?? NEVER, asks?.snapshot ?? (() => NOTHING), () => NOTHING);
 }
 
+/** The last thing that was asked. */
+let last = "";
+
+/** A double click asks once: its second click is answered with what the first has asked. */
+function askOnce<A extends Ask>(action: string, ask: A, how: AskHow<A>): string {
+  if (!isSecondClick()) last = asks?.ask(action, ask, how) ?? "";
+  return last;
+}
+
 /**
  * Asks an action without leaving the page. Each ask is noted before it is sent, comes after those before it, and stays until it is written.
  *
@@ -21,12 +31,12 @@ export function useAsks(): AsksState {
  * @param noted false for what must not be done again after a reload
  */
 export function useAsk<A extends Ask>(action: string, noted = true): (ask: A, how?: AskHow<A>) => string {
-  return useCallback((ask: A, how: AskHow<A> = {}) => asks?.ask(action, ask, { noted, ...how }) ?? "", [action, noted]);
+  return useCallback((ask: A, how: AskHow<A> = {}) => askOnce(action, ask, { noted, ...how }), [action, noted]);
 }
 
 /** Asks an action that is only known when it is asked. */
 export function askOf(action: string, ask: Ask): void {
-  asks?.ask(action, ask, { noted: true });
+  askOnce(action, ask, { noted: true });
 }
 
 /** Typing has ended: what waits for it is saved now. */

@@ -6,6 +6,7 @@ import type { PowderKind, PowderLabel } from "#core/casting/compound";
 import { RESIN_BOUNDS, TYPICAL_RESIN } from "#core/casting/resin";
 import type { ResinLabel } from "#core/casting/resin";
 import { COMPOUND_BOUNDS } from "#core/formats/stores/compounds";
+import { useDraft } from "~/components/use-draft";
 import { useAppContext } from "~/components/app-context";
 import { Choice } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
@@ -108,10 +109,10 @@ interface Props {
 export function BagForm({ compound, kind = "gypsum", leftG, keep, leave }: Props) {
   const unit = weightUnit(useAppContext().settings.units);
   // What another tab makes of it meanwhile is not what was seen here.
-  const [seen] = useState({ compound, leftG });
-  const [now, say] = useState<Said>(() => said(compound, kind));
+  const [{ seen, now, seenG }, sayAll] = useDraft("bag.said", () => ({ seen: { compound, leftG }, now: said(compound, kind), seenG: leftG ?? undefined }));
+  const say = (next: (before: Said) => Said) => sayAll((all) => ({ ...all, now: next(all.now) }));
+  const see = (g: number | undefined) => sayAll((all) => ({ ...all, seenG: g }));
   const [tried, tryIt] = useState(false);
-  const [seenG, see] = useState<number | undefined>(leftG ?? undefined);
   const nameless = now.name.trim() === "";
   const set = (change: Partial<Said>) => say((before) => ({ ...before, ...change }));
   const drop = (field: "bagG" | "paid") => say(({ [field]: _gone, ...rest }) => rest as Said);

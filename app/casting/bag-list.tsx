@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Pencil, Plus, Trash2 } from "lucide-react";
 import { powderValue } from "#core/casting/compound";
 import { hardenerByWeight } from "#core/casting/resin";
@@ -10,6 +9,7 @@ import { BagForm } from "./bag-form";
 import type { KeptCompound } from "./casting-asks";
 import { COMPOUND_KIND_WORDS, weightUnit } from "./casting-words";
 import type { Casting } from "./use-casting";
+import { useOpenForm } from "~/components/use-draft";
 
 function ratioWords(one: CompoundRecord): string {
   if (one.kind === "resin") return `${Math.round(hardenerByWeight(one.resin))} : 100 by weight`;
@@ -52,7 +52,7 @@ function Row({ one, casting, edit }: { one: CompoundRecord; casting: Casting; ed
 
 /** Bags of powder and kits of resin, with what is left in them. */
 export function BagList({ casting, title = "Powder and resin" }: { casting: Casting; title?: string }) {
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useOpenForm<string | null>("bag", null);
   const leave = () => setOpen(null);
   const keep = (compound: KeptCompound, seen: KeptCompound | null) => {
     casting.ask({ intent: "keep-compound", compound: plain(compound), ...(seen ? { seen: plain(seen) } : {}) });

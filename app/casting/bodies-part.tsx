@@ -26,6 +26,7 @@ import { HandOverForm } from "./hand-over";
 import { MassField } from "./mass-field";
 import { MouldPicture } from "./mould-picture";
 import type { Casting } from "./use-casting";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 interface Props {
   readonly pour: PourRecord;
@@ -38,10 +39,10 @@ interface Props {
 const WEIGHED = { least: 1, most: 100_000 } as const;
 
 /** A weighing, now or at a time that is said. */
-function Weigh({ onScale, note }: { onScale: number; note: (g: number, at: string) => void }) {
+function Weigh({ form, onScale, note }: { form: string; onScale: number; note: (g: number, at: string) => void }) {
   const unit = weightUnit(useAppContext().settings.units);
-  const [g, setG] = useState<number | undefined>(undefined);
-  const [when, setWhen] = useState("");
+  const [g, setG] = useDraft<number | undefined>(`${form}.g`, undefined);
+  const [when, setWhen] = useDraft(`${form}.when`, "");
   const [round, setRound] = useState(0);
   const instant = when === "" ? Date.now : () => new Date(when).getTime();
   return (
@@ -78,8 +79,8 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
   const [going, after] = useAfter();
   const { settings, announce } = useAppContext();
   const unit = weightUnit(settings.units);
-  const [handing, setHanding] = useState(false);
-  const [wrong, setWrong] = useState(false);
+  const [handing, setHanding] = useOpenForm(`hand-over-${at}`, false);
+  const [wrong, setWrong] = useOpenForm(`fault-${at}`, false);
   const mould = pour.moulds[bodies.mould]!;
   const left = bodiesLeft(bodies);
   const gypsum = pour.powder.kind === "gypsum";
@@ -124,6 +125,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
       {going && <p role="status">Making the coat plan…</p>}
       {handing && !going && left > 0 && (
         <HandOverForm
+          form={`hand-over-${at}`}
           bodies={bodies}
           mould={mould}
           soaped={pour.preparation === "soap"}
@@ -140,6 +142,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
       )}
       {wrong && (
         <NewFault
+          form={`fault-${at}`}
           cast
           bodies={bodies.count}
           add={(fault) => {
@@ -157,7 +160,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
       {gypsum && (told?.leftG || told?.constant) && weighings.length > 1 && (
         <DryingChart weighings={weighings} known={known} told={told} unit={unit} now={now} />
       )}
-      {gypsum && <Weigh onScale={bodies.onScale} note={(g, when) => change({ kind: "weigh", bodies: at, g, at: when })} />}
+      {gypsum && <Weigh form={`weighing-${at}`} onScale={bodies.onScale} note={(g, when) => change({ kind: "weigh", bodies: at, g, at: when })} />}
       {bodies.weighings.length > 0 && (
         <ul aria-label={`Weighings of ${mould.name}`} className="flex flex-wrap gap-2">
           {bodies.weighings.map((one) => (

@@ -77,7 +77,15 @@ export function BowlPart({ pour, bowl, at, now, look, change }: Props) {
   const following = next.kind === "wait" ? stages[stages.findIndex(({ id }) => id === next.stage.id) + 1] : undefined;
   return (
     <div>
-      <WeighPart run={bowl.run} wanted={bowl} ratio={ratio} words={POWDER_WORDS} vessel="bowl" note={(run) => change({ kind: "run", bowl: at, run })} />
+      <WeighPart
+        draft={`scale-${at}`}
+        run={bowl.run}
+        wanted={bowl}
+        ratio={ratio}
+        words={POWDER_WORDS}
+        vessel="bowl"
+        note={(run) => change({ kind: "run", bowl: at, run })}
+      />
       {partOf(bowl.run, ratio) === "done" && (
         <section aria-label="Now" className="sheet mt-3 p-4" aria-live="polite">
           {pourBy !== null && (

@@ -8,6 +8,7 @@ import { powderLeftG } from "#core/shelf/powder-stock";
 import { inOwnColours } from "#core/shelf/own-colours";
 import { perform } from "~/actions/perform";
 import { followedOf } from "~/piece/followed";
+import { GoneThing } from "~/store/put-fields";
 import { beginPour, compoundsIn, keepCompound, keepMould, mouldsIn, poursIn, removeCompound, removeMould, removePour } from "~/store/casting";
 import type { Database } from "~/store/database";
 import { database } from "~/store/open.client";
@@ -57,7 +58,7 @@ async function handedOver(db: Database, ask: Extract<CastingAsk, { readonly inte
 
 async function addPieceOfMould(db: Database, mould: string, id: string): Promise<null> {
   const known = await db.get("moulds", mould);
-  if (!known) return null;
+  if (!known) throw new GoneThing("the mould");
   const { products } = await ownShelf(db);
   await addPiece(db, inOwnColours(pieceOfMould(known, CATALOGUE), products, CATALOGUE), pieceId(id));
   return null;

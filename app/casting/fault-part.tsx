@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Check, Plus, Trash2 } from "lucide-react";
 import type { FoundFault } from "#core/casting/pour";
 import { FAULT_BOUNDS, FAULT_KINDS, FAULTS } from "#core/casting/repair/fault";
@@ -11,6 +10,7 @@ import { Choice } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import { ToolButton } from "~/components/tool-button";
 import { PLACE_WORDS, sayFault } from "./casting-words";
+import { useDraft } from "~/components/use-draft";
 
 const rounded = (value: number) => Math.round(value * 100) / 100;
 
@@ -37,15 +37,15 @@ export function RepairSteps({ repair }: { repair: Repair }) {
   );
 }
 
-/** What is wrong, where, how large: put in with a few taps. @param cast it came out of a mould: what brings it about there is told */
-export function NewFault({ bodies, cast, add }: { bodies: number; cast: boolean; add: (fault: Fault) => void }) {
+/** What is wrong, where, how large: put in with a few taps. @param form the beginning of the names of its drafts @param cast it came out of a mould: what brings it about there is told */
+export function NewFault({ form, bodies, cast, add }: { form: string; bodies: number; cast: boolean; add: (fault: Fault) => void }) {
   const { units } = useAppContext().settings;
-  const [kind, setKind] = useState<FaultKind>("hole");
-  const [place, setPlace] = useState<FaultPlace>("face");
-  const [on, setOn] = useState(1);
-  const [each, setEach] = useState(1);
-  const [widthMm, setWidth] = useState<number | undefined>(undefined);
-  const [depthMm, setDepth] = useState<number | undefined>(undefined);
+  const [kind, setKind] = useDraft<FaultKind>(`${form}.kind`, "hole");
+  const [place, setPlace] = useDraft<FaultPlace>(`${form}.place`, "face");
+  const [on, setOn] = useDraft(`${form}.on`, 1);
+  const [each, setEach] = useDraft(`${form}.each`, 1);
+  const [widthMm, setWidth] = useDraft<number | undefined>(`${form}.widthMm`, undefined);
+  const [depthMm, setDepth] = useDraft<number | undefined>(`${form}.depthMm`, undefined);
   const sort = FAULTS[kind];
   const at = sort.places.includes(place) ? place : sort.places[0]!;
   const size = (mm: number) => rounded(fromMm(mm, units));

@@ -6,9 +6,12 @@ import type { CastBodies, PouredMould } from "#core/casting/pour";
 import { Chips, Radios, Tick } from "~/components/fields";
 import { NumberField } from "~/components/number-field";
 import { useMenu } from "~/components/use-menu";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly bodies: CastBodies;
+  /** The beginning of the names of its drafts. */
+  readonly form: string;
   readonly mould: PouredMould;
   readonly soaped: boolean;
   readonly matured: boolean;
@@ -17,17 +20,17 @@ interface Props {
 }
 
 /** Bodies become a piece: what they are for, how many, and which of them. */
-export function HandOverForm({ bodies, mould, soaped, matured, hand, leave }: Props) {
+export function HandOverForm({ form, bodies, mould, soaped, matured, hand, leave }: Props) {
   const menu = useMenu();
   const open = openFaults(bodies.faults);
   const left = bodiesLeft(bodies);
   const bad = Math.min(left, Math.max(0, ...open.map((one) => one.bodies)));
   const good = left - bad;
-  const [faulty, setFaulty] = useState(good === 0);
-  const [name, setName] = useState(mould.name);
-  const [uses, setUses] = useState<readonly string[]>(["handled"]);
-  const [count, setCount] = useState<number | null>(null);
-  const [soapy, setSoapy] = useState(false);
+  const [faulty, setFaulty] = useDraft(`${form}.faulty`, good === 0);
+  const [name, setName] = useDraft(`${form}.name`, mould.name);
+  const [uses, setUses] = useDraft<readonly string[]>(`${form}.uses`, ["handled"]);
+  const [count, setCount] = useDraft<number | null>(`${form}.count`, null);
+  const [soapy, setSoapy] = useDraft(`${form}.soapy`, false);
   const [tried, tryIt] = useState(false);
   const most = faulty ? bad : bad === 0 ? left : good;
   const many = Math.min(count ?? most, most);

@@ -7,6 +7,7 @@ import { FORM_MEASURES, LEAST_LENGTH_MM, MAX_LENGTH_MM, measureFault, USUAL_FORM
 import type { Form, FormKind } from "#core/piece/form";
 import { fromMm, toMm, typedLength } from "#core/units/length";
 import { fromG, toG } from "#core/units/mass";
+import { useDraft } from "~/components/use-draft";
 import { useAppContext } from "~/components/app-context";
 import { Chips, Choice, Tick } from "~/components/fields";
 import { FORM_NAMES, MEASURE_NAMES } from "~/components/form-words";
@@ -33,8 +34,11 @@ export function MouldForm({ mould, keep, leave }: { mould: KeptMould | null; kee
   const unit = settings.units;
   const weight = weightUnit(unit);
   // What another tab makes of it meanwhile is not what was seen here.
-  const [seen] = useState(mould);
-  const [said, say] = useState<Omit<KeptMould, "id">>(mould ?? NEW_MOULD);
+  const [{ seen, said }, sayAll] = useDraft<{ readonly seen: KeptMould | null; readonly said: Omit<KeptMould, "id"> }>("mould.said", {
+    seen: mould,
+    said: mould ?? NEW_MOULD,
+  });
+  const say = (next: (before: Omit<KeptMould, "id">) => Omit<KeptMould, "id">) => sayAll((all) => ({ ...all, said: next(all.said) }));
   const [tried, tryIt] = useState(false);
   const set = (change: Partial<Omit<KeptMould, "id">>) => say((before) => ({ ...before, ...change }));
   const { form, waterG } = said;

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { useNavigate } from "react-router";
 import { Pencil, Plus, Stamp, Trash2 } from "lucide-react";
 import { capacityOf } from "#core/casting/mould";
@@ -16,6 +15,7 @@ import { PART_WORDS, PLACE_WORDS, weightUnit } from "./casting-words";
 import type { KeptMould } from "./casting-asks";
 import { MouldForm } from "./mould-form";
 import { MouldPicture } from "./mould-picture";
+import { useOpenForm } from "~/components/use-draft";
 
 function Row({ mould, casting, edit }: { mould: MouldRecord; casting: Casting; edit: () => void }) {
   const navigate = useNavigate();
@@ -62,7 +62,7 @@ function Row({ mould, casting, edit }: { mould: MouldRecord; casting: Casting; e
 
 /** The register of moulds. */
 export function MouldList({ casting }: { casting: Casting }) {
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useOpenForm<string | null>("mould", null);
   const leave = () => setOpen(null);
   return (
     <section aria-labelledby="moulds">

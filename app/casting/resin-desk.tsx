@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { hardenerByVolume, hardenerByWeight, potLifeMin, resinMl, resinParts, resinWarnings, TYPICAL_RESIN } from "#core/casting/resin";
 import type { ResinLabel, ResinWarning } from "#core/casting/resin";
 import type { Run } from "#core/casting/weighing-run";
@@ -13,6 +12,7 @@ import { ResinFields } from "./bag-form";
 import { weightUnit } from "./casting-words";
 import type { Casting } from "./use-casting";
 import { WeighPart } from "./weigh-part";
+import { useDraft } from "~/components/use-draft";
 
 const WARNING_WORDS: Readonly<Record<ResinWarning, string>> = {
   stalls: "Below 15 °C it stalls and stays tacky: warm the room, the piece and both bottles first.",
@@ -44,7 +44,7 @@ const START: State = { kit: "", resin: TYPICAL_RESIN, areaCm2: 100, depthMm: 1.6
 export function ResinDesk({ casting, roomC, areaCm2 }: { casting: Casting; roomC: number; areaCm2: number | null }) {
   const unit = weightUnit(useAppContext().settings.units);
   const [state, set] = useDesk<State>(areaCm2 === null ? "resin" : `resin-${areaCm2}`, areaCm2 === null ? START : { ...START, areaCm2 });
-  const [run, setRun] = useState<Run | null>(null);
+  const [run, setRun] = useDraft<Run | null>("resin.run", null);
   const kits = casting.compounds.flatMap((one) => (one.kind === "resin" ? [one] : []));
   const kit = kits.find(({ id }) => id === state.kit) ?? (state.kit === "" ? kits[0] : undefined);
   const resin = kit?.resin ?? state.resin;
@@ -112,7 +112,15 @@ export function ResinDesk({ casting, roomC, areaCm2 }: { casting: Casting; roomC
       )}
       {run ? (
         <div>
-          <WeighPart run={run} wanted={{ waterG: parts.resinG, powderG: parts.hardenerG }} ratio={ratio} words={WORDS} vessel="cup" note={setRun} />
+          <WeighPart
+            draft="scale-resin"
+            run={run}
+            wanted={{ waterG: parts.resinG, powderG: parts.hardenerG }}
+            ratio={ratio}
+            words={WORDS}
+            vessel="cup"
+            note={setRun}
+          />
           <p className="mt-3">
             <button type="button" className="button" onClick={() => setRun(null)}>
               {run.powderG === undefined ? "Leave it" : "Another cup"}

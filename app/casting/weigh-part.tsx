@@ -9,6 +9,7 @@ import { weightUnit } from "./casting-words";
 import type { WeightUnit } from "./casting-words";
 import { useScale } from "./use-scale";
 import type { LiveScale } from "./use-scale";
+import { useDraft } from "~/components/use-draft";
 
 /** What the two things on the scale are called. */
 export interface PartWords {
@@ -18,6 +19,8 @@ export interface PartWords {
 
 interface Props {
   readonly run: Run;
+  /** Names what is typed, among the drafts of the page. */
+  readonly draft: string;
   readonly wanted: Mix;
   readonly ratio: Ratio;
   readonly words: PartWords;
@@ -78,10 +81,10 @@ function advice(now: Told, part: string, unit: WeightUnit): string {
 }
 
 /** The scale in turn: set to zero, the first, set to zero, the second; large enough to be read from where the bowl stands. */
-export function WeighPart({ run, wanted, ratio, words, vessel, note }: Props) {
+export function WeighPart({ draft, run, wanted, ratio, words, vessel, note }: Props) {
   const unit = weightUnit(useAppContext().settings.units);
   const [live, setLive] = useState(false);
-  const [text, setText] = useState("");
+  const [text, setText] = useDraft(draft, "");
   const scale = useScale(live);
   const typedG = readMass(text, unit);
   const g = scale ? (scale.shows?.g ?? 0) : (typedG ?? 0);

@@ -75,7 +75,7 @@ function useOtherTabs(): void {
   }, [revalidate]);
 }
 
-const AS_USUAL: NotebookState = { tooOld: false, blocked: false, readOnly: false, putBack: null };
+const AS_USUAL: NotebookState = { tooOld: false, blocked: false, slow: false, readOnly: false, putBack: null };
 
 /** How the notebook stands in this tab. */
 export function useNotebookState(): NotebookState {

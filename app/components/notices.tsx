@@ -78,7 +78,13 @@ function ClockSetBack() {
 }
 
 /** An older tab keeps the notebook shut. */
-export function KeptShut({ blocked }: Pick<NotebookState, "blocked">) {
+export function KeptShut({ blocked, slow }: Pick<NotebookState, "blocked" | "slow">) {
+  if (!blocked && slow)
+    return (
+      <p role="alert" className="notice bg-warn-tint">
+        Your notebook has not opened yet. Another tab of Nook Coat may keep it shut: close or reload that tab, and this one goes on by itself.
+      </p>
+    );
   if (!blocked) return null;
   return (
     <p role="alert" className="notice bg-warn-tint">
@@ -133,7 +139,7 @@ export function Notices({ renewed }: { renewed: (() => void) | null }) {
           A newer Nook Coat is open in another tab. Reload this page to go on here.
         </p>
       )}
-      <KeptShut blocked={notebook.blocked} />
+      <KeptShut blocked={notebook.blocked} slow={notebook.slow} />
       <Cleared putBack={notebook.putBack} />
       {notebook.readOnly && (
         <p role="alert" className="notice bg-warn-tint">

@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { useDraft } from "./use-draft";
 import { hurryAsks } from "~/actions/use-ask";
 
 /** What a text says: a value, or why it is none. */
@@ -15,6 +16,8 @@ interface Typed<V> {
    * @param before what it comes instead of, as the user knew it
    */
   readonly save: (value: V, before: V) => void;
+  /** Names it among the drafts of its page: what is no value yet then outlives a reload. */
+  readonly draft?: string;
 }
 
 /** A field under the user's hands: what to show, what is wrong with it, and what to do at each stroke. */
@@ -30,8 +33,9 @@ export interface TypedField {
 }
 
 /** A field that is saved while it is typed. What is no value yet stays as it was typed, with a reason, and takes nothing away. */
-export function useTyped<V>({ value, text, read, save }: Typed<V>): TypedField {
-  const [draft, setDraft] = useState<string | null>(null);
+export function useTyped<V>({ value, text, read, save, draft: name }: Typed<V>): TypedField {
+  const [unread, keepUnread] = useDraft<string | null>(name ?? "typed", null);
+  const [draft, setDraft] = useState<string | null>(name === undefined ? null : unread);
   const known = useRef(value);
   const reading = draft === null ? null : read(draft);
   const begin = () => {
@@ -48,6 +52,7 @@ export function useTyped<V>({ value, text, read, save }: Typed<V>): TypedField {
       setDraft(next);
       if (open) return;
       const said = read(next);
+      if (name !== undefined) keepUnread("wrong" in said ? next : null);
       if ("wrong" in said || text(said.value) === text(known.current)) return;
       save(said.value, known.current);
       known.current = said.value;
@@ -56,6 +61,9 @@ export function useTyped<V>({ value, text, read, save }: Typed<V>): TypedField {
       hurryAsks();
       if (!reading || "value" in reading) setDraft(null);
     },
-    forget: () => setDraft(null),
+    forget: () => {
+      setDraft(null);
+      if (name !== undefined) keepUnread(null);
+    },
   };
 }

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { zoneName } from "#core/catalogue/zone-words";
 import type { ZoneId } from "#core/catalogue/vocabulary";
 import type { LogRecord, Look, Saw } from "#core/logbook/record/record";
@@ -6,6 +5,7 @@ import { Chips, Choice } from "~/components/fields";
 import { freshId } from "~/store/fresh-id";
 import { SAW_CHOICES, sawAfter } from "./logbook-words";
 import { NoteOrNot } from "./note-or-not";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly record: Pick<LogRecord, "name" | "work">;
@@ -15,9 +15,9 @@ interface Props {
 
 /** What was seen on a finished piece, and where. */
 export function LookForm({ record, note, leave }: Props) {
-  const [saw, setSaw] = useState<readonly Saw[]>([]);
-  const [zone, setZone] = useState("");
-  const [words, setWords] = useState("");
+  const [saw, setSaw] = useDraft<readonly Saw[]>("look.saw", []);
+  const [zone, setZone] = useDraft("look.zone", "");
+  const [words, setWords] = useDraft("look.words", "");
   const zones = [...new Set(record.work.flatMap((line) => line.zones))];
   return (
     <form

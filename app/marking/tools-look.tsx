@@ -9,6 +9,7 @@ import { NumberField } from "~/components/number-field";
 import { ToolButton } from "~/components/tool-button";
 import { freshId } from "~/store/fresh-id";
 import type { Marking } from "./use-marking";
+import { useDraft } from "~/components/use-draft";
 
 const TIP_NAMES: Readonly<Record<Tip, string>> = { ball: "ball", flat: "flat end", needle: "needle" };
 const LOAD_NAMES: Readonly<Record<Load, string>> = { light: "just touched in", usual: "as usual", full: "full" };
@@ -51,10 +52,10 @@ function ToolRow({ tool, marking }: { tool: MarkTool; marking: Marking }) {
 
 /** The user's own dotting tools, with the dot each really leaves. */
 export function ToolsLook({ marking }: { marking: Marking }) {
-  const [label, setLabel] = useState("");
-  const [set, setSet] = useState("");
-  const [tip, setTip] = useState<Tip>("ball");
-  const [mm, setMm] = useState<number | undefined>(undefined);
+  const [label, setLabel] = useDraft("tool.label", "");
+  const [set, setSet] = useDraft("tool.set", "");
+  const [tip, setTip] = useDraft<Tip>("tool.tip", "ball");
+  const [mm, setMm] = useDraft<number | undefined>("tool.mm", undefined);
   const here = new Set(marking.tools.map((tool) => tool.label));
   return (
     <div className="grid gap-4">

@@ -22,22 +22,18 @@ export interface KeptPiece {
  * @throws a 404 answer when there is none
  */
 export async function keptPiece(id: string): Promise<KeptPiece> {
-  const [{ database }, { pieceById }, { planById }, { progressOf }, { forget, remember }, { ownShelf }] = await Promise.all([
+  const [{ database }, { pieceById }, { planById }, { progressOf }, { ownShelf }] = await Promise.all([
     import("~/store/open.client"),
     import("~/store/pieces"),
     import("~/store/plans"),
     import("~/store/progress"),
-    import("~/store/remembered.client"),
     import("~/store/own-shelf.client"),
   ]);
   const db = await database();
   const record = await pieceById(db, pieceId(id));
-  if (!record) forget(id);
   if (!record) throw data("this piece is not in your notebook; it may have been removed in another tab", { status: 404 });
   const [plan, progress, shelf] = await Promise.all([planById(db, record.planId), progressOf(db, record.id), ownShelf(db)]);
-  const kept = { record, plan, progress, shelf };
-  remember(kept);
-  return kept;
+  return { record, plan, progress, shelf };
 }
 
 /** Every piece with its plan and its work, by name. */

@@ -48,6 +48,8 @@ export interface Imported {
   readonly older: MergedNotebook["older"];
   /** Values both sides set otherwise: the notebook's own stand until it is decided. */
   readonly differences: number;
+  /** Records that do not fit what is kept, by name and why: each costs itself. */
+  readonly unfit: readonly string[];
 }
 
 /** How far an import has come, and whether it is to stop. */
@@ -85,7 +87,13 @@ async function copyOf(recorder: Recorder): Promise<NotebookCopy> {
 }
 
 /** Writes a notebook that was put together over the one it was put together from. */
-async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: MergedNotebook, at: number, { told, signal }: ImportProgress): Promise<number> {
+async function writeMerged(
+  recorder: Recorder,
+  mine: NotebookCopy,
+  merged: MergedNotebook,
+  at: number,
+  { told, signal }: ImportProgress,
+): Promise<Pick<Imported, "differences" | "unfit">> {
   const writes: (() => Promise<void>)[] = [];
   for (const store of STORE_NAMES) {
     const here = new Map((mine.parts[store] ?? []).map((one) => [one.id, one]));
@@ -95,9 +103,15 @@ async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: Merge
     for (const id of here.keys()) if (!kept.has(id)) writes.push(() => recorder.remove(store, id));
   }
   const before = new Map(mine.stamps.map((one) => [one.id, one]));
+  const unfit: string[] = [];
   for (const [index, write] of writes.entries()) {
     if (signal?.aborted) throw new ImportStopped();
-    await write();
+    try {
+      await write();
+    } catch (error) {
+      if (!(error instanceof Error) || error.name !== "UnfitRecord") throw error;
+      unfit.push(error.message);
+    }
     told(index + 1, writes.length);
   }
   for (const stamp of merged.stamps) if (!sameValue(before.get(stamp.id), stamp)) await recorder.putStamp(stamp.id, stamp);
@@ -113,7 +127,7 @@ async function writeMerged(recorder: Recorder, mine: NotebookCopy, merged: Merge
     const id = `${store}/${record}/${field}`;
     await recorder.putDifference(id, { id, store: store as StoreName, record, field, ...(theirs === undefined ? {} : { theirs }), theirMark, at });
   }
-  return open.length;
+  return { differences: open.length, unfit };
 }
 
 /**
@@ -133,9 +147,9 @@ export function importBundle(db: Database, read: Bundle, { label = "bringing the
     const fits = (store: string, record: AnyRecord) => recorder.fits(store as StoreName, record);
     const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device: mine.device!, at } });
     if (progress?.signal?.aborted) throw new ImportStopped();
-    const differences = await writeMerged(recorder, mine, merged, at, progress ?? { told: () => undefined });
+    const written = await writeMerged(recorder, mine, merged, at, progress ?? { told: () => undefined });
     const { added, changed, removed, same, older } = merged;
-    return { added, changed, removed, same, older, differences };
+    return { added, changed, removed, same, older, ...written };
   });
 }
 

@@ -85,24 +85,35 @@ export function isReadOnly(db: Database): boolean {
   return readOnly.has(db);
 }
 
+/** Says the same of a database that stands for another. */
+export function readOnlyAs(of: Database, like: Database): void {
+  if (readOnly.has(like)) readOnly.add(of);
+}
+
 /** What an open database has to say. */
 export interface StoreEvents {
   /** Another tab needs a newer version; by then this tab has let go, so it blocks nobody. */
   readonly onNewer?: () => void;
+  /** The whole notebook is being deleted under this tab, which has let go of it. */
+  readonly onDeleted?: () => void;
   /** Another tab keeps an older version open, so this one waits; again when it waits no longer. */
   readonly onBlocked?: (blocked: boolean) => void;
   /** The browser has closed it: the next question opens it again. */
   readonly onClosed?: () => void;
 }
 
+/** Lets go of a database that another tab waits for: to bring it up to a newer version, or to delete it. */
+function letGo(wanted: number | null, event: Event, events: StoreEvents): void {
+  (event.target as IDBDatabase).close();
+  if (wanted === null) events.onDeleted?.();
+  else events.onNewer?.();
+}
+
 /** A notebook of a newer Nook Coat, as far as this one can read it. */
-async function openNewer(name: string, { onNewer, onClosed }: StoreEvents, { definitions }: Layout): Promise<Database> {
+async function openNewer(name: string, events: StoreEvents, { definitions }: Layout): Promise<Database> {
   const database: Database = await openDB<DatabaseSchema>(name, undefined, {
-    blocking: (_current, _blocked, event) => {
-      (event.target as IDBDatabase).close();
-      onNewer?.();
-    },
-    terminated: () => onClosed?.(),
+    blocking: (_current, wanted, event) => letGo(wanted, event, events),
+    terminated: () => events.onClosed?.(),
   });
   const missing = definitions.filter((one) => !database.objectStoreNames.contains(one.name as never));
   if (missing.length > 0) {
@@ -120,6 +131,8 @@ async function openNewer(name: string, { onNewer, onClosed }: StoreEvents, { def
  * @throws whatever the browser throws when it does not let a page keep anything
  */
 export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME, layout: Layout = LAYOUT): Promise<Database> {
+  if (typeof indexedDB === "undefined" || indexedDB === null)
+    throw new Error("it gives pages no place to keep things in (IndexedDB is missing or switched off)");
   const stepsOf = await translator(await versionOf(name), layout);
   try {
     return await openDB<DatabaseSchema>(name, layout.released.at(-1)!.database, {
@@ -129,10 +142,7 @@ export async function openStore(events: StoreEvents = {}, name = DATABASE_NAME, 
         if (oldVersion > 0) await bringUpToDate(transaction as never, dataOf(layout, oldVersion), stepsOf, layout);
       },
       blocked: () => events.onBlocked?.(true),
-      blocking(_current, _blocked, event) {
-        (event.target as IDBDatabase).close();
-        events.onNewer?.();
-      },
+      blocking: (_current, wanted, event) => letGo(wanted, event, events),
       terminated: () => events.onClosed?.(),
     });
   } catch (error) {

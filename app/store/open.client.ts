@@ -1,8 +1,8 @@
 import "./backup.client";
 import { onCommand } from "./command";
-import { isReadOnly, openStore } from "./database";
+import { isReadOnly, openStore, readOnlyAs } from "./database";
 import type { Database } from "./database";
-import { putBack } from "./remembered.client";
+import { putBack, remembering } from "./remembered.client";
 
 let opened: Promise<Database> | null = null;
 const CHANNEL = "nook-coat-changes";
@@ -13,13 +13,15 @@ export interface NotebookState {
   readonly tooOld: boolean;
   /** An older Nook Coat in another tab keeps the database shut. */
   readonly blocked: boolean;
+  /** It takes long to open: another tab may keep it shut, without the browser saying so. */
+  readonly slow: boolean;
   /** A newer Nook Coat has written it: it is read only here. */
   readonly readOnly: boolean;
   /** The browser has cleared it under this page: so many pieces the page had read were put back; null where it has not. */
   readonly putBack: number | null;
 }
 
-let state: NotebookState = { tooOld: false, blocked: false, readOnly: false, putBack: null };
+let state: NotebookState = { tooOld: false, blocked: false, slow: false, readOnly: false, putBack: null };
 const watchers = new Set<() => void>();
 
 function become(change: Partial<NotebookState>): void {
@@ -39,11 +41,22 @@ export function onNotebookState(watcher: () => void): () => void {
 /** The browser has closed the database under this page: it may have cleared it. */
 let closed = false;
 
+/** How long the notebook may take to open before the page says that it is kept shut, ms. */
+const SLOW_MS = 4000;
+
 async function fresh(): Promise<Database> {
+  // Of several that wait for an older tab the browser tells only the first.
+  const slow = setTimeout(() => become({ slow: true }), SLOW_MS);
   const own = openStore({
     onNewer: () => {
       opened = null;
       become({ tooOld: true });
+    },
+    onDeleted: () => {
+      opened = null;
+      closed = true;
+      // What this page has read is put back at once, and shown.
+      setTimeout(() => void database().then(announceChange, () => undefined), 0);
     },
     onBlocked: (blocked) => become({ blocked }),
     onClosed: () => {
@@ -52,7 +65,9 @@ async function fresh(): Promise<Database> {
     },
   });
   try {
-    const db = await own;
+    const plain = await own;
+    const db = remembering(plain);
+    readOnlyAs(db, plain);
     if (closed) {
       closed = false;
       const count = await putBack(db);
@@ -63,6 +78,9 @@ async function fresh(): Promise<Database> {
   } catch (error) {
     opened = null;
     throw error;
+  } finally {
+    clearTimeout(slow);
+    if (state.slow) become({ slow: false });
   }
 }
 

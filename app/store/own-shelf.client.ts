@@ -5,7 +5,6 @@ import { dateOf } from "#core/schedule/free-hours";
 import { timeZoneHere } from "~/components/time-zone";
 import type { Database } from "./database";
 import { changeCount } from "./open.client";
-import { rememberShelf } from "./remembered.client";
 import { ownTimesIn } from "./own-times";
 import { ownWearIn } from "./own-wear";
 import { shelfIn, stockIn } from "./shelf";
@@ -25,7 +24,6 @@ let known: { readonly at: string; readonly shelf: Promise<OwnShelf> } | null = n
 
 async function read(db: Database, today: string): Promise<OwnShelf> {
   const [jars, own, wear] = await Promise.all([shelfIn(db), ownTimesIn(db), ownWearIn(db)]);
-  rememberShelf(jars);
   const times = `${own ? JSON.stringify(own) : ""}${wear.length > 0 ? JSON.stringify(wear) : ""}`;
   // Who owns nothing yet need not wait for the catalogue.
   if (jars.length === 0) return { products: [], own, wear, key: times };

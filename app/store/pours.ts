@@ -29,6 +29,15 @@ export class GonePour extends FinalError {
   }
 }
 
+/** All of these bodies have become pieces by now. */
+export class NoBodiesLeft extends FinalError {
+  override readonly name = "NoBodiesLeft";
+
+  constructor() {
+    super("these bodies have become a piece already");
+  }
+}
+
 const LABELS: Readonly<Record<PourChange["kind"], string>> = {
   run: "a weight at the scale",
   stage: "a stage of the pour",
@@ -108,7 +117,7 @@ export interface HandedOver {
 /**
  * Bodies of a pour become a piece, with its plan and its drying under way: all of it or nothing, and one thing to take back.
  *
- * @throws GonePour
+ * @throws GonePour, NoBodiesLeft
  */
 export function handOver(db: Database, id: PourId, { id: to, bodies, piece, faults, set, begun }: HandedOver, by: By = {}): Promise<void> {
   return runCommand(
@@ -121,11 +130,14 @@ export function handOver(db: Database, id: PourId, { id: to, bodies, piece, faul
       if (!pour) throw new GonePour();
       if (await recorder.get("pieces", to)) return;
       const next = pourAfter(pour, { kind: "handed", bodies, piece: to, count: piece.count ?? 1 });
+      // Another tab may have handed them over meanwhile: as many become a piece as are left.
+      const taken = next.bodies[bodies]?.pieces.find((one) => one.piece === to)?.count ?? 0;
+      if (taken === 0) throw new NoBodiesLeft();
       await recorder.put("pours", { ...next, rev: pour.rev + 1 });
       await recorder.put("pieces", {
         id: pieceId(to),
         rev: 1,
-        piece,
+        piece: taken === (piece.count ?? 1) ? piece : { ...piece, count: taken },
         planId: null,
         ...(faults.length > 0
           ? {

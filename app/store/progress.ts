@@ -10,6 +10,7 @@ import type { By } from "./command";
 import type { Recorder } from "./recorder";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import { FinalError } from "./final-error";
 import { followedPlan, GonePiece } from "./plans";
 import type { Followed } from "./plans";
 
@@ -22,6 +23,7 @@ export async function progressOf(db: Database, piece: PieceId): Promise<readonly
 /**
  * Notes coats as on the piece, or as not on it after all; of those that are so already nothing: a second click notes nothing a second time.
  *
+ * @throws FoundTacky where nothing is noted, because what was to be done is on already and was found tacky
  * @param at instant by the clock, ISO 8601
  * @param said the user has said the instant: it may lie before what was noted of other places since
  */
@@ -33,6 +35,7 @@ async function note(
   at: string,
   said: { readonly basis: string | null } | null = null,
 ): Promise<void> {
+  let [written, tacky] = [0, false];
   const noted = [...(await recorder.of("progress", "byPiece", of.pieceId))].sort((a, b) => a.at.localeCompare(b.at));
   const lastOf = ({ zone, stepId, coat, half }: CoatEvent) =>
     noted.findLast((one) => one.zone === zone && one.stepId === stepId && one.coat === coat && one.half === half);
@@ -42,6 +45,7 @@ async function note(
   for (const coat of coats) {
     const last = lastOf(coat);
     const isOn = last?.kind === "done" || last?.kind === "tacky";
+    tacky ||= kind === "done" && last?.kind === "tacky";
     if (isOn === (kind === "done" || kind === "started")) continue;
     // The same count again says nothing.
     if (kind === "started" && last?.kind === "started" && (last.pieces ?? 0) === (coat.pieces ?? 0)) continue;
@@ -50,6 +54,17 @@ async function note(
     const laid =
       !isLaying && last ? { act: last.act, ...(last.jarMl === undefined ? {} : { jarMl: last.jarMl }) } : { act: await withMixture(recorder, coat.act) };
     await recorder.put("progress", { ...coat, ...laid, ...of, id: progressId(freshId()), rev: 1, kind, at: instant });
+    written += 1;
+  }
+  if (tacky && written === 0) throw new FoundTacky();
+}
+
+/** What was to be noted as done is on the piece, and was found tacky: whoever asked is told, and nothing is written. */
+export class FoundTacky extends FinalError {
+  override readonly name = "FoundTacky";
+
+  constructor() {
+    super("this coat is on the piece already, and was found tacky; it dries on, or is put right");
   }
 }
 
@@ -62,6 +77,7 @@ async function withMixture(recorder: Recorder, act: RecordedAct): Promise<Record
 /**
  * Notes coats as done at an instant; the plan is kept from then on.
  *
+ * @throws FoundTacky
  * @param at ISO 8601
  * @param said the user has said the instant, which is past
  */

@@ -2,7 +2,7 @@
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { candidateId, pieceId, stepId } from "#core/catalogue/ids";
+import { candidateId, stepId } from "#core/catalogue/ids";
 import { readBundle } from "#core/formats/bundle";
 import { pebble } from "../../tests/reference/bench";
 import { coat, follow, set } from "../../tests/reference/notebook";
@@ -242,7 +242,7 @@ describe("files", () => {
   test("a second import of the same file changes nothing; what was changed here since is not undone by it", async () => {
     const piece = await filled();
     const file = await exportAll(db);
-    const nothing = { added: {}, changed: {}, removed: {}, differences: 0 };
+    const nothing = { added: {}, changed: {}, removed: {}, differences: 0, unfit: [] };
     expect(await importBundle(db, file)).toEqual({ ...nothing, same: { pieces: 1, plans: 1 }, older: {} });
     await savePiece(db, piece.id, (await pieceById(db, piece.id))!.piece, [set("name", "Changed since")]);
     const before = await exportAll(db);
@@ -264,18 +264,20 @@ describe("files", () => {
     ]);
   });
 
-  test("an import that fails half way leaves the notebook as it was", async () => {
+  test("an import that fails half way leaves the notebook as it was; a record that does not fit costs itself, by name", async () => {
     await filled();
     const before = JSON.stringify(await exportAll(db));
     const file = await exportAll(db);
-    const broken = {
-      ...file,
-      pieces: [
-        { ...file.pieces[0]!, id: pieceId("newpiece001") },
-        { ...file.pieces[0]!, id: "no id" as never },
-      ],
+    const another = (id: string) => ({ ...file.pieces[0]!, id: id as never });
+    const full = { told: (done: number) => done === 2 && fail() };
+    const fail = () => {
+      throw new DOMException("no room left", "QuotaExceededError");
     };
-    await expect(importBundle(db, broken)).rejects.toThrow();
+    await expect(importBundle(db, { ...file, pieces: ["newpiece001", "newpiece002"].map(another) }, { progress: full as never })).rejects.toThrow(
+      "no room left",
+    );
     expect(JSON.stringify(await exportAll(db))).toBe(before);
+    expect(await importBundle(db, { ...file, pieces: ["newpiece001", "no id"].map(another) })).toMatchObject({ unfit: [expect.stringContaining("pieces")] });
+    expect((await allPieces(db)).map((one) => one.id as string)).toContain("newpiece001");
   });
 });

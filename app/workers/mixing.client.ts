@@ -4,17 +4,21 @@ import type { Calibrated, Swatch } from "#core/film/calibrate";
 import type { WouldReach } from "#core/film/reach";
 import type { TintAnswer, TintAsk, TintPaint } from "#core/film/tint";
 import type { MixingWorkerApi } from "./mixing-worker-api";
-import { keptRunning } from "./running";
+import { keptRunning, whileHeard } from "./running";
 
-const { running: mixer } = keptRunning<MixingWorkerApi>(
-  () => new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" }),
-  () => new Error("mixing stopped; try it again"),
-);
+const broke = () => new Error("mixing stopped; try it again");
 
-const asked = <Answer>(question: (api: Remote<MixingWorkerApi>) => Promise<Answer>): Promise<Answer> => {
-  const { api, broken } = mixer();
-  return Promise.race([question(api), broken]);
-};
+const { running: mixer, stop } = keptRunning<MixingWorkerApi>(() => new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" }), broke);
+
+const asked = <Answer>(question: (api: Remote<MixingWorkerApi>, heard: () => void) => Promise<Answer>): Promise<Answer> =>
+  whileHeard(
+    (heard) => {
+      const { api, broken } = mixer();
+      return Promise.race([question(api, heard), broken]);
+    },
+    stop,
+    broke,
+  );
 
 /**
  * Recipes for a colour.
@@ -27,7 +31,12 @@ export async function recipesFor(ask: TintAsk, progress: (share: number) => void
   const leave = () => void mixer().api.leave();
   signal.addEventListener("abort", leave);
   try {
-    return await asked((api) => api.tint(ask, proxy(progress)));
+    return await asked((api, heard) =>
+      api.tint(
+        ask,
+        proxy((share: number) => (heard(), progress(share))),
+      ),
+    );
   } finally {
     signal.removeEventListener("abort", leave);
   }

@@ -1,6 +1,34 @@
 import { wrap } from "comlink";
 import type { Remote } from "comlink";
 
+/** Longest a worker may be silent while it is waited for, ms: the slowest question known takes a tenth of it. */
+export const SILENT_MS = 30_000;
+
+/**
+ * Waits for a worker's answer, but not for one that has died without a word: where nothing is heard of it for so long it is ended, and made afresh with
+ * the next question.
+ *
+ * @param ask puts the question; it is handed what says that something was heard
+ * @param stop ends the worker
+ * @param broke what whoever waits is told
+ */
+export function whileHeard<Answer>(ask: (heard: () => void) => Promise<Answer>, stop: () => void, broke: () => Error, limitMs = SILENT_MS): Promise<Answer> {
+  return new Promise((resolve, reject) => {
+    let timer: ReturnType<typeof setTimeout>;
+    const heard = () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        stop();
+        reject(broke());
+      }, limitMs);
+    };
+    heard();
+    ask(heard)
+      .then(resolve, reject)
+      .finally(() => clearTimeout(timer));
+  });
+}
+
 /** A worker that is made when it is first asked, and anew after it broke. */
 export interface Running<Api> {
   readonly api: Remote<Api>;

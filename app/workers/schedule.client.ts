@@ -1,12 +1,25 @@
 import { proxy } from "comlink";
+import type { Remote } from "comlink";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { keptRunning } from "./running";
+import { keptRunning, whileHeard } from "./running";
 import type { AllIfs, PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
 
-const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
+const broke = () => new Error("laying out the calendar stopped; open it again");
+
+const { running: scheduler, stop } = keptRunning<ScheduleWorkerApi>(
   () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
-  () => new Error("laying out the calendar stopped; open it again"),
+  broke,
 );
+
+const asked = <Answer>(question: (api: Remote<ScheduleWorkerApi>, heard: () => void) => Promise<Answer>): Promise<Answer> =>
+  whileHeard(
+    (heard) => {
+      const { api, broken } = scheduler();
+      return Promise.race([question(api, heard), broken]);
+    },
+    stop,
+    broke,
+  );
 
 /**
  * Dates all pieces together.
@@ -15,20 +28,23 @@ const { running: scheduler } = keptRunning<ScheduleWorkerApi>(
  * @returns the last; null where the free hours do not suffice
  */
 export function scheduleFor(question: ScheduleQuestion, told: (news: ScheduleNews) => void): Promise<Calendar | null> {
-  const { api, broken } = scheduler();
-  return Promise.race([api.schedule(question, proxy(told)) as Promise<Calendar | null>, broken]);
+  return asked(
+    (api, heard) =>
+      api.schedule(
+        question,
+        proxy((news: ScheduleNews) => (heard(), told(news))),
+      ) as Promise<Calendar | null>,
+  );
 }
 
 /** The dates of one of the pieces among all. */
 export function pieceDatesFor(question: ScheduleQuestion, piece: string): Promise<PieceDates> {
-  const { api, broken } = scheduler();
-  return Promise.race([api.dates(question, piece) as Promise<PieceDates>, broken]);
+  return asked((api) => api.dates(question, piece) as Promise<PieceDates>);
 }
 
 /** What would change, were something done about all pieces. */
 export function whatIfFor(question: ScheduleQuestion): Promise<AllIfs> {
-  const { api, broken } = scheduler();
-  return Promise.race([api.whatIf(question) as Promise<AllIfs>, broken]);
+  return asked((api) => api.whatIf(question) as Promise<AllIfs>);
 }
 
 /** No better one is looked for. */

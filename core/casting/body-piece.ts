@@ -3,7 +3,7 @@ import { materialId, useId } from "../catalogue/ids";
 import type { Condition, ObjectId } from "../catalogue/vocabulary";
 import type { WeightTold } from "../drying/constant-weight";
 import { guessObject } from "../piece/guess-object";
-import { PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
+import { BODY_DRIES_MIN, PIECE_FORMAT, PIECE_VERSION } from "../piece/piece";
 import type { BodyFacts, Piece } from "../piece/piece";
 import { POWDERS } from "./compound";
 import type { Mould } from "./mould";
@@ -37,7 +37,8 @@ export function openFaults(faults: readonly FoundFault[]): readonly FoundFault[]
 export function driesMinOf(bodies: Pick<CastBodies, "outAt" | "weighings">, told: WeightTold | null): NonNullable<BodyFacts["driesMin"]> | null {
   if (!told) return null;
   const out = Date.parse(bodies.outAt);
-  const since = (instant: number) => Math.max(0, Math.round((instant - out) / MS_PER_MIN));
+  // One that has dried for longer is dry: how long it took is no longer asked.
+  const since = (instant: number) => Math.min(BODY_DRIES_MIN.most, Math.max(0, Math.round((instant - out) / MS_PER_MIN)));
   if (told.constant) {
     const at = since(Math.max(...weighingsOf(bodies).map((one) => one.at)));
     return { typical: at, cautious: at };

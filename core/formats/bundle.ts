@@ -12,7 +12,7 @@ import { BUNDLE_VERSION, dataOfBundle } from "./released";
 import { DEFINITIONS } from "./stores/stores";
 import type { CheckTools } from "./stores/definition";
 import type { RawParts } from "./step-translation";
-import { BUNDLE_FORMAT, checksumOf, writeBundle } from "./write-bundle";
+import { BUNDLE_FORMAT, checksumOf, isWaitingAsk, writeBundle } from "./write-bundle";
 import type { Bundle, Provenance } from "./write-bundle";
 
 const BUNDLE_SCHEMA = Joi.object({
@@ -21,6 +21,7 @@ const BUNDLE_SCHEMA = Joi.object({
   checksum: Joi.string().max(40),
   device: Joi.string().max(40),
   stamps: Joi.array().default([]),
+  asked: Joi.array().default([]),
   ...Object.fromEntries([...DEFINITIONS.map(({ name }) => name), "aside"].map((part) => [part, Joi.array().default([])])),
 });
 
@@ -114,9 +115,14 @@ export function sortedOut(document: Readonly<Record<string, unknown>>, catalogue
 }
 
 /** On which device what was changed, as far as it can be read: a stamp that cannot is as if there were none. */
-function provenanceOf({ device, stamps }: Document): Provenance {
+function provenanceOf({ device, stamps, asked }: Document): Provenance {
   const sound = (Array.isArray(stamps) ? (stamps as readonly unknown[]) : []).filter(isStamp);
-  return { ...(typeof device === "string" && isDevice(device) ? { device } : {}), stamps: [...new Map(sound.map((one) => [one.id, one])).values()] };
+  const waiting = (Array.isArray(asked) ? (asked as readonly unknown[]) : []).filter(isWaitingAsk);
+  return {
+    ...(typeof device === "string" && isDevice(device) ? { device } : {}),
+    stamps: [...new Map(sound.map((one) => [one.id, one])).values()],
+    asked: waiting,
+  };
 }
 
 /** What an earlier reading set aside is told again, and kept aside. */

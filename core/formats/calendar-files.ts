@@ -1,6 +1,6 @@
+import { writeCsv } from "./write-csv";
 import { createEvents } from "ics";
 import type { EventAttributes } from "ics";
-import Papa from "papaparse";
 
 /** A stretch of work as it goes into a file; instants in ms. */
 export interface FileAct {
@@ -99,6 +99,12 @@ function eventsOf({ sittings, waits, dues, looks = [] }: CalendarFile): EventAtt
   return [...work, ...left, ...needed, ...again];
 }
 
+/** Text without control characters, which no calendar file may have [published: RFC 5545, 3.3.11]; the end of a line stays. */
+function printable(text: string): string {
+  // eslint-disable-next-line no-control-regex
+  return text.replace(/\r\n?/g, "\n").replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f\u2028\u2029]/g, " ");
+}
+
 /** Bytes of a line, without its end [published: RFC 5545, 3.1]. */
 const LINE_BYTES = 75;
 const encoder = new TextEncoder();
@@ -129,7 +135,12 @@ function folded(text: string): string {
  * @throws when the file cannot be made
  */
 export function writeIcs(calendar: CalendarFile): string {
-  const { error, value } = createEvents(eventsOf(calendar), { productId: PRODUCT, calName: "Nook Coat", method: "PUBLISH" });
+  const events = eventsOf(calendar).map((one) => ({
+    ...one,
+    title: printable(one.title ?? ""),
+    ...(one.description ? { description: printable(one.description) } : {}),
+  }));
+  const { error, value } = createEvents(events, { productId: PRODUCT, calName: "Nook Coat", method: "PUBLISH" });
   if (error || value === null) throw error ?? new Error("the calendar file could not be made");
   return folded(value);
 }
@@ -146,5 +157,5 @@ export function writeCalendarCsv({ sittings }: CalendarFile, local: (instant: nu
       return [day, begin, local(to)[1], Math.round((to - from) / MS_PER_MIN), act, pieces];
     }),
   );
-  return `${Papa.unparse({ fields: ["day", "from", "to", "minutes", "act", "pieces"], data: rows }, { newline: "\n", escapeFormulae: true })}\n`;
+  return writeCsv(["day", "from", "to", "minutes", "act", "pieces"], rows);
 }

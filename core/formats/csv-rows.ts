@@ -8,6 +8,15 @@ export interface CsvRow {
   readonly cells: readonly string[];
 }
 
+const SEPARATORS = [",", ";", "\t"] as const;
+
+/** What stands between the cells: of commas, semicolons and tabs the one the first line has most of, outside quotes; a comma where it has none. */
+function separatorOf(text: string): string {
+  const first = /^[\r\n]*((?:"(?:[^"]|"")*"|[^"\r\n])*)/.exec(text)![1]!.replace(/"(?:[^"]|"")*"/g, "");
+  const count = (separator: string) => first.split(separator).length;
+  return SEPARATORS.reduce((best, one) => (count(one) > count(best) ? one : best));
+}
+
 /**
  * Rows of a table with the line each begins on: a cell in quotes may run over several, and empty rows are passed over.
  *
@@ -20,6 +29,7 @@ export function csvRows(file: string): Parsed<readonly CsvRow[]> {
   let line = 1;
   let fault: Problem | null = null;
   Papa.parse<string[]>(text, {
+    delimiter: separatorOf(text),
     step: ({ data, errors, meta }) => {
       const [first] = errors;
       // A table of one column has no separator to be found, which is no fault.

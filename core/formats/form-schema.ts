@@ -26,6 +26,5 @@ export function formSchema(joi: JoiRoot): Joi.Schema {
         .valid(...Object.keys(schemas))
         .required(),
     })
-    .unknown()
     .when(joi.ref(".kind"), { switch: kinds });
 }

@@ -1,4 +1,4 @@
-import Papa from "papaparse";
+import { writeCsv } from "./write-csv";
 import { nameOfColour } from "../film/colour-names";
 import { costOf } from "../logbook/record/cost";
 import type { Rates } from "../logbook/record/cost";
@@ -10,10 +10,6 @@ import type { LengthUnit } from "../units/length";
 const BETWEEN = " | ";
 const money = (value: number) => Math.round(value * 100) / 100;
 const tenths = (value: number) => Math.round(value * 10) / 10;
-
-function written(fields: readonly string[], data: readonly (readonly (string | number)[])[]): string {
-  return `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { newline: "\n", escapeFormulae: true })}\n`;
-}
 
 const COLUMNS = [
   "name",
@@ -70,7 +66,7 @@ export function writeLogbookCsv(records: readonly LogRecord[], rates: Rates, uni
       notes.join(BETWEEN),
     ];
   });
-  return written(COLUMNS, rows);
+  return writeCsv(COLUMNS, rows);
 }
 
 /** A list for the stall: what is taken along, at what price, what was sold before; the last column is left to fill in. */
@@ -84,5 +80,5 @@ export function writeStallCsv(records: readonly LogRecord[]): string {
     money(pieces.takings),
     "",
   ]);
-  return written(["name", "body", "to take along", "price", "sold before", "brought in", "sold today"], rows);
+  return writeCsv(["name", "body", "to take along", "price", "sold before", "brought in", "sold today"], rows);
 }

@@ -26,6 +26,8 @@ const FOLDER = "photographs/";
 const SUFFIX = ".jpg";
 /** Unpacked, bytes: no notebook's records are larger. */
 const MOST_RECORDS_BYTES = 300_000_000;
+/** All pictures of one notebook together, bytes. */
+const MOST_PICTURES_BYTES = 2_000_000_000;
 /** Files in one notebook's file, at most. */
 const MOST_ENTRIES = 40_000;
 /** The oldest day a zip can name: the same notebook then writes the same file. */
@@ -160,6 +162,8 @@ export function readNotebook(bytes: Uint8Array, catalogue: Catalogue): Parsed<Re
   const entries = zipped ? entriesOf(bytes) : [];
   if (!entries) return bad("not-a-bundle", "", "this file is damaged: what should be packed in it cannot be unpacked");
   const root = rootOf(entries);
+  const pictureBytes = (entries ?? []).filter(isPictureIn(`${root}${FOLDER}`)).reduce((sum, one) => sum + one.originalSize, 0);
+  if (pictureBytes > MOST_PICTURES_BYTES) return bad("not-a-bundle", FOLDER, "the photographs in this file are more than any notebook holds");
   const records = zipped ? entry(bytes, `${root}${RECORDS}`, MOST_RECORDS_BYTES) : bytes;
   if (!records) return bad("not-a-bundle", RECORDS, "this is not a Nook Coat file, or it is damaged: there is no notebook in it that can be unpacked");
   const read = readBundle(strFromU8(records), catalogue);

@@ -1,3 +1,4 @@
+import { textOfCell } from "./write-csv";
 import { csvRows } from "./csv-rows";
 import type { CsvRow } from "./csv-rows";
 import { isDay } from "./hours-schema";
@@ -119,9 +120,6 @@ export function readOlderDay(text: string, order: DayOrder): OlderDay | null {
   return day === undefined ? month(dayOf(+named[4]!, at, 1)) : whole(dayOf(+named[4]!, at, +day));
 }
 
-/** Takes the quote off that a table program puts before what it would else work out. */
-const unquoted = (text: string) => text.trim().replace(/^'(?=[=+\-@])/, "");
-
 function countOf(text: string): number | null {
   const count = /^\d{1,4}$/.test(text) ? Number(text) : NaN;
   return count >= 1 && count <= MOST_OF_ONE ? count : null;
@@ -138,7 +136,7 @@ export function readOlderPieces({ headers, rows }: OlderTable, columns: OlderCol
   const pieces: OlderPiece[] = [];
   for (const { line: at, cells } of rows) {
     const line = `line ${at}`;
-    const cell = (field: OlderField) => unquoted(cells[columns.indexOf(field)] ?? "");
+    const cell = (field: OlderField) => textOfCell((cells[columns.indexOf(field)] ?? "").trim());
     const wrong = (field: OlderField, why: string): Parsed<never> => bad("bad-value", `${line}, column "${headers[columns.indexOf(field)]}"`, why);
     const long = OLDER_FIELDS.find(
       (field) => cell(field).length > (field === "name" || field === "body" || field === "who" ? RECORD_LIMITS.name : RECORD_LIMITS.text),

@@ -1,3 +1,4 @@
+import { isDay } from "./hours-schema";
 import Papa from "papaparse";
 import type { Reading } from "../drying/readings";
 import { instantOf } from "../schedule/free-hours";
@@ -29,6 +30,7 @@ const plain = (header: string) =>
 /** An instant as a file has it: of the user's clock where no zone is said. */
 function instantIn(text: string, timeZone: string): number {
   const local = LOCAL.exec(text.trim());
+  if (!isDay(text.trim().slice(0, 10))) return NaN;
   return local ? instantOf(local[1]!, local[2]!, timeZone) : /^\d{4}-\d{2}-\d{2}T/.test(text.trim()) ? Date.parse(text.trim()) : NaN;
 }
 

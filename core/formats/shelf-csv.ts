@@ -1,4 +1,4 @@
-import Papa from "papaparse";
+import { textOfCell, writeCsv } from "./write-csv";
 import type { Catalogue } from "../catalogue/catalogue";
 import type { Jar } from "../catalogue/jar";
 import { csvRows } from "./csv-rows";
@@ -9,11 +9,6 @@ import { columnsFor } from "./shelf-columns";
 import type { Column, ReadJar, RowDraft } from "./shelf-columns";
 import { MOST_JARS } from "./stores/shelf";
 
-/** A table program takes what begins with one of these as something to work out; a quote before it makes it text. */
-const WORKED_OUT = /^[=+\-@\t\r']/;
-const asText = (text: string) => (WORKED_OUT.test(text) ? `'${text}` : text);
-const fromText = (text: string) => (text.startsWith("'") ? text.slice(1) : text);
-
 /**
  * Writes the shelf as a table: one line a jar, commas between, points in numbers.
  *
@@ -21,13 +16,11 @@ const fromText = (text: string) => (text.startsWith("'") ? text.slice(1) : text)
  */
 export function writeShelfCsv(shelf: readonly Jar[], left: ReadonlyMap<string, number>, catalogue: Catalogue): string {
   const columns = columnsFor(catalogue);
-  const rows = shelf.map((jar) =>
-    columns.map(({ header, write }) => {
-      const value = write(jar, left.get(jar.id));
-      return header === "name" && typeof value === "string" ? asText(value) : (value ?? "");
-    }),
+  const rows = shelf.map((jar) => columns.map(({ write }) => write(jar, left.get(jar.id)) ?? ""));
+  return writeCsv(
+    columns.map((one) => one.header),
+    rows,
   );
-  return `${Papa.unparse({ fields: columns.map((one) => one.header), data: rows }, { newline: "\n" })}\n`;
 }
 
 const plain = (header: string) =>
@@ -44,7 +37,7 @@ function jarIn({ line, cells }: CsvRow, headers: readonly Column[]): Parsed<Read
   const wrong = (header: string, said: string): Parsed<never> => bad("bad-value", `line ${line}, column "${header}"`, said);
   for (const [index, cell] of cells.entries()) {
     const column = headers[index];
-    const text = fromText(cell.trim());
+    const text = textOfCell(cell.trim());
     if (text === "") continue;
     if (!column) return bad("bad-value", `line ${line}`, "more cells than the first line has");
     const fault = column.read(text, draft);

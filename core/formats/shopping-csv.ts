@@ -1,4 +1,4 @@
-import Papa from "papaparse";
+import { writeCsv } from "./write-csv";
 
 /** One line of a shopping list. */
 export interface ShoppingRow {
@@ -24,5 +24,5 @@ export function writeShoppingCsv(rows: readonly ShoppingRow[]): string {
     Math.floor(overMl),
     pieces.join("; "),
   ]);
-  return `${Papa.unparse({ fields: ["what", "jars", "size (ml)", "wanted (ml)", "left over (ml)", "for"], data: lines }, { newline: "\n", escapeFormulae: true })}\n`;
+  return writeCsv(["what", "jars", "size (ml)", "wanted (ml)", "left over (ml)", "for"], lines);
 }

@@ -16,6 +16,32 @@ export interface Provenance {
   /** The device the notebook is of. */
   readonly device?: string;
   readonly stamps?: readonly Stamp[];
+  /** What was asked and waited to be written when the file was saved. */
+  readonly asked?: readonly WaitingAsk[];
+}
+
+/** Something that was asked of the app and not written yet: it is asked again where the file is brought in. */
+export interface WaitingAsk {
+  /** Its own id: what was done for it once is not done again. */
+  readonly key: string;
+  readonly action: string;
+  readonly ask: { readonly intent: string };
+}
+
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** Whether a value is an ask that waits; what it asks is checked by whoever does it. */
+export function isWaitingAsk(value: unknown): value is WaitingAsk {
+  if (!isObject(value) || !isObject(value.ask)) return false;
+  const { key, action, ask } = value;
+  return (
+    typeof key === "string" &&
+    /^[0-9a-z]{8,40}$/.test(key) &&
+    typeof action === "string" &&
+    /^\/[^/]/.test(action) &&
+    action.length <= 200 &&
+    typeof ask.intent === "string"
+  );
 }
 
 /** Everything kept, as one file. Parts that nothing writes yet stay away. */
@@ -40,7 +66,7 @@ export function checksumOf(document: Readonly<Record<string, unknown>>): string 
   // A file of an earlier version was summed over the stores there were.
   const data = dataOfBundle(Number(document.version)) ?? DATA_VERSION;
   const names = DEFINITIONS.filter((one) => one.since <= data).map((one) => one.name);
-  const beside = Number(document.version) >= STAMPED_SINCE ? ["aside", "stamps"] : ["aside"];
+  const beside = Number(document.version) >= STAMPED_SINCE ? ["aside", "stamps", "asked"] : ["aside"];
   return fingerprint(JSON.stringify([...names, ...beside].map((name) => document[name] ?? [])));
 }
 
@@ -66,12 +92,13 @@ function byId<R extends { readonly id: string }>(records: readonly R[] = []): re
  */
 export function writeBundle(parts: Partial<BundleParts> & Provenance): Bundle {
   const sorted = Object.fromEntries(STORE_NAMES.map((name) => [name, byId(parts[name] as readonly { readonly id: string }[] | undefined)]));
-  const { device, stamps = [] } = parts;
+  const { device, stamps = [], asked = [] } = parts;
   return {
     format: BUNDLE_FORMAT,
     version: BUNDLE_VERSION,
     ...(device === undefined ? {} : { device }),
     ...(sorted as unknown as BundleParts),
     ...(stamps.length > 0 ? { stamps: byId(stamps) } : {}),
+    ...(asked.length > 0 ? { asked } : {}),
   };
 }

@@ -71,7 +71,7 @@ export function stamped(
     const from = first ? printOfValue(was) : old?.from;
     return { v: changedBy(known, device, at), ...(from === undefined ? {} : { from }) };
   };
-  const by: { [path: string]: Mark } = { ...stamp?.by };
+  let by: { [path: string]: Mark } = { ...stamp?.by };
   if (before === null || after === null) {
     const isNew = before === null && !stamp;
     if (before === null && after === null) return stamp;
@@ -84,8 +84,7 @@ export function stamped(
       const path = pathText(one.path);
       const mark = marked(by[path], knownOf({ id, by }, path), one.before);
       // What is part of it is told by it from now on.
-      for (const inner of Object.keys(by)) if (inner !== PRESENCE && within(inner, path)) delete by[inner];
-      by[path] = mark;
+      by = { ...Object.fromEntries(Object.entries(by).filter(([inner]) => inner === PRESENCE || !within(inner, path))), [path]: mark };
     }
   return Object.keys(by).length === 0 ? null : { id, by };
 }

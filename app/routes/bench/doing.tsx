@@ -13,6 +13,7 @@ import { once } from "~/components/once";
 import { goTitle } from "~/bench/bench-words";
 import { tackyAsk } from "~/bench/bench-asks";
 import type { OnBench } from "~/bench/bench-loaded.client";
+import { useDraft } from "~/components/use-draft";
 
 /** What may be noted of a go. */
 export interface Noting {
@@ -149,7 +150,7 @@ function Batch({ go, piece, now }: Pick<Props, "go" | "piece" | "now">) {
 
 /** It was done some time ago: hands were wet. */
 function DoneAt({ noting, now, title }: { noting: Noting; now: number; title: string }) {
-  const [typed, type] = useState<string | null>(null);
+  const [typed, type] = useDraft<string | null>(`done-at-${title}`, null);
   if (typed === null)
     return (
       <button type="button" className="button" onClick={() => type(format(now, "HH:mm"))}>

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { PenLine } from "lucide-react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { productId } from "#core/catalogue/ids";
@@ -13,6 +12,7 @@ import { useAppContext } from "~/components/app-context";
 import { useMenu } from "~/components/use-menu";
 import { zoneName } from "~/components/words";
 import type { PlanAsk } from "~/piece/plan-ask";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 const AS_WORDS: Partial<Readonly<Record<Role, string>>> = {
   fill: "filler",
@@ -31,9 +31,9 @@ const zonesOf = ({ shown }: OnBench): readonly ZoneId[] => [...shown.zones.map((
 
 /** A coat that was laid though no plan asked for it: it is on the piece all the same. */
 export function SomethingElse({ pieces }: { pieces: readonly OnBench[] }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useOpenForm("else", false);
   return (
-    <details className="mt-6" onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className="mt-6" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="w-fit min-h-[44px] py-2 underline">Something else was laid</summary>
       {open && <Unplanned pieces={pieces} />}
     </details>
@@ -43,13 +43,13 @@ export function SomethingElse({ pieces }: { pieces: readonly OnBench[] }) {
 function Unplanned({ pieces }: { pieces: readonly OnBench[] }) {
   const menu = useMenu();
   const { announce } = useAppContext();
-  const [of, setOf] = useState(pieces[0]?.id ?? "");
+  const [of, setOf] = useDraft<string>("else.of", pieces[0]?.id ?? "");
   const piece = pieces.find(({ id }) => id === of) ?? pieces[0]!;
   const zones = zonesOf(piece);
-  const [zone, setZone] = useState<string>("");
-  const [what, setWhat] = useState("");
-  const [as, setAs] = useState<string>("");
-  const [colour, setColour] = useState(USUAL_COLOUR);
+  const [zone, setZone] = useDraft<string>("else.zone", "");
+  const [what, setWhat] = useDraft("else.what", "");
+  const [as, setAs] = useDraft<string>("else.as", "");
+  const [colour, setColour] = useDraft("else.colour", USUAL_COLOUR);
   const place = zones.find((one) => one === zone) ?? zones[0]!;
   const jar = menu.jars.find(({ id }) => `jar:${id}` === what);
   const products = menu.products.filter(({ id }) => rolesOf(productId(id), CATALOGUE).length > 0);

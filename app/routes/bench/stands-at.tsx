@@ -1,6 +1,7 @@
-import { useId, useState } from "react";
+import { useId } from "react";
 import { MapPin } from "lucide-react";
 import { askOf } from "~/actions/use-ask";
+import { useDraft } from "~/components/use-draft";
 import type { OnBench } from "~/bench/bench-loaded.client";
 
 /** The field is opened to be typed in. */
@@ -10,7 +11,7 @@ const takeFocus = (field: HTMLInputElement | null): void => field?.focus();
 export function StandsAt({ piece, places }: { piece: OnBench; places: readonly string[] }) {
   const list = useId();
   const kept = piece.record.standsAt ?? "";
-  const [typed, type] = useState<string | null>(null);
+  const [typed, type] = useDraft<string | null>(`stands-${piece.id}`, null);
   const say = (standsAt: string) => {
     type(null);
     if (standsAt.trim() !== kept) askOf(`/pieces/${piece.id}`, { intent: "keep-with", standsAt: standsAt.trim() } as never);

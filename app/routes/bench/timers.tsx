@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Link } from "react-router";
 import { BellRing, Plus, TimerReset, X } from "lucide-react";
 import type { TimerRecord } from "#core/formats/stores/timers";
@@ -7,6 +6,7 @@ import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { moveTimerTo, setTimerFor, takeTimerOff } from "~/bench/timer-asks";
 import { Countdown } from "~/components/countdown";
 import { ToolButton } from "~/components/tool-button";
+import { useDraft } from "~/components/use-draft";
 
 /** Times that are set most, minutes. */
 const QUICK_MIN = [5, 10, 15, 30] as const;
@@ -66,8 +66,8 @@ export function RunningTimers({ timers, now }: { timers: readonly TimerRecord[];
 
 /** Sets a timer. */
 export function NewTimer() {
-  const [label, setLabel] = useState("");
-  const [min, setMin] = useState("10");
+  const [label, setLabel] = useDraft("timer.label", "");
+  const [min, setMin] = useDraft("timer.min", "10");
   const minutes = Number(min.replace(",", "."));
   const fits = Number.isFinite(minutes) && minutes > 0 && minutes <= MOST_TIMER_MIN;
   const set = (of: number) => {

@@ -16,6 +16,7 @@ import { useMenu } from "~/components/use-menu";
 import { LOGBOOK } from "~/logbook/logbook-asks";
 import type { LogbookAsk } from "~/logbook/logbook-asks";
 import { freshId } from "~/store/fresh-id";
+import { useDraft } from "~/components/use-draft";
 
 export function ErrorBoundary() {
   return <RoomError />;
@@ -33,8 +34,8 @@ const text = (label: string, value: string, set: (text: string) => void, placeho
 /** A piece told in a few words: its name is enough. */
 function ShortForm({ tell, busy }: { tell: Ask; busy: boolean }) {
   const menu = useMenu();
-  const [said, setSaid] = useState({ name: "", body: "", when: "", colours: "", paints: "", sealer: "", who: "", note: "" });
-  const [count, setCount] = useState(1);
+  const [said, setSaid] = useDraft("older.said", { name: "", body: "", when: "", colours: "", paints: "", sealer: "", who: "", note: "" });
+  const [count, setCount] = useDraft("older.count", 1);
   const [tried, tryIt] = useState(false);
   const set = (key: keyof typeof said) => (value: string) => setSaid({ ...said, [key]: value });
   const when = said.when.trim() === "" ? null : readOlderDay(said.when, "day-first");

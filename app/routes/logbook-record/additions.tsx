@@ -1,14 +1,14 @@
-import { useState } from "react";
 import { format } from "date-fns";
 import { RECORD_LIMITS } from "#core/formats/stores/records";
 import type { LogRecord } from "#core/logbook/record/record";
 import type { RecordChange } from "#core/logbook/record/record-changes";
 import { freshId } from "~/store/fresh-id";
 import { NotedLine } from "./noted-line";
+import { useDraft } from "~/components/use-draft";
 
 /** What is added afterwards: the record itself stays as it was written. */
 export function Additions({ record, change }: { record: LogRecord; change: (change: RecordChange) => void }) {
-  const [text, setText] = useState("");
+  const [text, setText] = useDraft("addition.text", "");
   const said = text.trim();
   return (
     <section aria-labelledby="added">

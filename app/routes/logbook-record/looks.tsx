@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Eye } from "lucide-react";
 import { format } from "date-fns";
 import { zoneName } from "#core/catalogue/zone-words";
@@ -8,10 +7,11 @@ import type { Reminder } from "#core/logbook/record/reminders";
 import { LookForm } from "~/logbook/look-form";
 import { sayLogDay, sayLook } from "~/logbook/logbook-words";
 import { NotedLine } from "./noted-line";
+import { useOpenForm } from "~/components/use-draft";
 
 /** How it has held, look by look, and when it is looked at next. */
 export function Looks({ record, next, change }: { record: LogRecord; next: Reminder | null; change: (change: RecordChange) => void }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useOpenForm("look", false);
   return (
     <section aria-labelledby="held">
       <h2 id="held" className="text-xl">

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Send } from "lucide-react";
 import { RECORD_LIMITS } from "#core/formats/stores/records";
 import type { LogRecord, Move } from "#core/logbook/record/record";
@@ -11,6 +10,7 @@ import { freshId } from "~/store/fresh-id";
 import { MOVE_CHOICES, sayLogDay, sayMove } from "~/logbook/logbook-words";
 import { NotedLine } from "./noted-line";
 import { NoteOrNot } from "~/logbook/note-or-not";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 interface Props {
   readonly record: LogRecord;
@@ -28,11 +28,11 @@ const WHO: Readonly<Record<Move["kind"], string>> = {
 
 function MoveForm({ record, today, note, leave }: Omit<Props, "change"> & { note: (move: Move) => void; leave: () => void }) {
   const { here } = piecesOf(record);
-  const [kind, setKind] = useState<Move["kind"]>(record.money?.price === undefined ? "given" : "sold");
-  const [count, setCount] = useState(1);
-  const [to, setTo] = useState("");
-  const [price, setPrice] = useState<number | undefined>(record.money?.price);
-  const [on, setOn] = useState(today);
+  const [kind, setKind] = useDraft<Move["kind"]>("move.kind", record.money?.price === undefined ? "given" : "sold");
+  const [count, setCount] = useDraft("move.count", 1);
+  const [to, setTo] = useDraft("move.to", "");
+  const [price, setPrice] = useDraft<number | undefined>("move.price", record.money?.price);
+  const [on, setOn] = useDraft("move.on", today);
   return (
     <form
       className="sheet mt-2 grid gap-3 p-3"
@@ -75,7 +75,7 @@ function MoveForm({ record, today, note, leave }: Omit<Props, "change"> & { note
 
 /** Where the pieces of a record went, and how many are here. */
 export function Moves({ record, today, change }: Props) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useOpenForm("move", false);
   const { here } = piecesOf(record);
   return (
     <section aria-labelledby="went">

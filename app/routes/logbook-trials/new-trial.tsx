@@ -6,6 +6,7 @@ import { Choice, Tick } from "~/components/fields";
 import { useMenu } from "~/components/use-menu";
 import type { AskedTrial } from "~/logbook/logbook-asks";
 import { freshId } from "~/store/fresh-id";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly today: string;
@@ -16,11 +17,11 @@ interface Props {
 /** What is laid beside what. */
 export function NewTrial({ today, begin, leave }: Props) {
   const menu = useMenu();
-  const [name, setName] = useState("");
-  const [material, setMaterial] = useState("");
-  const [lies, setLies] = useState("");
-  const [fields, setFields] = useState<readonly string[]>(["", ""]);
-  const [bare, setBare] = useState(true);
+  const [name, setName] = useDraft("trial.name", "");
+  const [material, setMaterial] = useDraft("trial.material", "");
+  const [lies, setLies] = useDraft("trial.lies", "");
+  const [fields, setFields] = useDraft<readonly string[]>("trial.fields", ["", ""]);
+  const [bare, setBare] = useDraft("trial.bare", true);
   const [tried, tryIt] = useState(false);
   const laid = fields.map((one) => one.trim()).filter((one) => one !== "");
   const enough = laid.length + (bare ? 1 : 0) >= 2;

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { FlaskConical } from "lucide-react";
 import { LogbookRooms } from "~/components/logbook-rooms";
 import { RoomError } from "~/components/room-error";
@@ -6,6 +5,7 @@ import { useLogbook } from "~/logbook/use-logbook";
 import type { Route } from "./+types/route";
 import { NewTrial } from "./new-trial";
 import { TrialCard } from "./trial-card";
+import { useOpenForm } from "~/components/use-draft";
 
 export async function clientLoader() {
   return (await import("~/logbook/logbook-loaded.client")).logbookLoaded();
@@ -23,7 +23,7 @@ export function ErrorBoundary() {
 /** Trials: things laid beside each other on one body, to see which holds. */
 export default function TrialsRoom({ loaderData }: Route.ComponentProps) {
   const { trials, ask } = useLogbook(loaderData);
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useOpenForm("trial", false);
   return (
     <>
       <title>Trials – Logbook – Nook Coat</title>

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Eye, Trash2 } from "lucide-react";
 import type { TrialRecord } from "#core/formats/stores/trials";
 import { trialDays, trialSays } from "#core/logbook/record/trial";
@@ -10,11 +9,12 @@ import type { LogbookAsk } from "~/logbook/logbook-asks";
 import { SAW_CHOICES, sawAfter, sayLogDay, saySaw } from "~/logbook/logbook-words";
 import { freshId } from "~/store/fresh-id";
 import { NoteOrNot } from "~/logbook/note-or-not";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 /** One trial: its fields side by side, day by day, and what it says by now. */
 export function TrialCard({ trial, ask }: { trial: TrialRecord; ask: (ask: LogbookAsk) => string }) {
   const menu = useMenu();
-  const [looking, setLooking] = useState(false);
+  const [looking, setLooking] = useOpenForm(`looking-${trial.id}`, false);
   const days = trialDays(trial);
   const says = trialSays(trial);
   return (
@@ -90,7 +90,7 @@ type Looks = Extract<LogbookAsk, { readonly intent: "look-trial" }>["looks"];
 
 /** What is seen on each field today. */
 function LookAtTrial({ trial, note, leave }: { trial: TrialRecord; note: (looks: Looks) => void; leave: () => void }) {
-  const [seen, setSeen] = useState<Readonly<Record<string, readonly Saw[]>>>({});
+  const [seen, setSeen] = useDraft<Readonly<Record<string, readonly Saw[]>>>(`looking-${trial.id}.seen`, {});
   const told = trial.spots.filter(({ id }) => (seen[id] ?? []).length > 0);
   return (
     <form

@@ -1,8 +1,8 @@
-import { useState } from "react";
 import { Link } from "react-router";
 import { CalendarPlus, Eye } from "lucide-react";
 import type { RecordChange } from "#core/logbook/record/record-changes";
 import type { Reminder } from "#core/logbook/record/reminders";
+import { useOpenForm } from "~/components/use-draft";
 import { LookForm } from "~/logbook/look-form";
 import { sayLogDay } from "~/logbook/logbook-words";
 
@@ -18,7 +18,7 @@ const WHEN = { month: "a month old", year: "a year old" } as const;
 
 /** Finished pieces whose month or year is up: how have they held? */
 export function LookAgain({ due, change }: Props) {
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useOpenForm<string | null>("look", null);
   if (due.length === 0) return null;
   return (
     <section aria-labelledby="look-again" className="rounded-lg border-2 border-act p-3">

@@ -8,6 +8,7 @@ import { once } from "~/components/once";
 import { coatWords, zoneNames } from "~/components/words";
 import { AskWet } from "~/piece/ask-wet";
 import type { PlanActions } from "~/piece/plan-actions";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly tasks: readonly Task[];
@@ -35,7 +36,7 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
   const coats = Math.max(...tasks.map((task) => task.coat));
   const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
   const ready = state?.state === "ready";
-  const [took, setTook] = useState("");
+  const [took, setTook] = useDraft(`took-${tasks[0]?.stepId}-${next?.coat}`, "");
   const minutes = minutesOf(took);
   const isWrong = Number.isNaN(minutes);
   const [doubted, doubt] = useState<readonly Task[] | null>(null);

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Plus } from "lucide-react";
 import { productId } from "#core/catalogue/ids";
 import type { Menu } from "#core/catalogue/menu";
@@ -10,6 +9,7 @@ import type { Candidate } from "#core/coating/model/plan";
 import { Choice, Colour } from "~/components/fields";
 import { LAYER_KINDS, optionsFor } from "./layer-kinds";
 import type { Apply } from "~/piece/plan-actions";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 /** What may be put in by hand; decoration is said with the piece. */
 const KINDS = LAYER_KINDS.filter(({ role }) => role !== "decorate");
@@ -18,11 +18,12 @@ const FIRST_COLOUR = "#f4efe2";
 
 /** A step of the user's own after an act: what it does to the plan is judged at once. */
 export function OwnStep({ act, zones, menu, apply }: { act: ToldAct; zones: Candidate["zones"]; menu: Menu; apply: Apply }) {
-  const [open, setOpen] = useState(false);
-  const [role, setRole] = useState<Role>("seal");
-  const [of, setOf] = useState("");
-  const [coats, setCoats] = useState("1");
-  const [colour, setColour] = useState(FIRST_COLOUR);
+  const form = `own-step-${act.stepIds[0]}`;
+  const [open, setOpen] = useOpenForm(form, false);
+  const [role, setRole] = useDraft<Role>(`${form}.role`, "seal");
+  const [of, setOf] = useDraft(`${form}.of`, "");
+  const [coats, setCoats] = useDraft(`${form}.coats`, "1");
+  const [colour, setColour] = useDraft(`${form}.colour`, FIRST_COLOUR);
   const kind = KINDS.find((one) => one.role === role)!;
   const options = optionsFor(kind.jobs, menu);
   const chosen = options.find((one) => one.id === of) ?? options[0]!;

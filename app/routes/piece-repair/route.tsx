@@ -113,7 +113,7 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
           <h3 id="more-wrong" className="mb-2 text-xl">
             {faults.length === 0 ? "What is wrong?" : "Something else is wrong"}
           </h3>
-          <NewFault bodies={count} cast={body.castMin !== null} add={(fault) => save([...faults, fault])} />
+          <NewFault form="fault" bodies={count} cast={body.castMin !== null} add={(fault) => save([...faults, fault])} />
         </section>
       </div>
       <aside aria-label="Beside mending" className="grid content-start gap-4">

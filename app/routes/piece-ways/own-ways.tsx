@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Download, Trash2, Upload } from "lucide-react";
 import { alikeZones } from "#core/coating/explain/alike-zones";
 import type { Candidate } from "#core/coating/model/plan";
@@ -15,6 +14,7 @@ import { TypedBox } from "~/components/typed-box";
 import { useTyped } from "~/components/use-typed";
 import { zoneNames } from "~/components/words";
 import { sayTrades } from "./say-trades";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly recipes: readonly RecipeRecord[];
@@ -95,7 +95,7 @@ function Way({
 
 /** Keeps the plan that is followed under a name. */
 function Keep({ keep }: Pick<Props, "keep">) {
-  const [name, setName] = useState("");
+  const [name, setName] = useDraft("own-way.name", "");
   const said = name.trim();
   return (
     <form

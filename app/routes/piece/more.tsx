@@ -5,6 +5,7 @@ import { Archive, ArchiveRestore, Copy, Ellipsis, Hammer, Layers, Trash2 } from 
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import { NAMES_KEY } from "~/components/names-key";
 import type { NamedPiece } from "~/store/listing";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   readonly record: PieceRecord;
@@ -19,7 +20,7 @@ export function More({ record, copy, putAway, putInSet, remove }: Props) {
   const [open, setOpen] = useState(false);
   const { load, data: pieces = [] } = useFetcher<readonly NamedPiece[]>({ key: NAMES_KEY });
   const sets = [...new Set(pieces.flatMap((one) => one.set ?? []))];
-  const [set, setSet] = useState(record.set ?? "");
+  const [set, setSet] = useDraft("set.name", record.set ?? "");
   const act = (what: () => void) => () => {
     what();
     setOpen(false);

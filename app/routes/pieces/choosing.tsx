@@ -1,10 +1,10 @@
 import { Archive, ArchiveRestore, Layers, Ungroup, X } from "lucide-react";
-import { useState } from "react";
 import { dateOf } from "#core/schedule/free-hours";
 import { useAsk } from "~/actions/use-ask";
 import { timeZoneHere } from "~/components/time-zone";
 import type { NamedPiece } from "~/store/listing";
 import type { PiecesAsk } from "./pieces-asks";
+import { useDraft } from "~/components/use-draft";
 
 interface Props {
   /** Those in sight: what is hidden by looking for something is not chosen along. */
@@ -18,7 +18,7 @@ interface Props {
 /** What is done with the pieces that are chosen: into a set, away, out again. */
 export function ChosenBar({ pieces, chosen, sets, chooseAll, end }: Props) {
   const ask = useAsk<PiecesAsk>("/pieces");
-  const [set, setSet] = useState("");
+  const [set, setSet] = useDraft("choosing.set", "");
   const mine = pieces.filter(({ id }) => chosen.has(id));
   const ids = mine.map(({ id }) => id);
   const none = ids.length === 0;

@@ -72,7 +72,12 @@ export async function asFile(now: Date, photographs: boolean): Promise<Outcome> 
   try {
     const db = await database();
     const [parts, pictures] = await Promise.all([everything(db), photographs ? allPictures(db) : NO_PICTURES]);
-    const wanted = { ...parts, pieces: withUnsaved(parts.pieces), ...(photographs ? {} : { photos: [], records: parts.records.map(withoutPictures) }) };
+    const wanted = {
+      ...parts,
+      pieces: withUnsaved(parts.pieces),
+      ...(photographs ? {} : { photos: [], records: parts.records.map(withoutPictures) }),
+      asked: asks.waiting(),
+    };
     const { content, aside } = await asFiles((api) => api.write(wanted, pictures));
     // A file that leaves photographs out does not keep the notebook safe.
     if (photographs || parts.photos.length === 0) noteBackup(now.getTime());
@@ -94,8 +99,9 @@ export async function bringIn(token: string): Promise<Outcome> {
     if (!read.ok) return { kind: "problem", problem: read.problem };
     const { bundle, aside, altered, pictures } = read.value;
     const counts = await importBundle(await database(), bundle, { progress: { told, signal }, pictures });
+    asks.takeIn(bundle.asked ?? []);
     const asideFile = aside.length > 0 ? fileOn(new Date(), fileContent(fileOf(writeBundle({}), aside), NO_PICTURES), SET_ASIDE) : null;
-    return { kind: "imported", counts, aside: aside.map(saidOf), asideFile, altered };
+    return { kind: "imported", counts, aside: [...aside.map(saidOf), ...counts.unfit], asideFile, altered };
   } catch (error) {
     return { kind: "failed", message: whyOf(error) };
   } finally {

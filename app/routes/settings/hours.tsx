@@ -1,61 +1,74 @@
-import { useState } from "react";
 import { Plus, Trash2 } from "lucide-react";
 import { isDay } from "#core/formats/hours-schema";
 import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
-import { useTyped } from "~/components/use-typed";
+import { hurryAsks } from "~/actions/use-ask";
 import { otherZoneHere } from "~/components/time-zone";
 import { useNow } from "~/components/use-now";
 import { sayHour, sayZone } from "~/components/time-words";
+import { useDraft } from "~/components/use-draft";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 const FIRST: DaySpan = { from: "19:00", to: "22:00" };
 
 const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
 
-/** One end of a free stretch. */
-function Time({ label, value, fits, save }: { label: string; value: string; fits: (time: string) => string | null; save: (time: string) => void }) {
-  const field = useTyped({
-    value,
-    text: (time) => (time === "24:00" ? "00:00" : time),
-    read: (text) => {
-      if (!TIME.test(text)) return { wrong: "not a time yet" };
-      const wrong = fits(text);
-      return wrong === null ? { value: text } : { wrong };
-    },
-    save,
-  });
-  return (
-    <>
-      <input
-        type="time"
-        aria-label={label}
-        className="field w-32"
-        value={field.text}
-        aria-invalid={field.wrong !== null}
-        onFocus={field.begin}
-        onChange={(event) => field.type(event.target.value)}
-        onBlur={field.leave}
-      />
-      {field.wrong !== null && field.wrong !== "not a time yet" && (
-        <span role="alert" className="text-stop">
-          {field.wrong}
-        </span>
-      )}
-    </>
-  );
+const isTime = (text: string) => TIME.test(text);
+
+/** Why two ends make no stretch yet; null where they do. */
+function spanFault({ from, to }: DaySpan): string | null {
+  if (!isTime(from) || !(isTime(to) || to === "24:00")) return "not a time yet";
+  return from < to ? null : "it ends before it begins";
 }
 
-const BACKWARDS = "it ends before it begins";
-
-function Span({ day, span, change, remove }: { day: string; span: DaySpan; change: (span: DaySpan) => void; remove: () => void }) {
+/**
+ * A free stretch: one value with two ends. What is typed is saved when both ends make sense together; while they do not, it says what stands.
+ *
+ * @param name names what is typed among the drafts of the page
+ */
+function Span({ name, day, span, change, remove }: { name: string; day: string; span: DaySpan; change: (span: DaySpan) => void; remove: () => void }) {
+  const [typed, type] = useDraft<DaySpan | null>(name, null);
+  const shown = typed ?? span;
+  const fault = typed === null ? null : spanFault(typed);
+  const set = (end: Partial<DaySpan>) => {
+    const next = { ...shown, ...end };
+    type(next);
+    if (spanFault(next) === null && (next.from !== span.from || next.to !== span.to)) change(next);
+  };
+  const end = (which: keyof DaySpan) => (
+    <input
+      type="time"
+      aria-label={`${day}, ${which}`}
+      className="field w-32"
+      value={shown[which] === "24:00" ? "00:00" : shown[which]}
+      aria-invalid={fault !== null}
+      onChange={(event) => set({ [which]: event.target.value })}
+      onBlur={() => {
+        hurryAsks();
+        if (fault === null) type(null);
+      }}
+    />
+  );
   return (
     <span className="flex flex-wrap items-center gap-2">
-      <Time label={`${day}, from`} value={span.from} fits={(time) => (time < span.to ? null : BACKWARDS)} save={(from) => change({ ...span, from })} />
+      {end("from")}
       <span>to</span>
-      <Time label={`${day}, to`} value={span.to} fits={(time) => (time > span.from ? null : BACKWARDS)} save={(to) => change({ ...span, to })} />
-      <button type="button" className="tool" aria-label={`${day}: not ${sayHour(span.from)} to ${sayHour(span.to)}`} onClick={remove}>
+      {end("to")}
+      <button
+        type="button"
+        className="tool"
+        aria-label={`${day}: not ${sayHour(span.from)} to ${sayHour(span.to)}`}
+        onClick={() => {
+          type(null);
+          remove();
+        }}
+      >
         <Trash2 aria-hidden size={18} />
       </button>
+      {fault !== null && (
+        <span role="alert" className="basis-full text-stop">
+          Not kept: {fault}. Until it makes sense, {sayHour(span.from)} to {sayHour(span.to)} stands.
+        </span>
+      )}
     </span>
   );
 }
@@ -81,7 +94,7 @@ function Zone({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => v
 /** The user's week, and days that are otherwise. */
 export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHours) => void }) {
   const setDay = (day: number, spans: readonly DaySpan[]) => save({ ...hours, weekday: hours.weekday.map((old, index) => (index === day ? spans : old)) });
-  const [away, setAway] = useState("");
+  const [away, setAway] = useDraft("away.away", "");
   return (
     <div className="grid gap-2">
       <Zone hours={hours} save={save} />
@@ -95,6 +108,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
               {spans.map((span, index) => (
                 <Span
                   key={index}
+                  name={`hours-${day}-${index}`}
                   day={name}
                   span={span}
                   change={(next) =>

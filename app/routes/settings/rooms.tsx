@@ -1,11 +1,13 @@
 import { joiResolver } from "@hookform/resolvers/joi";
 import Joi from "joi";
+import { useEffect } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { Plus, Trash2 } from "lucide-react";
 import { ROOM_TEMPERATURE_C } from "#core/piece/piece";
 import type { Room } from "#core/piece/piece";
 import { Choice } from "~/components/fields";
 import { ToolButton } from "~/components/tool-button";
+import { useDraft } from "~/components/use-draft";
 import { useAppContext } from "~/components/app-context";
 
 const AIR = [
@@ -63,13 +65,17 @@ const ROOM_FORM = Joi.object<RoomForm>({
   nightDamp: Joi.string().required().allow(AS_BY_DAY),
 });
 
+const EMPTY: RoomForm = { name: "", temperature: "20", damp: "0.55", air: "still", nightTemperature: "", nightDamp: AS_BY_DAY };
+
 /** Where the user works: the air of a room sets how long everything dries. */
 export function Rooms({ known, add, remove }: { known: readonly string[]; add: (name: string, room: Room) => void; remove: (id: string) => void }) {
   const { rooms } = useAppContext();
-  const { register, control, handleSubmit, resetField, setError, formState } = useForm<RoomForm>({
+  const [draft, keepDraft] = useDraft<RoomForm>("room.new", EMPTY);
+  const { register, control, subscribe, handleSubmit, resetField, setError, formState } = useForm<RoomForm>({
     resolver: joiResolver(ROOM_FORM),
-    defaultValues: { name: "", temperature: "20", damp: "0.55", air: "still", nightTemperature: "", nightDamp: AS_BY_DAY },
+    defaultValues: draft,
   });
+  useEffect(() => subscribe({ formState: { values: true }, callback: ({ values }) => keepDraft(values) }), [subscribe, keepDraft]);
   const submit = handleSubmit(({ name, temperature, damp, air, nightTemperature, nightDamp }) => {
     if (known.some((one) => one.trim().toLowerCase() === name.trim().toLowerCase())) {
       setError("name", { message: "there is a room of that name already" });
@@ -82,7 +88,7 @@ export function Rooms({ known, add, remove }: { known: readonly string[]; add: (
     };
     const isAsByDay = night.temperatureC === day.temperatureC && night.relativeHumidity === day.relativeHumidity;
     add(name.trim(), { ...day, airflow: air as Room["airflow"], ...(isAsByDay ? {} : { night }) });
-    resetField("name");
+    resetField("name", { defaultValue: "" });
   });
   const wrong = formState.errors.name?.message ?? formState.errors.temperature?.message ?? formState.errors.nightTemperature?.message;
   return (

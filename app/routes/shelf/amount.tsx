@@ -1,4 +1,3 @@
-import { useState } from "react";
 import type { Jar } from "#core/catalogue/jar";
 import { JAR_BOUNDS } from "#core/formats/stores/shelf";
 import { densityOf, seenByEye, tareFor, tareOfFull, weighed } from "#core/shelf/amount-left";
@@ -7,6 +6,7 @@ import { Radios } from "~/components/fields";
 import { sayMl } from "#core/units/volume";
 import { kindOf, sizeOf } from "~/shelf/shelf-view";
 import { NumberField } from "~/components/number-field";
+import { useDraft } from "~/components/use-draft";
 
 const BY_EYE = [
   { id: "4", name: "full" },
@@ -24,7 +24,7 @@ const now = () => new Date().toISOString();
 
 /** The jar on the scale: what it weighs, less what it weighs empty. */
 function ByWeight({ jar, shelf, change }: { jar: Jar; shelf: readonly Jar[]; change: (change: JarChange) => void }) {
-  const [grossG, weigh] = useState<number | undefined>(undefined);
+  const [grossG, weigh] = useDraft<number | undefined>(`on-scale-${(jar as { readonly id?: string }).id ?? "new"}`, undefined);
   const kind = kindOf(jar);
   const density = kind && densityOf(kind);
   const tare = tareFor(jar, shelf);

@@ -30,6 +30,7 @@ function NameCell({ row: { jar, states }, change }: { row: ShelfRow; change: Cha
     value: jar.name,
     text: (name) => name,
     read: (text) => (text.trim() === "" ? { wrong: "a jar needs a name" } : { value: text.trim() }),
+    draft: `name-${jar.id}`,
     save: (name, before) => change(jar.id, put("name", name), `${jar.id}/name`, put("name", before)),
   });
   return (

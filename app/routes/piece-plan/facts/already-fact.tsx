@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import type { Role, ZoneId } from "#core/catalogue/vocabulary";
 import type { DoneStep } from "#core/piece/piece";
@@ -9,6 +8,7 @@ import { zoneName } from "~/components/words";
 import { set } from "./fact-props";
 import type { FactProps } from "./fact-props";
 import { LAYER_KINDS } from "../layer-kinds";
+import { useDraft, useOpenForm } from "~/components/use-draft";
 
 const COATS = ["1", "2", "3", "4", "5"].map((id) => ({ id, name: id === "1" ? "1 coat" : `${id} coats` }));
 
@@ -18,13 +18,13 @@ export function AlreadyFact({ record, menu, save }: FactProps) {
   const done = piece.done ?? [];
   const zones = menu.objects.find((one) => one.id === piece.object)?.zones.map((one) => one.zone) ?? [];
   const places: readonly ZoneId[] = zones.length > 0 ? zones : ["top"];
-  const [open, setOpen] = useState(false);
-  const [zone, setZone] = useState<string>(places[0]!);
-  const [role, setRole] = useState<Role>("base");
+  const [open, setOpen] = useOpenForm("already", false);
+  const [zone, setZone] = useDraft<string>("already.zone", places[0]!);
+  const [role, setRole] = useDraft<Role>("already.role", "base");
   const kind = LAYER_KINDS.find((one) => one.role === role)!;
   const products = menu.products.filter((one) => one.jobs.some((job) => kind.jobs.includes(job)));
-  const [product, setProduct] = useState("");
-  const [coats, setCoats] = useState("1");
+  const [product, setProduct] = useDraft("already.product", "");
+  const [coats, setCoats] = useDraft("already.coats", "1");
   const chosen = products.some((one) => one.id === product) ? product : (products[0]?.id ?? "");
   const put = (steps: readonly DoneStep[]) => save([set("done", steps)]);
   const add = () => {
