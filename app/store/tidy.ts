@@ -1,6 +1,7 @@
 import { PICTURED } from "./command";
 import { isReadOnly } from "./database";
 import type { Database } from "./database";
+import { OVERVIEWS_STORE } from "./overviews";
 import { PICTURES_STORE } from "./pictures";
 import { VERSIONS_STORE } from "./versions";
 
@@ -68,9 +69,26 @@ export async function clearVersions(db: Database): Promise<number> {
   return gone;
 }
 
+/**
+ * Clears away overviews of pieces that are gone: they are worked out again where a piece comes back.
+ *
+ * @returns how many
+ */
+export async function clearOverviews(db: Database): Promise<number> {
+  const here = new Set<string>(await db.getAllKeys("pieces"));
+  const gone = (await db.getAllKeys(OVERVIEWS_STORE)).filter((id) => !here.has(id));
+  if (gone.length === 0) return 0;
+  const transaction = db.transaction([OVERVIEWS_STORE, "pieces"], "readwrite");
+  const now = new Set<string>(await transaction.objectStore("pieces").getAllKeys());
+  for (const id of gone.filter((one) => !now.has(one))) await transaction.objectStore(OVERVIEWS_STORE).delete(id);
+  await transaction.done;
+  return gone.length;
+}
+
 /** Clears away what nothing needs any more; a notebook that is only read is left as it is. */
 export async function tidyUp(db: Database): Promise<void> {
   if (isReadOnly(db)) return;
   await clearPictures(db);
   await clearVersions(db);
+  await clearOverviews(db);
 }
