@@ -18,10 +18,14 @@ const REQUEST_MS = 20_000;
 const HEADERS = {
   "X-Content-Type-Options": "nosniff",
   "Referrer-Policy": "no-referrer",
-  "Cross-Origin-Opener-Policy": "same-origin",
   "Cross-Origin-Resource-Policy": "same-origin",
   "Permissions-Policy": "accelerometer=(), autoplay=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=(), screen-wake-lock=(self)",
 };
+
+/** Whether the browser holds the way here for safe: https, or this very machine. */
+function isTrusted({ headers }) {
+  return headers["x-forwarded-proto"] === "https" || /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/.test(headers.host ?? "");
+}
 
 /** A worker obeys the policy of its own response, so assets carry one too. */
 const ASSET_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";
@@ -42,8 +46,10 @@ export async function serve({ port = 4173, host = "127.0.0.1" } = {}) {
   const app = express();
   app.disable("x-powered-by");
   // What is turned away says so too.
-  app.use((_request, response, next) => {
+  app.use((request, response, next) => {
     response.set(HEADERS);
+    // Over plain http from another machine a browser trusts no opener policy, and says so on its console.
+    if (isTrusted(request)) response.set("Cross-Origin-Opener-Policy", "same-origin");
     next();
   });
   app.use(turnAway);

@@ -134,6 +134,7 @@ export function BodiesPart({ pour, bodies, at, now, casting }: Props) {
           hand={(of) => {
             const piece = freshId();
             after(casting.ask({ intent: "hand-over", id: pour.id, piece, bodies: at, of }), () => {
+              setHanding(false);
               announce(`${of.name} is among your pieces`);
               void navigate(of.faulty ? `/pieces/${piece}/repair` : `/pieces/${piece}`);
             });

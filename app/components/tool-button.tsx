@@ -7,6 +7,7 @@ export function ToolButton({
   title = label,
   onClick,
   disabled = false,
+  repeats = false,
   className = "",
 }: {
   icon: LucideIcon;
@@ -14,10 +15,20 @@ export function ToolButton({
   title?: string;
   onClick: () => void;
   disabled?: boolean;
+  /** It is meant to be pressed again and again. */
+  repeats?: boolean;
   className?: string;
 }) {
   return (
-    <button type="button" className={`tool ${className}`} aria-label={label} title={title} disabled={disabled} onClick={onClick}>
+    <button
+      type="button"
+      className={`tool ${className}`}
+      aria-label={label}
+      title={title}
+      disabled={disabled}
+      {...(repeats ? { "data-repeats": true } : {})}
+      onClick={onClick}
+    >
       <Icon aria-hidden size={20} />
     </button>
   );

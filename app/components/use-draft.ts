@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import type { SetStateAction } from "react";
 
 const PREFIX = "nook-coat-draft/";
@@ -38,13 +38,14 @@ export function useDraft<T>(name: string, initial: T | (() => T)): readonly [T, 
     const before = kept(key);
     return before === null ? first : (before.value as T);
   });
+  const current = useRef(value);
   const change = useCallback(
-    (next: SetStateAction<T>) =>
-      set((before) => {
-        const now = typeof next === "function" ? (next as (before: T) => T)(before) : next;
-        keep(key, now, first);
-        return now;
-      }),
+    (next: SetStateAction<T>) => {
+      current.current = typeof next === "function" ? (next as (before: T) => T)(current.current) : next;
+      // At once: the page may be left before it is drawn again.
+      keep(key, current.current, first);
+      set(current.current);
+    },
     [key, first],
   );
   return [value, change];

@@ -31,11 +31,11 @@ function Counter({ one, set, save }: { one: SolvedRow; set: number; save: (count
   if (all === 1) return finish;
   return (
     <div className="flex flex-wrap items-center gap-1" role="group" aria-label={`Set of ${title}`}>
-      <ToolButton icon={Minus} label={`One fewer set: ${title}`} disabled={set === 0} onClick={() => save(set - 1)} />
+      <ToolButton icon={Minus} label={`One fewer set: ${title}`} disabled={set === 0} repeats onClick={() => save(set - 1)} />
       <span className="min-w-24 text-center text-xl tabular-nums">
         <strong>{set}</strong> of {all}
       </span>
-      <ToolButton icon={Plus} label={`One more set: ${title}`} disabled={done} onClick={() => save(set + 1)} />
+      <ToolButton icon={Plus} label={`One more set: ${title}`} disabled={done} repeats onClick={() => save(set + 1)} />
       {finish}
     </div>
   );

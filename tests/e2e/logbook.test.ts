@@ -125,7 +125,7 @@ describe("at Tern Point", () => {
     await fill(page, /^Left over/, "25");
     await axeClean(page);
     const table = await saved(page, "As a table");
-    expect(table.split("\n")[0]).toBe("name,body,to take along,price,sold before,brought in,sold today");
+    expect(table.split("\n")[0]).toBe("\uFEFFname,body,to take along,price,sold before,brought in,sold today");
     expect(table).toContain("Mint pots for the sills,Terracotta,3,16,1,16,");
     await page.getByRole("link", { name: "Mint pots for the sills" }).click();
     await page.getByText(/25 in 100 of the price left over/).waitFor();

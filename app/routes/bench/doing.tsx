@@ -45,10 +45,17 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
       <div className="flex flex-wrap gap-2">
         {batch && begun ? (
           <>
-            <button type="button" className="button button-act text-lg" data-primary onClick={() => count(has + 1)}>
+            <button type="button" className="button button-act text-lg" data-primary data-repeats onClick={() => count(has + 1)}>
               <Plus aria-hidden size={22} /> One more: {has} of {piece.count}
             </button>
-            <button type="button" className="button" aria-label="One too many: take it off the count" disabled={has === 0} onClick={() => count(has - 1)}>
+            <button
+              type="button"
+              className="button"
+              data-repeats
+              aria-label="One too many: take it off the count"
+              disabled={has === 0}
+              onClick={() => count(has - 1)}
+            >
               <Minus aria-hidden size={20} />
             </button>
             <button type="button" className="button" aria-label={`All ${piece.count} done: ${title}`} onClick={(event) => once(event) && noting.done()}>
