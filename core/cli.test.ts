@@ -57,7 +57,10 @@ describe("the examples of docs/headless.md", () => {
     if (verb === "hide") expect(answer).toMatchObject({ coats: 3, perCoat: expect.any(Array), underlay: null });
     if (verb === "tint") expect(answer).toMatchObject({ reachable: true, recipes: expect.arrayContaining([expect.objectContaining({ startWith: "white" })]) });
     if (verb === "merge") {
-      expect(answer).toMatchObject({ taken: { rooms: 1 }, clashes: [{ store: "rooms", id: "backroom0001", field: "name", mine: "Back room", theirs: "Back kitchen" }] });
+      expect(answer).toMatchObject({
+        taken: { rooms: 1 },
+        clashes: [{ store: "rooms", id: "backroom0001", field: "name", mine: "Back room", theirs: "Back kitchen" }],
+      });
       expect(answer.bundle.rooms).toMatchObject([{ name: "Back room", room: { temperatureC: 18 } }]);
     }
     if (verb === "area") expect(answer.zones[0].areaMm2).toBeCloseTo(Math.PI * (101.5 + 70) * Math.hypot(190, 31.5), 6);

@@ -1,7 +1,7 @@
 /** Between two devices, two tabs and two loads of a page: nothing she did is dropped, and where she said two different things she is asked. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allSaved, axeClean, contentOf, newNotebook, open, plan, planReady, secondTab, URL_BASE, watchEveryPage } from "./bench";
+import { allSaved, axeClean, contentOf, newNotebook, open, plan, planReady, URL_BASE, watchEveryPage } from "./bench";
 import { onBench } from "./bench-table";
 
 watchEveryPage();
@@ -206,7 +206,8 @@ test("a notebook that is deleted under an open page is told as such, and what th
   await allSaved(page);
   await page.goto(address);
   await planReady(page);
-  const other = await secondTab(context, `${URL_BASE}/favicon.svg`);
+  const other = await context.newPage();
+  await other.goto(`${URL_BASE}/favicon.svg`);
   await other.evaluate(
     () =>
       new Promise<void>((resolve) => {

@@ -75,7 +75,9 @@ export async function fileOf(page: Page, url: string): Promise<Buffer> {
 export async function bringIn(page: Page, url: string, file: string | Buffer): Promise<string> {
   await page.goto(`${url}/settings`);
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook", mimeType: "application/octet-stream", buffer: Buffer.from(file) });
-  const status = page.getByRole("status").filter({ hasText: /brought in|up to date|already here|new here|left as here|taken away there|not taken|could not be (written|done)/ });
+  const status = page
+    .getByRole("status")
+    .filter({ hasText: /brought in|up to date|already here|new here|left as here|taken away there|not taken|could not be (written|done)/ });
   await status.waitFor();
   return status.innerText();
 }
