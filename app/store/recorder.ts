@@ -2,7 +2,7 @@ import type { IDBPTransaction } from "idb";
 import { DEFINITIONS } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import type { Stamp } from "#core/merge/stamp";
-import { ACTS_STORE } from "./acts";
+import type { ACTS_STORE } from "./acts";
 import type { Entry, Kept } from "./acts";
 import type { assertFits as AssertFits } from "./check-record";
 import { PICTURES_STORE } from "./pictures";
@@ -10,7 +10,7 @@ import type { KeptPicture } from "./pictures";
 import type { DatabaseSchema } from "./schema";
 import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE, swapped } from "./stamps";
 import type { BesideInside, KeptBeside, KeptDifference } from "./stamps";
-import { VERSIONS_STORE } from "./versions";
+import type { VERSIONS_STORE } from "./versions";
 
 /** Stores of what stands beside records: every command may write to them. */
 export const BESIDE = [STAMPS_STORE, DEVICES_STORE, DIFFERENCES_STORE] as const;

@@ -7,6 +7,7 @@ import { STORE_NAMES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import { EVERY_STORE } from "../../tests/reference/every-store";
+import { NOW } from "../../tests/instant";
 import type { Act } from "./acts";
 import { everything, exportAll, importBundle, wipeAll } from "./bundles";
 import { onCommand, runCommand, takeBack } from "./command";
@@ -74,7 +75,7 @@ const bare = async (db: Database) => JSON.parse(JSON.stringify(await exportAll(d
 const FIRST = STORE_NAMES.map((store) => [store, (EVERY_STORE[store] as unknown as readonly AnyRecord[])[0]!.id] as const);
 
 beforeEach(async () => {
-  jest.setSystemTime(Date.now() + 60_000);
+  jest.setSystemTime(NOW + count * 60_000);
   [laptop, phone] = [await openStore({}, `laptop-${(count += 1)}`), await openStore({}, `phone-${count}`)];
   await importBundle(laptop, writeBundle(EVERY_STORE));
   await bringInto(phone, laptop);
