@@ -1,10 +1,11 @@
 /**
- * `npm run attack`: the nightly-sized run. Ten thousand damaged files against reader, planner and dates; sixty of them against every page; sixty browsers
+ * `npm run attack`: the nightly-sized run. Ten thousand damaged files against reader, planner and dates; a hundred times three devices changed and put together at random; sixty of them against every page; sixty browsers
  * killed while they write; a hundred walks of a hand that does anything. `npm run attack -- walks 20 7` runs one part, so many times, from a seed.
  */
 import { chromium } from "playwright-core";
 import { attack } from "../tests/reliability/attack";
 import { battered } from "../tests/reliability/battered";
+import { exchanged } from "../tests/reliability/devices";
 import { kills } from "../tests/reliability/kills";
 import { walk } from "../tests/reliability/monkey";
 import { build } from "./build.mjs";
@@ -43,6 +44,7 @@ const PARTS = {
       return faults;
     },
   },
+  devices: { count: 100, run: (count, seed) => Array.from({ length: count }, (_unused, index) => exchanged(seed + index, 80)).flat() },
   pages: { count: 60, run: (count, seed) => inBrowser((browser, url) => battered(browser, url, count, seed)) },
   kills: {
     count: 60,
