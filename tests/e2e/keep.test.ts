@@ -14,7 +14,9 @@ async function saved(page: Page): Promise<string> {
 
 async function bringIn(page: Page, text: string): Promise<string> {
   await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(text) });
-  const status = page.getByRole("status").filter({ hasText: /brought in|up to date|already here|new here|left as here|taken away there|not taken|could not be (written|done)/ });
+  const status = page
+    .getByRole("status")
+    .filter({ hasText: /brought in|up to date|already here|new here|left as here|taken away there|not taken|could not be (written|done)/ });
   await status.waitFor();
   return status.innerText();
 }
