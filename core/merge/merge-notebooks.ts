@@ -1,6 +1,6 @@
 import type { StoreDefinition, StoredRecord } from "../formats/stores/definition";
 import { bareOf, sameValue } from "./field-walk";
-import { mergeRecords } from "./merge-records";
+import { joinedStamp, mergeRecords } from "./merge-records";
 import type { FieldClash } from "./merge-records";
 import { knownOf, PRESENCE } from "./stamp";
 import type { Changer, Stamp } from "./stamp";
@@ -172,6 +172,10 @@ export function mergeNotebooks(
     if (gone.has(key)) {
       stamps.set(key, { ...presenceJoined(key, myStamp, theirStamp)!, gone: true });
       (here ? removed : older).add(store);
+    } else if (here && there && JSON.stringify(withoutRev(here)) === JSON.stringify(withoutRev(there))) {
+      // Mostly it is so, and needs no looking through.
+      put(here, joinedStamp(myStamp, theirStamp));
+      same.add(store);
     } else if (here && there) {
       const [one, other] = [here, there].map((record) => bareOf(definition.meets, record)) as [AnyRecord, AnyRecord];
       const merged = mergeRecords(definition.meets, { record: one, stamp: myStamp }, { record: other, stamp: theirStamp }, (record) =>

@@ -99,7 +99,7 @@ function orderOf(one: Parts, other: Parts, of: ReadonlyMap<string, unknown>): re
 }
 
 /** Marks of both together; of what is undecided those of mine. */
-function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: readonly string[]): Stamp | null {
+export function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: readonly string[] = []): Stamp | null {
   if (!other) return one;
   const meets = (path: string) => undecided.some((at) => at === path || path.startsWith(`${at}.`) || at.startsWith(`${path}.`));
   const by: Record<string, Mark> = { ...one?.by };
