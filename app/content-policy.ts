@@ -4,7 +4,7 @@ export function documentPolicy(nonce: string): string {
     "default-src 'none'",
     `script-src 'self' 'nonce-${nonce}'`,
     `style-src-elem 'self' 'nonce-${nonce}'`,
-    "style-src-attr 'unsafe-inline'",
+    "style-src-attr 'none'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
     "connect-src 'self'",

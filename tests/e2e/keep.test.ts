@@ -185,7 +185,7 @@ describe("addresses and the policy", () => {
     const { headers } = await fetch(`${URL_BASE}/`);
     const policy = headers.get("content-security-policy") ?? "";
     expect(policy).toContain("default-src 'none'");
-    expect(policy).not.toMatch(/script-src[^;]*unsafe|style-src-elem[^;]*unsafe/);
+    expect(policy).not.toContain("unsafe");
   });
 
   test("the phone: the plan fits 390 px, with nothing cut off", async () => {
