@@ -15,7 +15,7 @@ import { runCommand } from "./command";
 import type { Database } from "./database";
 import { storesWith } from "./recorder";
 import type { Recorder } from "./recorder";
-import { deviceOf, DEVICES_STORE, provenance, STAMPS_STORE } from "./stamps";
+import { DEVICES_STORE, namedDevice, provenance, STAMPS_STORE } from "./stamps";
 
 /** Of the whole database, not of one record. */
 const EVERYTHING = "everything";
@@ -80,10 +80,10 @@ export class ImportStopped extends Error {
 const finished = (store: string, record: AnyRecord) => finishedRecord(store, record, CATALOGUE);
 
 /** What is kept, as it is laid beside what comes in. */
-async function copyOf(recorder: Recorder): Promise<NotebookCopy> {
+async function copyOf(recorder: Recorder, device: string): Promise<NotebookCopy> {
   const parts: Record<string, readonly AnyRecord[]> = {};
   for (const name of STORE_NAMES) parts[name] = (await recorder.all(name)) as unknown as readonly AnyRecord[];
-  return { parts, stamps: (await recorder.allBeside()).stamps, device: await deviceOf(recorder.beside) };
+  return { parts, stamps: (await recorder.allBeside()).stamps, device };
 }
 
 /** Writes a notebook that was put together over the one it was put together from. */
@@ -141,11 +141,15 @@ export function importBundle(db: Database, read: Bundle, { label = "bringing the
   return runCommand(db, label, EVERYTHING, STORE_NAMES, async (recorder) => {
     for (const [id, bytes] of pictures ?? []) await recorder.putPicture({ id, bytes: bytes as Uint8Array<ArrayBuffer> });
     const at = Date.now();
-    const mine = await copyOf(recorder);
+    const { device, keep } = await namedDevice(recorder.beside);
+    const mine = await copyOf(recorder, device);
     const parts = { ...(read as unknown as NotebookCopy["parts"]), pieces: read.pieces.map((one) => finished("pieces", one as never)) };
     const theirs: NotebookCopy = { parts, stamps: read.stamps ?? [], device: read.device };
     const fits = (store: string, record: AnyRecord) => recorder.fits(store as StoreName, record);
-    const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device: mine.device!, at } });
+    const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device, at } });
+    // A notebook that has taken anything in has a name from then on: its own file is told from another's by it.
+    const isTaken = [merged.added, merged.changed, merged.removed].some((counts) => Object.keys(counts).length > 0);
+    if (isTaken || merged.stamps.some(({ by }) => Object.values(by).some(({ v }) => device in v))) await keep();
     if (progress?.signal?.aborted) throw new ImportStopped();
     const written = await writeMerged(recorder, mine, merged, at, progress ?? { told: () => undefined });
     const { added, changed, removed, same, older } = merged;

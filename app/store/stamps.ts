@@ -58,12 +58,18 @@ export interface BesideInside {
   };
 }
 
-/** The name of this device; it is given one when it first changes anything. */
-export async function deviceOf({ devices }: Pick<BesideInside, "devices">): Promise<string> {
+/** The name of this device, and how it is kept where it has none yet: it is given one when it first changes anything. */
+export async function namedDevice({ devices }: Pick<BesideInside, "devices">): Promise<{ readonly device: string; readonly keep: () => Promise<void> }> {
   const known = await devices.get(THIS);
-  if (known) return known.device;
+  if (known) return { device: known.device, keep: async () => undefined };
   const device = freshId();
-  await devices.put({ id: THIS, device });
+  return { device, keep: async () => void (await devices.put({ id: THIS, device })) };
+}
+
+/** The name of this device, kept from now on. */
+export async function deviceOf(inside: Pick<BesideInside, "devices">): Promise<string> {
+  const { device, keep } = await namedDevice(inside);
+  await keep();
   return device;
 }
 
