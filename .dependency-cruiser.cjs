@@ -11,7 +11,8 @@ const FOLDERS = {
   schedule: ["coating", "drying", "film", "piece", "catalogue", "units"],
   logbook: ["casting", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
   shelf: ["casting", "logbook", "schedule", "coating", "drying", "film", "piece", "catalogue", "units"],
-  formats: ["marking", "casting", "shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
+  merge: ["coating", "drying", "film", "piece", "catalogue", "units"],
+  formats: ["merge", "marking", "casting", "shelf", "logbook", "schedule", "coating", "film", "drying", "piece", "catalogue", "units"],
 };
 
 const down = Object.entries(FOLDERS).map(([folder, allowed]) => ({

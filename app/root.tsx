@@ -18,6 +18,7 @@ import { hoursIn, roomsIn, settingsIn } from "~/store/preferences";
 import { shelfIn, stockIn } from "~/store/shelf";
 import type { Database } from "~/store/database";
 import type { Route } from "./+types/root";
+import { DIFFERENCES_STORE } from "~/store/beside";
 import "./styles/app.css";
 
 export function loader() {
@@ -44,9 +45,11 @@ async function jarsIn(db: Database): Promise<Menu["jars"]> {
   });
 }
 
-/** A notebook of a newer Nook Coat may have no such store. */
+/** How many values are said differently, and are to be decided; a notebook of a newer Nook Coat may have no such store. */
 async function differencesToDecide(db: Database): Promise<number> {
-  return db.objectStoreNames.contains("differences") ? db.count("differences") : 0;
+  if (!db.objectStoreNames.contains(DIFFERENCES_STORE) || (await db.count(DIFFERENCES_STORE)) === 0) return 0;
+  const { differencesIn } = await import("~/store/differences");
+  return (await differencesIn(db)).length;
 }
 
 /** Settings, rooms and hours; the usual ones, and why, where the browser's database does not open. */

@@ -1,7 +1,7 @@
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
-import { fingerprint } from "#core/coating/model/fingerprint";
+import { printOfValue } from "#core/merge/stamp";
 import type { Stamp } from "#core/merge/stamp";
-import type { KeptBeside, KeptDifference } from "./stamps";
+import type { KeptBeside, KeptDifference } from "./beside";
 import { freshId } from "./fresh-id";
 
 export type Kept = RecordOf<StoreName>;
@@ -16,14 +16,9 @@ export interface Entry {
   readonly print?: string;
 }
 
-function sorted(_key: string, value: unknown): unknown {
-  if (typeof value !== "object" || value === null || Array.isArray(value)) return value;
-  return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
-}
-
 /** A print of what a record says, whatever its count of changes and the order of its fields. */
 export function printOf(record: Kept): string {
-  return fingerprint(JSON.stringify({ ...record, rev: 0 }, sorted));
+  return printOfValue({ ...record, rev: 0 });
 }
 
 /** One thing the user did, as what it changed: turned round, it is its own undoing. */

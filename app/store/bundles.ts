@@ -4,7 +4,7 @@ import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 import { fileOf, writeBundle } from "#core/formats/write-bundle";
 import type { Bundle, BundleFile, BundleParts } from "#core/formats/write-bundle";
-import { finishedRecord } from "#core/merge/finished-record";
+import { finishedRecord } from "#core/formats/finished-record";
 import { sameValue } from "#core/merge/field-walk";
 import { mergeNotebooks } from "#core/merge/merge-notebooks";
 import type { AnyRecord, MergedNotebook, NotebookCopy } from "#core/merge/merge-notebooks";
@@ -15,7 +15,8 @@ import { runCommand } from "./command";
 import type { Database } from "./database";
 import { storesWith } from "./recorder";
 import type { Recorder } from "./recorder";
-import { DEVICES_STORE, namedDevice, provenance, STAMPS_STORE } from "./stamps";
+import { DEVICES_STORE, STAMPS_STORE } from "./beside";
+import { namedDevice, provenance } from "./stamps";
 
 /** Of the whole database, not of one record. */
 const EVERYTHING = "everything";
@@ -117,14 +118,17 @@ async function writeMerged(
   for (const stamp of merged.stamps) if (!sameValue(before.get(stamp.id), stamp)) await recorder.putStamp(stamp.id, stamp);
   // A record that came in is not stamped as changed here.
   const stamps = new Map(merged.stamps.map((one) => [one.id, one]));
-  for (const { store, id } of recorder.entries) if (!stamps.has(`${store}/${id}`)) await recorder.putStamp(`${store}/${id}`, null);
+  for (const { store, id } of recorder.entries) if (!stamps.has(`${store}/${id}`)) recorder.leaveUnstamped(`${store}/${id}`);
   const open = merged.clashes.filter((one) => !one.settled);
+  const asked = (await recorder.allBeside()).differences;
   // What was decided on the other side is decided here too.
-  for (const { id, store, record, field, theirMark, from } of (await recorder.allBeside()).differences)
+  for (const { id, store, record, field, theirMark, from } of asked)
     if (from === undefined && ["same", "after"].includes(causality(knownOf(stamps.get(`${store}/${record}`) ?? null, field), theirMark)))
       await recorder.putDifference(id, null);
   for (const { store, id: record, field, theirs, theirMark } of open) {
     const id = `${store}/${record}/${field}`;
+    // The same file again asks nothing anew.
+    if (asked.some((one) => one.id === id && sameValue([one.theirs, one.theirMark], [theirs, theirMark]))) continue;
     await recorder.putDifference(id, { id, store: store as StoreName, record, field, ...(theirs === undefined ? {} : { theirs }), theirMark, at });
   }
   return { differences: open.length, unfit };
@@ -182,7 +186,7 @@ export function wipeAll(db: Database): Promise<void> {
     for (const name of STORE_NAMES)
       for (const record of await recorder.all(name)) {
         await recorder.remove(name, record.id);
-        await recorder.putStamp(`${name}/${record.id}`, null);
+        recorder.leaveUnstamped(`${name}/${record.id}`);
       }
     for (const { id } of differences) await recorder.putDifference(id, null);
   });

@@ -1,4 +1,4 @@
-import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
+import { STORES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 import { ACTS_STORE, isDone, keepAct, keepTurned, printOf, TAB } from "./acts";
 import type { Act, ActsInside, Entry, Kept } from "./acts";
@@ -9,6 +9,7 @@ import { freshId } from "./fresh-id";
 import { PICTURES_STORE } from "./pictures";
 import { BESIDE, Recorder } from "./recorder";
 import type { Writing, Written } from "./recorder";
+import { standingOn, stillNaming, stoodOn } from "./standing";
 import { stampEntries } from "./stamps";
 import { keepVersions, VERSIONS_STORE } from "./versions";
 import type { VersionsInside } from "./versions";
@@ -88,7 +89,7 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
   try {
     const recorder = new Recorder(transaction, assertFits);
     const result = await work(recorder, transaction.objectStore(ACTS_STORE) as unknown as ActsInside);
-    await stampEntries(recorder.beside, recorder.entries, Date.now(), new Set(recorder.stampsBefore.map((one) => one.id)));
+    await stampEntries(recorder.beside, recorder.entries, Date.now(), recorder.exact);
     if (versioned) await keepVersions(recorder.entries, versionsInside(transaction), Date.now());
     await transaction.done;
     return result;
@@ -125,12 +126,9 @@ export function runCommand<T>(
     const { result, kept } = await written(db, stores, async (recorder, acts) => {
       if (by.ask !== undefined && (await isDone(acts, by.ask, by.left === true))) throw new DoneAlready();
       const result = await work(recorder);
-      const { entries, stampsBefore, differencesBefore } = recorder;
+      const { entries, stampsBefore, differencesBefore, exact } = recorder;
       if (entries.length === 0 && differencesBefore.length === 0) return { result, kept: null };
-      const beside = {
-        ...(stampsBefore.length > 0 ? { stamps: stampsBefore } : {}),
-        ...(differencesBefore.length > 0 ? { differences: differencesBefore } : {}),
-      };
+      const beside = { ...(exact.size > 0 ? { stamps: stampsBefore } : {}), ...(differencesBefore.length > 0 ? { differences: differencesBefore } : {}) };
       const act: Act = { id: by.ask ?? freshId(), at: Date.now(), tab: TAB, label, entries, ...beside, ...(by.merge === undefined ? {} : { merge: by.merge }) };
       return { result, kept: await keepAct(acts, act) };
     });
@@ -161,44 +159,6 @@ function takenBack({ store, before, after, print }: Entry, current: Kept | undef
   return turned;
 }
 
-/** Fields of a store's records that name a record of another, and which store that is. */
-const NAMING = DEFINITIONS.flatMap(({ name, refers = {}, owner, indexes }) => {
-  const fields: Readonly<Record<string, string>> = { ...(refers as Readonly<Record<string, string>>), ...(owner ? { [owner.field]: owner.store } : {}) };
-  return Object.entries(fields).map(([field, of]) => ({
-    by: name as StoreName,
-    of: of as StoreName,
-    field,
-    index: Object.entries(indexes).find(([, path]) => path === field)?.[0] ?? null,
-  }));
-});
-
-/** Stores whose records may stand on those of an act. */
-function standingOn(act: Act): readonly StoreName[] {
-  return NAMING.filter(({ of }) => act.entries.some((entry) => entry.store === of)).map(({ by }) => by);
-}
-
-/**
- * Records of an act that go when it is taken back, and that something else stands on by now: a coat that another tab noted stands on its piece and on
- * its plan. They stay.
- */
-async function stoodOn(recorder: Recorder, act: Act): Promise<ReadonlySet<string>> {
-  const own = new Set(act.entries.map(({ store, id }) => `${store}/${id}`));
-  const kept = new Set<string>();
-  for (const { store, id } of act.entries.filter((entry) => entry.before === null))
-    for (const { by, field, index } of NAMING.filter(({ of }) => of === store)) {
-      const standing = index === null ? await recorder.all(by) : await recorder.of(by, index, id);
-      if (standing.some((one) => (one as unknown as Record<string, unknown>)[field] === id && !own.has(`${by}/${one.id}`))) kept.add(`${store}/${id}`);
-    }
-  return kept;
-}
-
-/** A record that is taken back, but for what names something that stays. */
-function stillNaming(store: StoreName, next: Kept, current: Kept | undefined, kept: ReadonlySet<string>): Kept {
-  const [was, fields] = [current as unknown as Record<string, unknown> | undefined, next as unknown as Record<string, unknown>];
-  const named = NAMING.filter(({ by, of, field }) => by === store && was !== undefined && kept.has(`${of}/${String(was[field])}`));
-  return { ...fields, ...Object.fromEntries(named.map(({ field }) => [field, was![field]])) } as unknown as Kept;
-}
-
 /**
  * Takes an act back: exactly what it changed is turned round, field by field; what else was changed since stays, and so does a record of it that
  * something else stands on by now. Where the very same field was changed since, or where nothing is left to take back, nothing at all is written.
@@ -211,11 +171,10 @@ export async function takeBack(db: Database, act: Act): Promise<Act | null> {
     return await written(db, stores, async (recorder, acts) => {
       const kept = await stoodOn(recorder, act);
       if (kept.size > 0 && kept.size === act.entries.length) throw new Clash();
-      // What was not touched since is stamped again as it was before; the rest is a change like any other.
-      const untouched = new Set<string>();
+      const [untouched, touched] = [new Set<string>(), new Set<string>()];
       for (const entry of [...act.entries].reverse()) {
         const current = await recorder.get(entry.store, entry.id);
-        if ((current?.rev ?? null) === (entry.after?.rev ?? null)) untouched.add(`${entry.store}/${entry.id}`);
+        ((current?.rev ?? null) === (entry.after?.rev ?? null) ? untouched : touched).add(`${entry.store}/${entry.id}`);
         if (kept.has(`${entry.store}/${entry.id}`)) continue;
         const turned = takenBack(entry, current as Kept | undefined);
         const next = turned && stillNaming(entry.store, turned, current as Kept | undefined, kept);
@@ -223,8 +182,9 @@ export async function takeBack(db: Database, act: Act): Promise<Act | null> {
         if (next) await recorder.put(entry.store, { ...next, rev } as never);
         else if (current) await recorder.remove(entry.store, entry.id);
       }
-      const touched = new Set(act.entries.map(({ store, id }) => `${store}/${id}`));
-      for (const { id, was } of act.stamps ?? []) if (untouched.has(id) || !touched.has(id)) await recorder.putStamp(id, was);
+      // What put two notebooks together is as if it had never been: what had no stamp before has none again.
+      const were = new Map((act.stamps ?? []).map(({ id, was }) => [id, was]));
+      if (act.stamps) for (const id of new Set([...were.keys(), ...untouched])) if (!touched.has(id)) await recorder.putStamp(id, were.get(id) ?? null);
       for (const { id, was } of act.differences ?? []) await recorder.putDifference(id, was);
       const { stampsBefore, differencesBefore } = recorder;
       return keepTurned(

@@ -8,7 +8,7 @@ import { DEFINITIONS } from "#core/formats/stores/stores";
 import { ACT_INDEXES, ACTS_STORE } from "./acts";
 import { OVERVIEWS_STORE } from "./overviews";
 import { PICTURES_STORE } from "./pictures";
-import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE } from "./stamps";
+import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE } from "./beside";
 import { VERSION_INDEXES, VERSIONS_STORE } from "./versions";
 import type { DatabaseSchema } from "./schema";
 

@@ -1,5 +1,5 @@
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { finishedRecord } from "#core/merge/finished-record";
+import { finishedRecord } from "#core/formats/finished-record";
 import type { StoreName } from "#core/formats/stores/stores";
 import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import { bareOf, pathOf, sameValue, valueAt, withValue } from "#core/merge/field-walk";
@@ -10,8 +10,9 @@ import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
 import type { Recorder } from "./recorder";
-import { deviceOf, DIFFERENCES_STORE } from "./stamps";
-import type { KeptDifference } from "./stamps";
+import { DIFFERENCES_STORE } from "./beside";
+import { deviceOf } from "./stamps";
+import type { KeptDifference } from "./beside";
 import { FinalError } from "./final-error";
 
 /** A value that this notebook and a file say differently. */

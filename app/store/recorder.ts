@@ -8,8 +8,9 @@ import type { assertFits as AssertFits } from "./check-record";
 import { PICTURES_STORE } from "./pictures";
 import type { KeptPicture } from "./pictures";
 import type { DatabaseSchema } from "./schema";
-import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE, swapped } from "./stamps";
-import type { BesideInside, KeptBeside, KeptDifference } from "./stamps";
+import { DEVICES_STORE, DIFFERENCES_STORE, STAMPS_STORE } from "./beside";
+import { swapped } from "./stamps";
+import type { BesideInside, KeptBeside, KeptDifference } from "./beside";
 import type { VERSIONS_STORE } from "./versions";
 
 /** Stores of what stands beside records: every command may write to them. */
@@ -31,6 +32,7 @@ export function storesWith(store: StoreName): readonly StoreName[] {
 export class Recorder {
   private readonly touched = new Map<string, Entry>();
   private readonly stampsWere = new Map<string, KeptBeside<Stamp>>();
+  private readonly unstamped = new Set<string>();
   private readonly differencesWere = new Map<string, KeptBeside<KeptDifference>>();
   /** What stands beside the records. */
   readonly beside: BesideInside;
@@ -47,6 +49,16 @@ export class Recorder {
   async putStamp(id: string, stamp: Stamp | null): Promise<void> {
     const { stamps } = await swapped(this.beside, [{ id, was: stamp }], []);
     if (!this.stampsWere.has(id)) this.stampsWere.set(id, stamps[0]!);
+  }
+
+  /** Leaves a record without a stamp that has none, whatever the command does to it. */
+  leaveUnstamped(id: string): void {
+    this.unstamped.add(id);
+  }
+
+  /** Records whose stamps the command has set itself. */
+  get exact(): ReadonlySet<string> {
+    return new Set([...this.stampsWere.keys(), ...this.unstamped]);
   }
 
   /** Keeps a difference until it is decided, or lets it go. */

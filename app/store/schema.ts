@@ -3,7 +3,7 @@ import type { Act } from "./acts";
 import type { KeptOverview } from "./overviews";
 import type { KeptPicture } from "./pictures";
 import type { Stamp } from "#core/merge/stamp";
-import type { KeptDifference, ThisDevice } from "./stamps";
+import type { KeptDifference, ThisDevice } from "./beside";
 import type { Version } from "./versions";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 

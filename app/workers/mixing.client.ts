@@ -1,24 +1,14 @@
 import { proxy } from "comlink";
-import type { Remote } from "comlink";
 import type { Calibrated, Swatch } from "#core/film/calibrate";
 import type { WouldReach } from "#core/film/reach";
 import type { TintAnswer, TintAsk, TintPaint } from "#core/film/tint";
 import type { MixingWorkerApi } from "./mixing-worker-api";
-import { keptRunning, whileHeard } from "./running";
+import { keptRunning } from "./running";
 
-const broke = () => new Error("mixing stopped; try it again");
-
-const { running: mixer, stop } = keptRunning<MixingWorkerApi>(() => new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" }), broke);
-
-const asked = <Answer>(question: (api: Remote<MixingWorkerApi>, heard: () => void) => Promise<Answer>): Promise<Answer> =>
-  whileHeard(
-    (heard) => {
-      const { api, broken } = mixer();
-      return Promise.race([question(api, heard), broken]);
-    },
-    stop,
-    broke,
-  );
+const { running: mixer, asked } = keptRunning<MixingWorkerApi>(
+  () => new Worker(new URL("./mixing.worker.ts", import.meta.url), { type: "module" }),
+  () => new Error("mixing stopped; try it again"),
+);
 
 /**
  * Recipes for a colour.

@@ -36,13 +36,21 @@ export interface Running<Api> {
   readonly broken: Promise<never>;
 }
 
+/** A worker that is kept running. */
+export interface KeptRunning<Api> {
+  readonly running: () => Running<Api>;
+  readonly stop: () => void;
+  /** One question to it: its answer, or what those who wait are told when it breaks or dies without a word. */
+  readonly asked: <Answer>(question: (api: Remote<Api>, heard: () => void) => Promise<Answer>) => Promise<Answer>;
+}
+
 /**
  * Keeps one worker running.
  *
  * @param make a fresh worker
  * @param broke what those who wait for it are told when it breaks
  */
-export function keptRunning<Api>(make: () => Worker, broke: () => Error): { readonly running: () => Running<Api>; readonly stop: () => void } {
+export function keptRunning<Api>(make: () => Worker, broke: () => Error): KeptRunning<Api> {
   let worker: Worker | null = null;
   let now: Running<Api> | null = null;
   const stop = () => {
@@ -65,5 +73,15 @@ export function keptRunning<Api>(make: () => Worker, broke: () => Error): { read
     worker = made;
     return { api: wrap<Api>(made), broken };
   };
-  return { running: () => (now ??= start()), stop };
+  const running = () => (now ??= start());
+  const asked: KeptRunning<Api>["asked"] = (question) =>
+    whileHeard(
+      (heard) => {
+        const { api, broken } = running();
+        return Promise.race([question(api, heard), broken]);
+      },
+      stop,
+      broke,
+    );
+  return { running, stop, asked };
 }

@@ -1,25 +1,12 @@
 import { proxy } from "comlink";
-import type { Remote } from "comlink";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { keptRunning, whileHeard } from "./running";
+import { keptRunning } from "./running";
 import type { AllIfs, PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
 
-const broke = () => new Error("laying out the calendar stopped; open it again");
-
-const { running: scheduler, stop } = keptRunning<ScheduleWorkerApi>(
+const { running: scheduler, asked } = keptRunning<ScheduleWorkerApi>(
   () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
-  broke,
+  () => new Error("laying out the calendar stopped; open it again"),
 );
-
-const asked = <Answer>(question: (api: Remote<ScheduleWorkerApi>, heard: () => void) => Promise<Answer>): Promise<Answer> =>
-  whileHeard(
-    (heard) => {
-      const { api, broken } = scheduler();
-      return Promise.race([question(api, heard), broken]);
-    },
-    stop,
-    broke,
-  );
 
 /**
  * Dates all pieces together.

@@ -1,5 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
-import { finishedRecord } from "../merge/finished-record";
+import { finishedRecord } from "./finished-record";
 import { mergeNotebooks } from "../merge/merge-notebooks";
 import type { AnyRecord, NotebookCopy } from "../merge/merge-notebooks";
 import { readBundle, sortedOut } from "./bundle";

@@ -1,4 +1,5 @@
 import { fingerprint } from "../coating/model/fingerprint";
+import { isFields } from "../merge/field-walk";
 import type { Stamp } from "../merge/stamp";
 import { BUNDLE_VERSION, dataOfBundle } from "./released";
 import { DATA_VERSION, DEFINITIONS, STORE_NAMES } from "./stores/stores";
@@ -28,11 +29,9 @@ export interface WaitingAsk {
   readonly ask: { readonly intent: string };
 }
 
-const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === "object" && value !== null && !Array.isArray(value);
-
 /** Whether a value is an ask that waits; what it asks is checked by whoever does it. */
 export function isWaitingAsk(value: unknown): value is WaitingAsk {
-  if (!isObject(value) || !isObject(value.ask)) return false;
+  if (!isFields(value) || !isFields(value.ask)) return false;
   const { key, action, ask } = value;
   return (
     typeof key === "string" &&

@@ -1,3 +1,6 @@
+import type { Change } from "../coating/model/change";
+import { targetOf } from "../coating/model/edit-clashes";
+
 /** What names an entry of a list, so that two copies of the list can be laid beside each other. */
 export type EntryKey = (entry: never, index: number) => string;
 
@@ -22,11 +25,5 @@ export const byValue: EntryKey = (entry: unknown) => (typeof entry === "string" 
 /** Entries that are the first, the second and so on. */
 export const byPlace: EntryKey = (_entry: unknown, index: number) => String(index);
 
-/** Changes of a plan: two that set the same thing of the same step are one entry. */
-export const byTarget: EntryKey = (change: unknown) => {
-  if (typeof change !== "object" || change === null) return JSON.stringify(change);
-  const { op, stepId, field, path } = change as Fields;
-  if (op === "set") return `set ${String(stepId)} ${String(field)}`;
-  if (op === "remove" || op === "move") return `${op} ${String(stepId)}`;
-  return op === "setPiece" ? `piece ${String(path)}` : JSON.stringify(change);
-};
+/** Changes of a plan: two that set the same thing of the same step are one entry; one that adds a step is what it says. */
+export const byTarget: EntryKey = (change: Change | null) => (typeof change === "object" && change !== null && targetOf(change)) || JSON.stringify(change);

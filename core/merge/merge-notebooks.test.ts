@@ -6,7 +6,7 @@ import { DEFINITIONS, STORES } from "../formats/stores/stores";
 import { causality, changedBy } from "./version-vector";
 import { mergeNotebooks } from "./merge-notebooks";
 import type { AnyRecord, MergeHow, NotebookCopy } from "./merge-notebooks";
-import { finishedRecord } from "./finished-record";
+import { finishedRecord } from "../formats/finished-record";
 import { stamped } from "./stamp";
 import type { Stamp } from "./stamp";
 

@@ -1,13 +1,20 @@
-import type { StoreDefinition, StoredRecord } from "../formats/stores/definition";
 import { bareOf, sameValue } from "./field-walk";
+import type { HowCopiesMeet } from "./field-walk";
+import { namedBy } from "./named-by";
+import type { Naming } from "./named-by";
 import { joinedStamp, mergeRecords } from "./merge-records";
 import type { FieldClash } from "./merge-records";
 import { knownOf, PRESENCE } from "./stamp";
 import type { Changer, Stamp } from "./stamp";
 import { causality, changedBy, joined } from "./version-vector";
 
-export type AnyRecord = StoredRecord & Readonly<Record<string, unknown>>;
-type AnyDefinition = StoreDefinition<StoredRecord & Record<string, unknown>>;
+export type AnyRecord = { readonly id: string; readonly rev: number } & Readonly<Record<string, unknown>>;
+
+/** What has to be known of a store to put two copies of it together. */
+export interface MergedStore extends Naming {
+  readonly name: string;
+  readonly meets: HowCopiesMeet;
+}
 
 /** A notebook as it is laid beside another. */
 export interface NotebookCopy {
@@ -43,7 +50,7 @@ export interface MergedNotebook {
 }
 
 export interface MergeHow {
-  readonly definitions: readonly AnyDefinition[];
+  readonly definitions: readonly MergedStore[];
   /** Whether a record may be kept. */
   readonly fits?: (store: string, record: AnyRecord) => boolean;
   /** What is worked out of a record once it has been put together. */
@@ -54,7 +61,7 @@ export interface MergeHow {
 
 /** One record of the two notebooks. */
 interface Pair {
-  readonly definition: AnyDefinition;
+  readonly definition: MergedStore;
   readonly id: string;
   readonly mine: AnyRecord | null;
   readonly theirs: AnyRecord | null;
@@ -64,7 +71,7 @@ interface Pair {
 
 const keyOf = (store: string, id: string) => `${store}/${id}`;
 
-function pairsOf(mine: NotebookCopy, theirs: NotebookCopy, definitions: readonly AnyDefinition[]): ReadonlyMap<string, Pair> {
+function pairsOf(mine: NotebookCopy, theirs: NotebookCopy, definitions: readonly MergedStore[]): ReadonlyMap<string, Pair> {
   const [myStamps, theirStamps] = [mine, theirs].map(({ stamps }) => new Map(stamps.map((one) => [one.id, one]))) as [Map<string, Stamp>, Map<string, Stamp>];
   const pairs = new Map<string, Pair>();
   for (const definition of definitions) {
@@ -90,10 +97,10 @@ function tookAway(gone: Stamp | null, other: Stamp | null): boolean {
   });
 }
 
-/** Records a record names, as its definition has them. */
-function namedBy({ refers = {}, owner }: AnyDefinition, record: AnyRecord): readonly string[] {
-  const fields = { ...refers, ...(owner ? { [owner.field]: owner.store } : {}) } as Readonly<Record<string, string>>;
-  return Object.entries(fields).flatMap(([field, store]) => (typeof record[field] === "string" ? [keyOf(store, record[field])] : []));
+/** Keys of the records that a record of a pair names. */
+function namesIn({ definition, mine, theirs }: Pair): readonly string[] {
+  const record = (mine ?? theirs)!;
+  return namedBy(definition).flatMap(({ field, store }) => (typeof record[field] === "string" ? [keyOf(store, record[field])] : []));
 }
 
 /** Pairs of which nothing is to stay: one side took the record away, and the other has said nothing new of it or of what belongs to it. */
@@ -109,18 +116,17 @@ function goneFrom(pairs: ReadonlyMap<string, Pair>, isRestoring: boolean): Reado
     const pair = pairs.get(key);
     if (!pair || !gone.delete(key)) return;
     const removal = removalOf(pair);
-    for (const [other, one] of pairs)
-      if (gone.has(other) && removalOf(one) === removal && namedBy(one.definition, (one.mine ?? one.theirs)!).includes(key)) keep(other);
-    for (const named of namedBy(pair.definition, (pair.mine ?? pair.theirs)!)) keep(named);
+    for (const [other, one] of pairs) if (gone.has(other) && removalOf(one) === removal && namesIn(one).includes(key)) keep(other);
+    for (const named of namesIn(pair)) keep(named);
   };
-  for (const [key, { definition, mine, theirs }] of pairs) {
+  for (const [key, one] of pairs) {
     if (gone.has(key)) continue;
     // Where a record stands beside the gap already, it is no news to whoever made it.
     const isNews = (named: string) => {
       const pair = pairs.get(named);
-      return pair !== undefined && (pair.mine ? theirs === null : mine === null);
+      return pair !== undefined && (pair.mine ? one.theirs === null : one.mine === null);
     };
-    for (const named of namedBy(definition, (mine ?? theirs)!).filter(isNews)) keep(named);
+    for (const named of namesIn(one).filter(isNews)) keep(named);
   }
   return gone;
 }

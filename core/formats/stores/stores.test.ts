@@ -1,6 +1,10 @@
 /** Each store is defined once, and its definition fits the others. */
 import { describe, expect, test } from "@jest/globals";
 import Joi from "joi";
+import { EVERY_STORE } from "../../../tests/reference/every-store";
+import { CATALOGUE } from "../../catalogue/catalogue";
+import { readBundle } from "../bundle";
+import { fileOf, writeBundle } from "../write-bundle";
 import { DEFINITIONS, STORE_NAMES, STORES } from "./stores";
 
 describe.each(DEFINITIONS)("the store $name", (definition) => {
@@ -35,4 +39,13 @@ describe.each(DEFINITIONS)("the store $name", (definition) => {
     const described = Object.keys((definition.schema(Joi).describe() as { keys: object }).keys);
     expect(described).toEqual(expect.arrayContaining(["id", "rev", ...definition.lists, ...Object.keys(definition.refers ?? {})]));
   });
+});
+
+test("the notebook from which everything is asked of every store and every field has all of them, and is sound", () => {
+  for (const { name, schema } of DEFINITIONS) {
+    const said = Object.keys(Object.assign({}, ...(EVERY_STORE[name as never] as object[])) as object).sort();
+    expect([name, said]).toEqual([name, Object.keys((schema(Joi).describe() as { keys: object }).keys).sort()]);
+  }
+  const read = readBundle(JSON.stringify(fileOf(writeBundle(EVERY_STORE))), CATALOGUE);
+  expect(read.ok && read.value.aside.map(({ problem }) => problem)).toEqual([]);
 });

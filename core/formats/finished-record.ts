@@ -1,8 +1,8 @@
 import type { Catalogue } from "../catalogue/catalogue";
-import type { PieceRecord } from "../formats/stores/pieces";
+import type { PieceRecord } from "./stores/pieces";
 import type { LogRecord } from "../logbook/record/record";
 import { withPatternLayers } from "../marking/solve-piece";
-import type { AnyRecord } from "./merge-notebooks";
+import type { AnyRecord } from "../merge/merge-notebooks";
 
 /** When a finished piece was looked at last follows from its looks. */
 function withLastLook({ lookedAt: _before, ...record }: LogRecord): LogRecord {
