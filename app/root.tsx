@@ -1,4 +1,5 @@
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useParams } from "react-router";
+import { useEffect } from "react";
 import type { ReactNode } from "react";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { menuOf } from "#core/catalogue/menu";
@@ -9,6 +10,7 @@ import { AppContextProvider, useNotebookState } from "~/components/app-context";
 import type { Preferences } from "~/components/app-context";
 import { RoomError } from "~/components/room-error";
 import { KeptShut } from "~/components/notices";
+import { keepPlaces } from "~/components/kept-place";
 import { Frame, Shell } from "~/components/shell";
 import { timeZoneHere } from "~/components/time-zone";
 import { useServiceWorker } from "~/components/use-service-worker";
@@ -123,6 +125,7 @@ export function HydrateFallback() {
 
 export default function Root({ loaderData }: Route.ComponentProps) {
   const { isNewer, reload } = useServiceWorker();
+  useEffect(keepPlaces, []);
   // What is typed on one piece or record never stands on the next: another one is another page.
   const { id, set } = useParams();
   return (

@@ -1,11 +1,14 @@
 /**
- * `npm run attack`: the nightly-sized run. Ten thousand damaged files against reader, planner and dates; a hundred times three devices changed and put together at random; sixty of them against every page; sixty browsers
- * killed while they write; a hundred walks of a hand that does anything. `npm run attack -- walks 20 7` runs one part, so many times, from a seed.
+ * `npm run attack`: the nightly-sized run. Ten thousand damaged files against reader, planner and dates, sixty of them against every page, and the file of
+ * every released version; a hundred times three devices changed and put together at random; sixty browsers killed while they write; a hundred walks of a
+ * hand that does anything; and in every room two tabs, drafts, a full disk, dying workers, clocks, a new version and quick takings-back.
+ * `npm run attack -- walks 20 7` runs one part, so many times, from a seed.
  */
 import { chromium } from "playwright-core";
 import { attack } from "../tests/reliability/attack";
-import { battered } from "../tests/reliability/battered";
+import { battered, released } from "../tests/reliability/battered";
 import { exchanged } from "../tests/reliability/devices";
+import * as hardships from "../tests/reliability/hardships";
 import { kills } from "../tests/reliability/kills";
 import { walk } from "../tests/reliability/monkey";
 import { build } from "./build.mjs";
@@ -35,6 +38,17 @@ function inBrowser(part) {
   });
 }
 
+/** One that is met in every room, once for each seed. */
+const met = (hardship) => ({
+  count: 1,
+  run: (count, seed) =>
+    inBrowser(async (browser, url) => {
+      const faults = [];
+      for (let index = 0; index < count; index += 1) faults.push(...(await hardship(browser, url, seed + index)));
+      return faults;
+    }),
+});
+
 const PARTS = {
   files: {
     count: 10_000,
@@ -46,6 +60,8 @@ const PARTS = {
   },
   devices: { count: 100, run: (count, seed) => Array.from({ length: count }, (_unused, index) => exchanged(seed + index, 80)).flat() },
   pages: { count: 60, run: (count, seed) => inBrowser((browser, url) => battered(browser, url, count, seed)) },
+  versions: { count: 1, run: () => inBrowser(released) },
+  ...Object.fromEntries(Object.entries(hardships).map(([name, hardship]) => [name, met(hardship)])),
   kills: {
     count: 60,
     run: (count, seed) =>

@@ -3,6 +3,7 @@ import { printOfValue } from "#core/merge/stamp";
 import type { Stamp } from "#core/merge/stamp";
 import type { KeptBeside, KeptDifference } from "./beside";
 import { freshId } from "./fresh-id";
+import { removedFrom } from "./removals";
 
 export type Kept = RecordOf<StoreName>;
 
@@ -37,7 +38,7 @@ export interface Act {
   readonly merge?: string;
   /** Acts it goes on from, which are no longer by themselves. */
   readonly covers?: readonly string[];
-  /** Set on what removed a piece: such acts are kept longer. */
+  /** Set on what took something away that is told of: such acts are kept longer. */
   readonly removedAt?: number;
   /** Set on what is taken back, until something else is done. */
   readonly undoneAt?: number;
@@ -46,7 +47,7 @@ export interface Act {
 /** This page, for as long as it is open. */
 export const TAB = freshId();
 
-/** Acts that can be taken back after a reload; as many again of those that removed a piece. */
+/** Acts that can be taken back after a reload; as many again of those that took something away. */
 export const MOST_ACTS = 50;
 /** Older ones are cleared away only now and then. */
 const SLACK = 20;
@@ -85,13 +86,9 @@ function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
   return names(one) === names(other);
 }
 
-/** Stores whose removed records are told of with the way back. */
-const TOLD_OF: readonly StoreName[] = ["pieces", "shelf", "photos"];
-
-/** An act with the mark of one that removed a piece, a jar or a photograph, where it did; an act that is taken back has removed nothing. */
+/** An act with the mark of one that took something away, where it did; an act that is taken back has taken nothing away. */
 function marked({ removedAt: _before, ...act }: Act): Act {
-  const removes = act.undoneAt === undefined && act.entries.some((entry) => TOLD_OF.includes(entry.store) && entry.after === null);
-  return removes ? { ...act, removedAt: act.at } : act;
+  return act.undoneAt === undefined && removedFrom(act.entries) !== null ? { ...act, removedAt: act.at } : act;
 }
 
 /**

@@ -1,8 +1,9 @@
 import { MOST_ACTS } from "./acts";
-import type { Act, Entry } from "./acts";
+import type { Act } from "./acts";
 import { onCommand, takeBack } from "./command";
 import type { Database } from "./database";
 import { announceChange, database } from "./open.client";
+import { namesGone, removedFrom, removedText } from "./removals";
 import { tidyUp } from "./tidy";
 import { allWritten } from "./write-queue";
 
@@ -31,67 +32,56 @@ export interface RemovedPiece {
   readonly names: readonly string[];
 }
 
+/** An act that can be turned round: as it was done here; of what was done before this page was opened no more than its id, until it is wanted. */
+interface Known {
+  readonly id: string;
+  readonly act?: Act;
+}
+
 /** What could be taken back when this page was opened; from then on what is done in it is added. */
 let lists: Promise<void> | null = null;
-let past: readonly Act[] = [];
-let future: readonly Act[] = [];
+let past: readonly Known[] = [];
+let future: readonly Known[] = [];
 let said: HistoryState["said"] = null;
 
+const known = (act: Act): Known => ({ id: act.id, act });
+
 onCommand((act, replaces) => {
-  past = [...past.filter((one) => one.id !== replaces), act].slice(-MOST_IN_A_SITTING);
+  past = [...past.filter((one) => one.id !== replaces), known(act)].slice(-MOST_IN_A_SITTING);
   future = [];
-  if (act.removedAt !== undefined) say(removedText(act), act.id);
+  const from = act.removedAt === undefined ? null : removedFrom(act.entries);
+  if (from) say(removedText(act.entries, from), act.id);
 });
 
-/** Names told of what was removed together; more are only counted. */
-const MOST_NAMED = 3;
-
-/** "its plan, 3 coats noted and one photograph". */
-const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
-
-const counted = (count: number, one: string, more: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${more}`]);
-
-/** The name of a jar that was taken off the shelf, as far as it can be read. */
-function jarName({ store, before }: Entry): readonly string[] {
-  if (store !== "shelf" || before === null) return [];
-  const { name } = before as { readonly name?: unknown };
-  return [typeof name === "string" ? name : "a damaged jar"];
-}
-
-/** The name of a piece that was removed, as far as it can be read. */
-function pieceName({ store, before }: Entry): readonly string[] {
-  if (store !== "pieces" || before === null) return [];
-  const { piece } = before as { readonly piece?: { readonly name?: unknown } | null };
-  return [typeof piece?.name === "string" ? piece.name : "a damaged piece"];
-}
-
-/** What an act removed, in a sentence. */
-function removedText({ entries }: Act): string {
-  const gone = entries.filter((one) => one.after === null);
-  const names = gone.flatMap(pieceName);
-  const jars = gone.flatMap(jarName);
-  const of = (store: string) => gone.filter((one) => one.store === store).length;
-  const photographs = counted(of("photos"), "one photograph", "photographs");
-  if (names.length === 0 && jars.length === 0) return `Taken off: ${photographs.join()}`;
-  if (names.length === 0) return `Off the shelf: ${jars.length > MOST_NAMED ? `${jars.length} jars` : jars.join(", ")}`;
-  const beside = [...counted(of("plans"), "its plan", "plans"), ...counted(of("progress"), "one coat noted", "coats noted"), ...photographs];
-  const what = names.length > MOST_NAMED ? `${names.length} pieces` : names.join(", ");
-  return `Removed: ${what}${beside.length > 0 ? `, with ${LIST.format(beside)}` : ""}`;
-}
-
+/** Only ids are read, for an act may hold much: what it did is read when it is to be told or turned round. */
 async function load(db: Database): Promise<void> {
-  const kept = await db.getAllFromIndex("acts", "byTime");
-  const known = new Set(past.map((one) => one.id));
-  past = [...kept.filter((one) => one.undoneAt === undefined && !known.has(one.id)), ...past];
-  future = kept.filter((one) => one.undoneAt !== undefined).sort((a, b) => a.undoneAt! - b.undoneAt!);
+  const [all, undone] = await Promise.all([db.getAllKeysFromIndex("acts", "byTime"), db.getAllKeysFromIndex("acts", "byUndone")]);
+  const here = new Set([...undone, ...past.map(({ id }) => id)]);
+  past = [...all.filter((id) => !here.has(id)).map((id) => ({ id })), ...past];
+  future = undone.map((id) => ({ id }));
   void tidyUp(db).catch(() => undefined);
 }
+
+/** The last act of a list that is still kept, read where it was not yet; what another tab has cleared away in between is passed over. */
+async function lastOf(db: Database, list: readonly Known[]): Promise<Act | null> {
+  for (const one of list.toReversed()) {
+    const act = one.act ?? (await db.get("acts", one.id));
+    if (act) return act;
+  }
+  return null;
+}
+
+/** Keeps at hand what was read, so that it is read once. */
+const withRead = (list: readonly Known[], act: Act | null) => (act ? list.map((one) => (one.id === act.id ? known(act) : one)) : list);
 
 /** What can be taken back and done again: in this page, and what was done before it was opened. */
 export async function historyState(db: Database): Promise<HistoryState> {
   lists ??= load(db).catch(() => undefined);
   await lists;
-  return { undo: past.at(-1)?.label ?? null, redo: future.at(-1)?.label ?? null, said };
+  const [undo, redo] = [await lastOf(db, past), await lastOf(db, future)];
+  past = withRead(past, undo);
+  future = withRead(future, redo);
+  return { undo: undo?.label ?? null, redo: redo?.label ?? null, said };
 }
 
 function say(text: string, removal: string | null = null): void {
@@ -101,17 +91,14 @@ function say(text: string, removal: string | null = null): void {
 /** Takes back what was done last, or does it again; nothing where there is nothing. */
 export async function step(direction: "undo" | "redo"): Promise<void> {
   await allWritten();
-  const from = direction === "undo" ? past : future;
-  const act = from.at(-1);
+  const db = await database();
+  const act = await lastOf(db, direction === "undo" ? past : future);
   if (!act) return;
-  const reversed = await takeBack(await database(), act);
-  if (direction === "undo") {
-    past = past.slice(0, -1);
-    if (reversed) future = [...future, reversed];
-  } else {
-    future = future.slice(0, -1);
-    if (reversed) past = [...past, reversed];
-  }
+  const reversed = await takeBack(db, act);
+  const without = (list: readonly Known[]) => list.filter(({ id }) => id !== act.id);
+  const turned = reversed ? [known(reversed)] : [];
+  past = [...without(past), ...(direction === "redo" ? turned : [])];
+  future = [...without(future), ...(direction === "undo" ? turned : [])];
   announceChange();
   say(
     reversed
@@ -126,7 +113,7 @@ export async function removedLately(db: Database): Promise<readonly RemovedPiece
   return acts
     .filter((act) => act.undoneAt === undefined)
     .reverse()
-    .map(({ id, at, entries }) => ({ actId: id, at, names: entries.filter((one) => one.after === null).flatMap(pieceName) }))
+    .map(({ id, at, entries }) => ({ actId: id, at, names: namesGone(entries, "pieces") }))
     .filter(({ names }) => names.length > 0);
 }
 
@@ -137,7 +124,7 @@ export async function bringBack(actId: string): Promise<boolean> {
   if (!act || act.undoneAt !== undefined) return false;
   const reversed = await takeBack(db, act);
   past = past.filter((one) => one.id !== actId);
-  if (reversed) future = [...future, reversed];
+  if (reversed) future = [...future, known(reversed)];
   announceChange();
   say(reversed ? `Brought back: ${act.label}` : "This could not be brought back: it is here already");
   return reversed !== null;

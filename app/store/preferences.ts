@@ -1,4 +1,5 @@
 import { roomId } from "#core/catalogue/ids";
+import { recordName } from "#core/formats/stores/record-name";
 import type { RoomId } from "#core/catalogue/ids";
 import { USUAL_SETTINGS } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
@@ -104,6 +105,7 @@ export function addRoom(db: Database, name: string, room: Room, id: RoomId = roo
   );
 }
 
-export function removeRoom(db: Database, id: RoomId, by: By = {}): Promise<void> {
-  return runCommand(db, "removing the room", "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id), by);
+export async function removeRoom(db: Database, id: RoomId, by: By = {}): Promise<void> {
+  const name = recordName(await db.get("rooms", id)) ?? "a room";
+  return runCommand(db, `taking ${name} away`, "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id), by);
 }

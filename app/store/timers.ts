@@ -1,3 +1,4 @@
+import { recordName } from "#core/formats/stores/record-name";
 import type { TimerId } from "#core/catalogue/ids";
 import { MOST_TIMERS } from "#core/formats/stores/timers";
 import type { TimerRecord } from "#core/formats/stores/timers";
@@ -66,10 +67,11 @@ export function moveTimer(db: Database, id: TimerId, until: string, by: By = {})
   );
 }
 
-export function removeTimer(db: Database, id: TimerId, by: By = {}): Promise<void> {
+export async function removeTimer(db: Database, id: TimerId, by: By = {}): Promise<void> {
+  const name = recordName(await db.get("timers", id)) ?? "a timer";
   return runCommand(
     db,
-    "taking a timer off",
+    `taking ${name} off the clock`,
     "timers",
     ["timers"],
     async (recorder) => {

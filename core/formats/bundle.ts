@@ -9,6 +9,7 @@ import { parsePiece } from "./parse-piece";
 import { bad, good, problem } from "./problem";
 import type { Parsed, Problem } from "./problem";
 import { BUNDLE_VERSION, dataOfBundle } from "./released";
+import { recordName } from "./stores/record-name";
 import { DEFINITIONS } from "./stores/stores";
 import type { CheckTools } from "./stores/definition";
 import type { RawParts } from "./step-translation";
@@ -70,11 +71,7 @@ function upToDate(document: Document, catalogue: Catalogue): Document {
 
 /** What a person calls a record, as far as it can be read: its name, else what kind of thing it is. */
 function nameOf(store: string, record: unknown): string {
-  const { name, piece } = (record ?? {}) as { readonly name?: unknown; readonly piece?: { readonly name?: unknown } };
-  const said = typeof name === "string" ? name : piece && typeof piece === "object" ? piece.name : undefined;
-  return typeof said === "string" && said.trim() !== ""
-    ? said.trim().slice(0, MOST_OF_NAME)
-    : (DEFINITIONS.find((one) => one.name === store)?.called ?? "something");
+  return recordName(record)?.slice(0, MOST_OF_NAME) ?? DEFINITIONS.find((one) => one.name === store)?.called ?? "something";
 }
 
 const MOST_OF_NAME = 80;

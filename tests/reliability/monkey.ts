@@ -34,7 +34,8 @@ function mark(page: Page): Promise<readonly string[]> {
   );
 }
 
-async function touch(page: Page, random: Random): Promise<void> {
+/** Touches one thing of a page, whatever it is. */
+export async function touch(page: Page, random: Random): Promise<void> {
   const kinds = await mark(page);
   const at = Math.floor(random() * kinds.length);
   const one = page.locator(`[data-touch="${at}"]`);

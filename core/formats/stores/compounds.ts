@@ -74,6 +74,7 @@ export const COMPOUNDS = defineStore<CompoundRecord>({
   name: "compounds",
   called: "a bag of powder",
   counted: ["bag or kit", "bags and kits"],
+  gone: { told: "Taken away" },
   says: {
     kind: "its kind",
     name: "its name",

@@ -44,6 +44,7 @@ export const MOULDS = defineStore<MouldRecord>({
   name: "moulds",
   called: "a mould",
   counted: ["mould", "moulds"],
+  gone: { told: "Taken away" },
   says: {
     name: "its name",
     form: "its shape",

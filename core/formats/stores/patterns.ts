@@ -36,6 +36,7 @@ export const PATTERNS = defineStore<PatternRecord>({
   name: "patterns",
   called: "a pattern",
   counted: ["pattern", "patterns"],
+  gone: { told: "Let go" },
   says: { name: "its name", shape: "its place", acrossMm: "its size", guides: "its guide lines", from: "where it begins", rows: "a row" },
   since: 10,
   indexes: {},

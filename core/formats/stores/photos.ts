@@ -32,6 +32,7 @@ export const PHOTOS = defineStore<PhotoRecord>({
   name: "photos",
   called: "a photograph",
   counted: ["photograph", "photographs"],
+  gone: { told: "Taken off" },
   says: {
     pieceId: "the piece",
     at: "when it was taken",

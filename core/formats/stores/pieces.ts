@@ -77,6 +77,7 @@ export const PIECES = defineStore<PieceRecord>({
   name: "pieces",
   called: "a piece",
   counted: ["piece", "pieces"],
+  gone: { told: "Removed" },
   says: {
     piece: "the piece",
     planId: "the plan it follows",

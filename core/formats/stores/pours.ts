@@ -133,6 +133,7 @@ export const POURS = defineStore<PourRecord>({
   name: "pours",
   called: "a pour",
   counted: ["pour", "pours"],
+  gone: { told: "Let go" },
   says: {
     at: "when",
     powder: "the powder",

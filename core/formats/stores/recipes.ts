@@ -49,6 +49,7 @@ export const RECIPES = defineStore<RecipeRecord>({
   name: "recipes",
   called: "a way of working",
   counted: ["way of working", "ways of working"],
+  gone: { told: "Let go" },
   says: { name: "its name", school: "the school", appliesTo: "what it is for", stacks: "its steps" },
   since: 7,
   indexes: {},

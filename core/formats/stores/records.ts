@@ -151,6 +151,7 @@ export const RECORDS = defineStore<LogRecord>({
   name: "records",
   called: "the record of a finished piece",
   counted: ["record", "records"],
+  gone: { told: "Out of the logbook" },
   says: {
     origin: "where it comes from",
     pieceId: "the piece",

@@ -21,6 +21,7 @@ export const ROOMS = defineStore<RoomRecord>({
   name: "rooms",
   called: "a room",
   counted: ["room", "rooms"],
+  gone: { told: "Taken away" },
   says: { name: "its name", room: "its air" },
   since: 3,
   indexes: {},

@@ -106,6 +106,7 @@ export const SHELF = defineStore<JarRecord>({
   name: "shelf",
   called: "a jar",
   counted: ["jar", "jars"],
+  gone: { told: "Off the shelf" },
   says: {
     classId: "the kind of paint",
     name: "its name",

@@ -33,6 +33,7 @@ export const TOOLS_STORE = defineStore<ToolRecord>({
   name: "tools",
   called: "a tool",
   counted: ["tool", "tools"],
+  gone: { told: "Taken away" },
   says: { set: "its set", label: "its name", tip: "its tip", mm: "its size", leaves: "what it leaves" },
   since: 10,
   indexes: {},

@@ -43,6 +43,7 @@ export const TRIALS = defineStore<TrialRecord>({
   name: "trials",
   called: "a trial",
   counted: ["trial", "trials"],
+  gone: { told: "Let go" },
   says: {
     name: "its name",
     material: "the material",
