@@ -11,6 +11,7 @@ import type { Preferences } from "~/components/app-context";
 import { RoomError } from "~/components/room-error";
 import { KeptShut } from "~/components/notices";
 import { keepPlaces } from "~/components/kept-place";
+import { Steady } from "~/components/steady";
 import { Frame, Shell } from "~/components/shell";
 import { timeZoneHere } from "~/components/time-zone";
 import { useServiceWorker } from "~/components/use-service-worker";
@@ -131,7 +132,9 @@ export default function Root({ loaderData }: Route.ComponentProps) {
   return (
     <AppContextProvider preferences={loaderData.preferences}>
       <Shell renewed={isNewer ? reload : null}>
-        <Outlet key={id ?? set ?? ""} />
+        <Steady>
+          <Outlet key={id ?? set ?? ""} />
+        </Steady>
       </Shell>
     </AppContextProvider>
   );

@@ -110,6 +110,17 @@ const COLUMNS = helper.columns([
   helper.accessor((row) => row.jar.paid ?? UNKNOWN, { id: "paid", header: "Paid", sortFn: asNumber }),
 ]);
 
+/** How wide each column is, whatever stands in it: what is said anew of one jar moves no other. */
+const WIDTHS: Readonly<Record<string, string>> = {
+  name: "sm:w-[22%]",
+  kind: "sm:w-[14%]",
+  left: "sm:w-[20%]",
+  promised: "sm:w-[15%]",
+  free: "sm:w-[9%]",
+  opened: "sm:w-[8%]",
+  paid: "sm:w-[6%]",
+};
+
 /** Columns that a phone has no room for: they stand on the jar's own page. */
 const WIDE_ONLY = new Set(["kind", "free", "opened", "paid"]);
 
@@ -142,7 +153,7 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
   return (
     <>
       <div className="mt-3 overflow-x-auto">
-        <table className="w-full border-collapse text-left max-sm:block">
+        <table className="w-full border-collapse text-left max-sm:block sm:min-w-[60rem] sm:table-fixed">
           <caption className="sr-only">Jars on the shelf</caption>
           <thead className="max-sm:block">
             <tr className="border-b-2 border-ink max-sm:flex max-sm:gap-5">
@@ -150,7 +161,12 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
                 const sorted = column.getIsSorted();
                 const [Icon, said] = sorted ? SORTED[sorted] : [ArrowUpDown, "none"];
                 return (
-                  <th key={column.id} scope="col" aria-sort={said as "none"} className={`pr-3 align-bottom ${WIDE_ONLY.has(column.id) ? "max-sm:hidden" : ""}`}>
+                  <th
+                    key={column.id}
+                    scope="col"
+                    aria-sort={said as "none"}
+                    className={`pr-3 align-bottom ${WIDTHS[column.id]} ${WIDE_ONLY.has(column.id) ? "max-sm:hidden" : ""}`}
+                  >
                     <button
                       type="button"
                       className="inline-flex min-h-[44px] items-center gap-1 whitespace-nowrap font-semibold"
@@ -162,7 +178,7 @@ export function JarTable({ rows, open, change, copy, remove }: Props) {
                   </th>
                 );
               })}
-              <th scope="col" className="max-sm:hidden">
+              <th scope="col" className="w-36 max-sm:hidden">
                 <span className="sr-only">What to do with it</span>
               </th>
             </tr>
