@@ -17,6 +17,11 @@ export async function namedDevice({ devices }: Pick<BesideInside, "devices">): P
   return { device, keep: async () => void (await devices.put({ id: THIS, device })) };
 }
 
+/** Whether a file is this device's own: what waited to be written when it was saved waits here still, or was written. */
+export async function isOwn(devices: { readonly get: (id: string) => Promise<ThisDevice | undefined> }, device: string | undefined): Promise<boolean> {
+  return device !== undefined && (await devices.get(THIS))?.device === device;
+}
+
 /** The name of this device, kept from now on. */
 export async function deviceOf(inside: Pick<BesideInside, "devices">): Promise<string> {
   const { device, keep } = await namedDevice(inside);

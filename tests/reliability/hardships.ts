@@ -26,9 +26,10 @@ export type Hardship = (browser: Browser, url: string, seed: number, most?: numb
 /**
  * Sets a stage, plays on it, and at the end reads the notebook's own file.
  *
- * @param most rooms that are tried, drawn by chance; all where it is not said
+ * @param fits rooms that have something to show of it
+ * @returns takes as its last how many rooms are tried, drawn by chance; all where it is not said
  */
-function staged(name: string, play: (stage: Stage, url: string) => Promise<void>): Hardship {
+function staged(name: string, play: (stage: Stage, url: string) => Promise<void>, fits: (room: Room) => boolean = () => true): Hardship {
   return async (browser, url, seed, most = Infinity) => {
     const random = seeded(seed);
     const context = await freshContext(browser);
@@ -45,7 +46,7 @@ function staged(name: string, play: (stage: Stage, url: string) => Promise<void>
       await laid.waitFor();
       await still(page);
       await setsMade(page);
-      const rooms = [...(await roomsFor(page, 2))];
+      const rooms = (await roomsFor(page, 2)).filter(fits);
       while (rooms.length > most) rooms.splice(Math.floor(random() * rooms.length), 1);
       await play({ context, page, rooms, random, faults, say }, url);
       const own = readOwn(await fileOf(page, url));
@@ -134,26 +135,29 @@ async function follow(page: Page, path: string): Promise<void> {
 }
 
 /** What is typed on one record never stands on the next, nor is it written there. */
-export const drafts = staged("drafts", async ({ page, rooms, say }, url) => {
-  for (const { pattern, paths } of rooms) {
-    const [one, other] = paths;
-    if (other === undefined) continue;
-    await page.goto(`${url}${one}`);
-    await still(page);
-    for (const closed of await page.locator("main details:not([open]) > summary").all()) await closed.click();
-    const written = await writeInAll(page, "zzq");
-    await follow(page, other);
-    const there = await valuesIn(page);
-    // How she signs is hers, on whatever record it is said.
-    const hers = JSON.stringify(await keptIn(page, "settings"));
-    const found = written.filter((text) => there.includes(text) && !hers.includes(text));
-    if (found.length > 0) say(`${pattern}: ${found.join(", ")} stands on the next record`);
-    const id = /[0-9a-z]{8,}/.exec(other.split("/").slice(2).join("/"))?.[0] ?? other;
-    for (const store of ["pieces", "records", "pours", "plans"])
-      for (const record of await keptIn(page, store))
-        if ((record.id === id || record.pieceId === id) && JSON.stringify(record).includes("zzq")) say(`${pattern}: written on the next record, in ${store}`);
-  }
-});
+export const drafts = staged(
+  "drafts",
+  async ({ page, rooms, say }, url) => {
+    for (const { pattern, paths } of rooms) {
+      const [one, other] = paths as readonly [string, string];
+      await page.goto(`${url}${one}`);
+      await still(page);
+      for (const closed of await page.locator("main details:not([open]) > summary").all()) await closed.click();
+      const written = await writeInAll(page, "zzq");
+      await follow(page, other);
+      const there = await valuesIn(page);
+      // How she signs is hers, on whatever record it is said.
+      const hers = JSON.stringify(await keptIn(page, "settings"));
+      const found = written.filter((text) => there.includes(text) && !hers.includes(text));
+      if (found.length > 0) say(`${pattern}: ${found.join(", ")} stands on the next record`);
+      const id = /[0-9a-z]{8,}/.exec(other.split("/").slice(2).join("/"))?.[0] ?? other;
+      for (const store of ["pieces", "records", "pours", "plans"])
+        for (const record of await keptIn(page, store))
+          if ((record.id === id || record.pieceId === id) && JSON.stringify(record).includes("zzq")) say(`${pattern}: written on the next record, in ${store}`);
+    }
+  },
+  ({ paths }) => paths.length > 1,
+);
 
 /** A disk that is full, until it is told otherwise; over reloads too. */
 async function mayBeFull(context: BrowserContext): Promise<void> {

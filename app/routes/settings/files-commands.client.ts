@@ -10,10 +10,12 @@ import { whyOf } from "~/actions/perform";
 import type { FileToSave } from "~/components/download";
 import type { PieceAsk } from "~/piece/use-record";
 import { noteBackup } from "~/store/backup.client";
+import { DEVICES_STORE } from "~/store/beside";
 import { everything, importBundle, setAside, wipeAll } from "~/store/bundles";
 import type { Imported } from "~/store/bundles";
 import { database } from "~/store/open.client";
 import { allPictures } from "~/store/photos";
+import { isOwn } from "~/store/stamps";
 import { asFiles } from "~/workers/files.client";
 import { begun, ended, told } from "./import-progress.client";
 
@@ -98,8 +100,10 @@ export async function bringIn(token: string): Promise<Outcome> {
     const read = await asFiles<Parsed<ReadNotebook>>((api) => api.read(file) as Promise<Parsed<ReadNotebook>>, signal);
     if (!read.ok) return { kind: "problem", problem: read.problem };
     const { bundle, aside, altered, pictures } = read.value;
-    const counts = await importBundle(await database(), bundle, { progress: { told, signal }, pictures });
-    asks.takeIn(bundle.asked ?? []);
+    const db = await database();
+    const own = await isOwn(db.transaction(DEVICES_STORE).store, bundle.device);
+    const counts = await importBundle(db, bundle, { progress: { told, signal }, pictures });
+    if (!own) asks.takeIn(bundle.asked ?? []);
     const asideFile = aside.length > 0 ? fileOn(new Date(), fileContent(fileOf(writeBundle({}), aside), NO_PICTURES), SET_ASIDE) : null;
     return { kind: "imported", counts, aside: [...aside.map(saidOf), ...counts.unfit], asideFile, altered };
   } catch (error) {
