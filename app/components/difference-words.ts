@@ -30,8 +30,13 @@ export function sayField(store: StoreName, field: string): string {
 
 const MOST_SAID = 160;
 
+/** Keys that are their own unit, and stand behind the number. */
+const UNITS: ReadonlySet<string> = new Set(["g", "ml", "mm"]);
+
 function parted(value: object): string {
-  const said = Object.entries(value).map(([key, one]) => `${key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)} ${sayValue(one)}`);
+  const said = Object.entries(value).map(([key, one]) =>
+    UNITS.has(key) ? `${sayValue(one)} ${key}` : `${key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)} ${sayValue(one)}`,
+  );
   return said.length === 0 ? "nothing" : said.join(", ");
 }
 

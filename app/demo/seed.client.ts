@@ -10,6 +10,7 @@ import type { By } from "~/store/command";
 import { keepOverview, overviewKey } from "~/store/listing";
 import { importBundle } from "~/store/bundles";
 import type { Database } from "~/store/database";
+import { isOfTernPoint } from "./of-tern-point";
 import { TERN_POINT } from "./tern-point";
 import type { DemoPlans } from "./tern-point";
 import type { DemoView } from "./tern-point-work";
@@ -79,10 +80,6 @@ export async function openTernPoint(db: Database): Promise<void> {
 
 /** What Tern Point has beside its pieces. */
 const BESIDE = ["shelf", "tools", "rooms", "moulds", "compounds", "pours", "records", "trials"] as const;
-
-function isOfTernPoint(id: string): boolean {
-  return id.startsWith("ternpoint");
-}
 
 export async function hasTernPoint(db: Database): Promise<boolean> {
   return (await db.getAllKeys("pieces")).some(isOfTernPoint);

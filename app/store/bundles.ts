@@ -1,3 +1,4 @@
+import { isOfTernPoint } from "~/demo/of-tern-point";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Pictures } from "#core/formats/notebook-file";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
@@ -150,7 +151,7 @@ export function importBundle(db: Database, read: Bundle, { label = "bringing the
     const parts = { ...(read as unknown as NotebookCopy["parts"]), pieces: read.pieces.map((one) => finished("pieces", one as never)) };
     const theirs: NotebookCopy = { parts, stamps: read.stamps ?? [], device: read.device };
     const fits = (store: string, record: AnyRecord) => recorder.fits(store as StoreName, record);
-    const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, by: { device, at } });
+    const merged = mergeNotebooks(mine, theirs, { definitions: DEFINITIONS, fits, finished, sample: isOfTernPoint, by: { device, at } });
     // A notebook that has taken anything in has a name from then on: its own file is told from another's by it.
     const isTaken = [merged.added, merged.changed, merged.removed].some((counts) => Object.keys(counts).length > 0);
     if (isTaken || merged.stamps.some(({ by }) => Object.values(by).some(({ v }) => device in v))) await keep();

@@ -1,7 +1,13 @@
 import { recordName } from "#core/formats/stores/record-name";
 import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
-import type { Entry } from "./acts";
+
+/** A record before and after. */
+interface Changed {
+  readonly store: StoreName;
+  readonly before: object | null;
+  readonly after: object | null;
+}
 
 /** Names told of what was removed together; more are only counted. */
 const MOST_NAMED = 3;
@@ -12,14 +18,14 @@ const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
 /** What its records go by, if by anything. */
 const NAMES = ["name", "label", "piece"];
 
-const isGone = (entry: Entry) => entry.before !== null && entry.after === null;
+const isGone = (entry: Changed) => entry.before !== null && entry.after === null;
 
 /**
  * The store of what an act has taken away and tells of: the first by the order of a file, for what belongs to it comes after it.
  *
  * @returns null where nothing was taken away, or only what goes with other things
  */
-export function removedFrom(entries: readonly Entry[]): StoreName | null {
+export function removedFrom(entries: readonly Changed[]): StoreName | null {
   const found = DEFINITIONS.find(
     ({ name, gone }) => gone && entries.some((entry) => entry.store === name && isGone(entry)) && !(gone.alone && entries.some((entry) => !isGone(entry))),
   );
@@ -27,13 +33,13 @@ export function removedFrom(entries: readonly Entry[]): StoreName | null {
 }
 
 /** Names of what an act has taken out of a store; what cannot be read is called damaged. */
-export function namesGone(entries: readonly Entry[], store: StoreName): readonly string[] {
+export function namesGone(entries: readonly Changed[], store: StoreName): readonly string[] {
   const [one] = STORES[store].counted;
   return entries.filter((entry) => entry.store === store && isGone(entry)).map(({ before }) => recordName(before) ?? `a damaged ${one}`);
 }
 
 /** What an act has taken away, in a sentence: with its name, and what went with it. */
-export function removedText(entries: readonly Entry[], from: StoreName): string {
+export function removedText(entries: readonly Changed[], from: StoreName): string {
   const { gone, counted, says } = DEFINITIONS.find(({ name }) => name === from)!;
   const beside = DEFINITIONS.flatMap(({ name, counted: [one, more] }) => {
     const count = name === from ? 0 : entries.filter((entry) => entry.store === name && isGone(entry)).length;

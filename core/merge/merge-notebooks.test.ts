@@ -37,6 +37,16 @@ describe("notebooks that differed before anybody kept count", () => {
   });
 });
 
+test("what was laid out to look around in on both, at another time each, is asked about nowhere; what was then said of it is taken", () => {
+  const how = { sample: (id: string) => id === room.id };
+  const [mine, theirs] = [notebook("laptop", [named("Attic")]), notebook("phone", [named("Loft")])];
+  expect(merged(mine, theirs, how)).toMatchObject({ clashes: [], parts: { rooms: [named("Attic")] } });
+  const said = notebook("phone", [named("Balcony")], [change("phone", 5, named("Loft"), named("Balcony"))]);
+  for (const both of [merged(mine, said, how), merged(said, mine, how)]) expect(both).toMatchObject({ clashes: [], parts: { rooms: [{ name: "Balcony" }] } });
+  const here = notebook("laptop", [named("Cellar")], [change("laptop", 6, named("Attic"), named("Cellar"))]);
+  expect(merged(here, said, how).clashes).toMatchObject([{ mine: "Cellar", theirs: "Balcony" }]);
+});
+
 test("two changes that fit nothing together are both asked about, and the record stays as it is here", () => {
   const cold = { ...room, room: { ...(room.room as object), temperatureC: 4 } };
   const mine = notebook("laptop", [named("Cold store")], [change("laptop", 3, room, named("Cold store"))]);

@@ -55,6 +55,8 @@ export interface MergeHow {
   readonly fits?: (store: string, record: AnyRecord) => boolean;
   /** What is worked out of a record once it has been put together. */
   readonly finished?: (store: string, record: AnyRecord) => AnyRecord;
+  /** Whether a record was laid out to look around in, on each device by itself. */
+  readonly sample?: (id: string) => boolean;
   /** Who puts them together, and when: records that are brought back are so from then on. */
   readonly by: Changer;
 }
@@ -160,7 +162,7 @@ function presenceJoined(key: string, one: Stamp | null, other: Stamp | null): St
 export function mergeNotebooks(
   mine: NotebookCopy,
   theirs: NotebookCopy,
-  { definitions, fits = () => true, finished = (_store, one) => one, by }: MergeHow,
+  { definitions, fits = () => true, finished = (_store, one) => one, sample = () => false, by }: MergeHow,
 ): MergedNotebook {
   const pairs = pairsOf(mine, theirs, definitions);
   const gone = goneFrom(pairs, theirs.device === undefined || theirs.device === mine.device);
@@ -184,8 +186,12 @@ export function mergeNotebooks(
       same.add(store);
     } else if (here && there) {
       const [one, other] = [here, there].map((record) => bareOf(definition.meets, record)) as [AnyRecord, AnyRecord];
-      const merged = mergeRecords(definition.meets, { record: one, stamp: myStamp }, { record: other, stamp: theirStamp }, (record) =>
-        fits(store, finished(store, record)),
+      const merged = mergeRecords(
+        definition.meets,
+        { record: one, stamp: myStamp },
+        { record: other, stamp: theirStamp },
+        (record) => fits(store, finished(store, record)),
+        sample(id),
       );
       const isChanged = !sameValue(withoutRev(merged.record), withoutRev(one));
       put(isChanged ? { ...finished(store, merged.record), rev: Math.max(here.rev, there.rev) + 1 } : here, merged.stamp);

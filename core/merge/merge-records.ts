@@ -33,11 +33,12 @@ const last = (vector: VersionVector) => Math.max(0, ...Object.values(vector));
 type Verdict = "mine" | "theirs" | "clash";
 
 /** Whose value stands where two copies differ. */
-function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | null, other: Stamp | null): Verdict {
+function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | null, other: Stamp | null, sample: boolean): Verdict {
   const [m, t] = [knownOf(one, path), knownOf(other, path)];
   const order = causality(m, t);
   // Where only one side has a mark, the other must hold what was there before it: else both said something, one of them before there were marks.
   const began = (stamp: Stamp | null, value: unknown) => {
+    if (sample) return true;
     const from = stamp?.by[path]?.from;
     return from === undefined || from === printOfValue(value);
   };
@@ -46,7 +47,7 @@ function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | nu
   if (order === "concurrent") return "clash";
   // Nobody has changed either since there were marks: what one side lacks is no answer to what the other says.
   if (mine === undefined) return "theirs";
-  return theirs === undefined ? "mine" : "clash";
+  return theirs === undefined || sample ? "mine" : "clash";
 }
 
 /** The later of two, by its stamp, and where that does not tell by what it says: both sides choose the same. */
@@ -117,12 +118,14 @@ export function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: r
  * it is decided.
  *
  * @param fits whether a record may be kept: where the two together make one that may not, all in which they differ is a clash
+ * @param sample it was laid out to look around in, on each device at another time: what nobody has changed in it nobody has said, and mine stands
  */
 export function mergeRecords<R extends object>(
   meets: HowCopiesMeet,
   mine: Copy<R>,
   theirs: Copy<R>,
   fits: (record: R) => boolean = () => true,
+  sample = false,
 ): MergedRecord<R> {
   const clashes: FieldClash[] = [];
   const differing: FieldClash[] = [];
@@ -130,7 +133,7 @@ export function mergeRecords<R extends object>(
     const field = pathText(place.path);
     const theirMark = knownOf(theirs.stamp, field);
     differing.push({ field, mine: a, theirs: b, theirMark });
-    const verdict = verdictOn(field, a, b, mine.stamp, theirs.stamp);
+    const verdict = verdictOn(field, a, b, mine.stamp, theirs.stamp, sample);
     if (verdict !== "clash") return verdict === "mine" ? a : b;
     if (!meets.derived?.includes(place.path[0]!)) {
       clashes.push({ field, mine: a, theirs: b, theirMark });

@@ -60,14 +60,17 @@ function staged(name: string, play: (stage: Stage, url: string) => Promise<void>
   };
 }
 
-/** What a page says of the notebook, once it has worked all of it out; what is typed in a tab and not asked for is its own, and is left out. */
-async function words(page: Page, url: string): Promise<string> {
+const words = async (page: Page) => (await page.getByRole("main").innerText()).replace(/\s+/g, " ");
+
+/** A page loaded anew; what is typed in a tab and not asked for is its own, and is left out. */
+async function anew(page: Page, url: string): Promise<void> {
   await page.evaluate(() => sessionStorage.clear());
   await page.goto(url);
   await still(page);
-  await page.waitForFunction(() => !/Working (out|the coats out)/.test(document.querySelector("main")?.innerText ?? ""));
-  return (await page.getByRole("main").innerText()).replace(/\s+/g, " ");
 }
+
+/** Longest two tabs may take to show the same, ms: one of them may be working something out still. */
+const SAME_WITHIN = { timeout: 15_000 };
 
 /** Hands in two tabs of every room, in turn: in the end both show the same. */
 export const tabs = staged("tabs", async ({ context, page, rooms, random, faults, say }, url) => {
@@ -83,13 +86,15 @@ export const tabs = staged("tabs", async ({ context, page, rooms, random, faults
       else await touch(tab, random).catch(() => undefined);
     }
     for (const tab of [page, other]) await still(tab);
-    const shown: string[] = [];
     for (const tab of [page, other]) {
       faults.push(...(await wrongWith(tab, `tabs, ${path}`)));
-      shown.push(await words(tab, `${url}${path}`));
+      await anew(tab, `${url}${path}`);
       faults.push(...(await wrongWith(tab, `tabs, ${path}`)));
     }
-    if (shown[0] !== shown[1]) say(`${path} shows two things: ${firstDifference(shown[0]!, shown[1]!)}`);
+    const isSame = (text: string) => document.querySelector("main")?.innerText.replace(/\s+/g, " ") === text;
+    await other.waitForFunction(isSame, await words(page), SAME_WITHIN).catch(() => undefined);
+    const [one, two] = [await words(page), await words(other)];
+    if (one !== two) say(`${path} shows two things: ${firstDifference(one, two)}`);
   }
   faults.push(...complaints);
 });
