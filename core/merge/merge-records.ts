@@ -33,12 +33,11 @@ const last = (vector: VersionVector) => Math.max(0, ...Object.values(vector));
 type Verdict = "mine" | "theirs" | "clash";
 
 /** Whose value stands where two copies differ. */
-function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | null, other: Stamp | null, sample: boolean): Verdict {
+function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | null, other: Stamp | null): Verdict {
   const [m, t] = [knownOf(one, path), knownOf(other, path)];
   const order = causality(m, t);
   // Where only one side has a mark, the other must hold what was there before it: else both said something, one of them before there were marks.
   const began = (stamp: Stamp | null, value: unknown) => {
-    if (sample) return true;
     const from = stamp?.by[path]?.from;
     return from === undefined || from === printOfValue(value);
   };
@@ -47,7 +46,7 @@ function verdictOn(path: string, mine: unknown, theirs: unknown, one: Stamp | nu
   if (order === "concurrent") return "clash";
   // Nobody has changed either since there were marks: what one side lacks is no answer to what the other says.
   if (mine === undefined) return "theirs";
-  return theirs === undefined || sample ? "mine" : "clash";
+  return theirs === undefined ? "mine" : "clash";
 }
 
 /** The later of two, by its stamp, and where that does not tell by what it says: both sides choose the same. */
@@ -118,7 +117,8 @@ export function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: r
  * it is decided.
  *
  * @param fits whether a record may be kept: where the two together make one that may not, all in which they differ is a clash
- * @param sample it was laid out to look around in, on each device at another time: what nobody has changed in it nobody has said, and mine stands
+ * @param sample it was laid out to look around in, on each device at another time: where nobody has changed either
+ * nobody has said anything, and mine stands; where one side has, its own is taken whole
  */
 export function mergeRecords<R extends object>(
   meets: HowCopiesMeet,
@@ -127,13 +127,15 @@ export function mergeRecords<R extends object>(
   fits: (record: R) => boolean = () => true,
   sample = false,
 ): MergedRecord<R> {
+  if (sample && !theirs.stamp) return { ...mine, clashes: [] };
+  if (sample && !mine.stamp) return { ...theirs, clashes: [] };
   const clashes: FieldClash[] = [];
   const differing: FieldClash[] = [];
   const decided = (place: Place, a: unknown, b: unknown): unknown => {
     const field = pathText(place.path);
     const theirMark = knownOf(theirs.stamp, field);
     differing.push({ field, mine: a, theirs: b, theirMark });
-    const verdict = verdictOn(field, a, b, mine.stamp, theirs.stamp, sample);
+    const verdict = verdictOn(field, a, b, mine.stamp, theirs.stamp);
     if (verdict !== "clash") return verdict === "mine" ? a : b;
     if (!meets.derived?.includes(place.path[0]!)) {
       clashes.push({ field, mine: a, theirs: b, theirMark });
