@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, test } from "@jest/globals";
 import { candidateId, compoundId, logRecordId, mouldId, pieceId, toolId } from "#core/catalogue/ids";
 import { DEFINITIONS, STORE_NAMES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
+import { usualHours } from "#core/schedule/free-hours";
 import { pebble } from "../../tests/reference/bench";
 import { EVERY_STORE } from "../../tests/reference/every-store";
 import { coat, follow } from "../../tests/reference/notebook";
@@ -15,6 +16,7 @@ import type { Database } from "./database";
 import { decideDifferences, differencesIn } from "./differences";
 import { keepTool } from "./marking";
 import { addPiece, pieceById } from "./pieces";
+import { hoursIn, saveHours } from "./preferences";
 import { markDone, progressOf } from "./progress";
 import { changeRecord } from "./records";
 
@@ -125,6 +127,21 @@ describe("a thing changed in two tabs that do not see each other", () => {
       await expect(keep({ [two]: second }, {})).rejects.toMatchObject({ isFinal: true });
     },
   );
+
+  test("a weekday of the free hours: another day joins, the same one is asked about", async () => {
+    const usual = usualHours("Europe/London");
+    const saturday = (from: string, to: string) => ({ ...usual, weekday: usual.weekday.map((day, at) => (at === 5 ? [{ from, to }] : day)) });
+    await saveHours(db, usual, saturday("10:00", "12:00"));
+    await saveHours(db, usual, { ...usual, weekday: usual.weekday.map((day, at) => (at === 6 ? [{ from: "14:00", to: "16:00" }] : day)) });
+    expect(await differencesIn(db)).toEqual([]);
+    await saveHours(db, usual, saturday("19:00", "21:00"));
+    const { weekday } = await hoursIn(db, "Europe/London");
+    expect(weekday.slice(5)).toEqual([[{ from: "10:00", to: "12:00" }], [{ from: "14:00", to: "16:00" }]]);
+    const [asked] = await differencesIn(db);
+    expect(asked).toMatchObject({ mine: [{ from: "10:00", to: "12:00" }], theirs: [{ from: "19:00", to: "21:00" }], from: "tab" });
+    await decideDifferences(db, [asked!.id], "theirs");
+    expect((await hoursIn(db, "Europe/London")).weekday[5]).toEqual([{ from: "19:00", to: "21:00" }]);
+  });
 
   test("the money of a record, part by part", async () => {
     await runCommand(db, "a record", "records", ["records"], (recorder) => recorder.put("records", { ...RECORD, money: money(3, 18) }));

@@ -5,13 +5,14 @@ import { USUAL_SETTINGS } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
 import type { RoomRecord } from "#core/formats/stores/rooms";
 import type { Room } from "#core/piece/piece";
-import { hoursMerged, usualHours } from "#core/schedule/free-hours";
+import { contestedDays, hoursMerged, usualHours } from "#core/schedule/free-hours";
 import type { FreeHours } from "#core/schedule/free-hours";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import { freshId } from "./fresh-id";
 import type { Database } from "./database";
 import { FinalError } from "./final-error";
+import { keepBeside } from "./put-fields";
 
 export async function settingsIn(db: Database): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;
@@ -42,7 +43,8 @@ export async function hoursIn(db: Database, timeZone: string): Promise<FreeHours
 }
 
 /**
- * Saves the free hours as the user changed them: the days they changed, and no others.
+ * Saves the free hours as the user changed them: the days they changed, and no others. A weekday that another tab has set otherwise meanwhile stays as it is
+ * there, and what was wanted is kept beside it until it is decided.
  *
  * @param seen the hours their screen showed
  */
@@ -57,7 +59,10 @@ export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours, by: 
       // Hours too damaged to be read are said anew.
       const record = stored && recorder.fits("hours", stored) ? stored : undefined;
       const current = record?.hours ?? seen;
-      const hours = hoursMerged(seen, wanted, current);
+      const contested = contestedDays(seen, wanted, current);
+      for (const at of contested) await keepBeside(recorder, "hours", "hours", ["hours", "weekday", String(at)], wanted.weekday[at]);
+      const undisputed = { ...wanted, weekday: wanted.weekday.map((day, at) => (contested.includes(at) ? seen.weekday[at]! : day)) };
+      const hours = hoursMerged(seen, undisputed, current);
       if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
       await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
     },

@@ -1,6 +1,7 @@
 import { DEFINITIONS } from "#core/formats/stores/stores";
 import type { RecordOf, StoreName } from "#core/formats/stores/stores";
 import { differences, pathText, sameValue, valueAt, withValue } from "#core/merge/field-walk";
+import type { Path } from "#core/merge/field-walk";
 import { FinalError } from "./final-error";
 import type { Recorder } from "./recorder";
 
@@ -14,6 +15,22 @@ export class GoneThing extends FinalError {
 }
 
 const withoutRev = (record: object) => ({ ...record, rev: 0 });
+
+/** Keeps what a screen set beside what another tab has set there meanwhile, until it is decided. */
+export async function keepBeside(recorder: Recorder, store: StoreName, record: string, path: Path, wanted: unknown): Promise<void> {
+  const field = pathText(path);
+  const id = `${store}/${record}/${field}`;
+  await recorder.putDifference(id, {
+    id,
+    store,
+    record,
+    field,
+    ...(wanted === undefined ? {} : { theirs: wanted }),
+    theirMark: {},
+    at: Date.now(),
+    from: "tab",
+  });
+}
 
 /**
  * Writes what a screen made of a record: the fields it changed, and no others. What another tab set meanwhile stays; where both set the same field
@@ -35,20 +52,7 @@ export async function putFields<S extends StoreName>(recorder: Recorder, store: 
   for (const { path, before, after } of differences(meets, seen ?? current, wanted)) {
     const stands = valueAt(meets, current, path);
     if (sameValue(stands, before)) next = withValue(meets, next, path, after);
-    else if (!sameValue(stands, after)) {
-      const field = pathText(path);
-      const id = `${store}/${wanted.id}/${field}`;
-      await recorder.putDifference(id, {
-        id,
-        store,
-        record: wanted.id,
-        field,
-        ...(after === undefined ? {} : { theirs: after }),
-        theirMark: {},
-        at: Date.now(),
-        from: "tab",
-      });
-    }
+    else if (!sameValue(stands, after)) await keepBeside(recorder, store, wanted.id, path, after);
   }
   if (recorder.fits(store, { ...wanted, rev: 1 }) && !recorder.fits(store, next))
     throw new FinalError("another tab changed the same thing meanwhile, and the two do not fit together; look at it and say it anew");

@@ -186,6 +186,21 @@ export function longestSittingMin(hours: FreeHours): number {
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
 /**
+ * Weekdays that were changed on a screen, and otherwise meanwhile where they stand.
+ *
+ * @param seen as the screen showed them
+ * @param wanted what was made of them
+ * @param current as they stand
+ * @returns their places, 0 for Monday
+ */
+export function contestedDays(seen: FreeHours, wanted: FreeHours, current: FreeHours): readonly number[] {
+  return wanted.weekday.flatMap((day, at) => {
+    const [was, stands] = [seen.weekday[at], current.weekday[at]];
+    return !same(day, was) && !same(stands, was) && !same(stands, day) ? [at] : [];
+  });
+}
+
+/**
  * Free hours as they stand, with what was changed in them on a screen that showed them as they were: the days that were changed, and no others.
  *
  * @param seen as the screen showed them

@@ -1,3 +1,4 @@
+import { WEEKDAYS } from "~/components/time-words";
 import { Plus, Trash2 } from "lucide-react";
 import { isDay } from "#core/formats/hours-schema";
 import type { DaySpan, FreeHours } from "#core/schedule/free-hours";
@@ -7,7 +8,6 @@ import { useNow } from "~/components/use-now";
 import { sayHour, sayZone } from "~/components/time-words";
 import { useDraft } from "~/components/use-draft";
 
-const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 const FIRST: DaySpan = { from: "19:00", to: "22:00" };
 
 const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
@@ -98,7 +98,7 @@ export function Hours({ hours, save }: { hours: FreeHours; save: (hours: FreeHou
   return (
     <div className="grid gap-2">
       <Zone hours={hours} save={save} />
-      {DAYS.map((name, day) => {
+      {WEEKDAYS.map((name, day) => {
         const spans = hours.weekday[day] ?? [];
         return (
           <div key={name} className="grid grid-cols-[6rem_minmax(0,1fr)_auto] items-center gap-2 border-b border-dashed border-line pb-1">
