@@ -34,7 +34,7 @@ export type CastingAsk =
   | { readonly intent: "remove-pour"; readonly id: string }
   | { readonly intent: "hand-over"; readonly id: string; readonly piece: string; readonly bodies: number; readonly of: HandOver; readonly set?: string }
   | { readonly intent: "piece-of-mould"; readonly mould: string; readonly piece: string }
-  | { readonly intent: "faults"; readonly piece: string; readonly faults: readonly Fault[] };
+  | { readonly intent: "faults"; readonly piece: string; readonly faults: readonly Fault[]; readonly seen?: readonly Fault[] };
 
 const place = (joi: JoiRoot) => joi.number().integer().min(0).max(200).required();
 const grams = (joi: JoiRoot) => joi.number().greater(0).max(POUR_BOUNDS.grams.most).required();
@@ -101,5 +101,5 @@ export const CASTING_FIELDS: { readonly [I in CastingAsk["intent"]]: (joi: JoiRo
     set: setNameSchema(joi),
   }),
   "piece-of-mould": (joi) => ({ mould: recordIdSchema(joi).required(), piece: recordIdSchema(joi).required() }),
-  faults: (joi) => ({ piece: recordIdSchema(joi).required(), faults: faultsSchema(joi).required() }),
+  faults: (joi) => ({ piece: recordIdSchema(joi).required(), faults: faultsSchema(joi).required(), seen: faultsSchema(joi) }),
 };

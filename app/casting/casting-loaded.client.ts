@@ -78,6 +78,6 @@ export async function performCasting(request: Request): Promise<null> {
     "remove-pour": ({ id }, by) => quiet(removePour(db, pourId(id), by)),
     "hand-over": (ask, by) => handedOver(db, ask, by),
     "piece-of-mould": ({ mould, piece }) => addPieceOfMould(db, mould, piece),
-    faults: ({ piece, faults }, by) => quiet(setFaults(db, pieceId(piece), faults, by)),
+    faults: ({ piece, faults, seen }, by) => quiet(setFaults(db, pieceId(piece), faults, by, seen)),
   });
 }

@@ -15,7 +15,7 @@ import { openStore } from "./database";
 import type { Database } from "./database";
 import { decideDifferences, differencesIn } from "./differences";
 import { keepTool } from "./marking";
-import { addPiece, pieceById } from "./pieces";
+import { addPiece, pieceById, setFaults } from "./pieces";
 import { hoursIn, saveHours } from "./preferences";
 import { markDone, progressOf } from "./progress";
 import { changeRecord } from "./records";
@@ -141,6 +141,24 @@ describe("a thing changed in two tabs that do not see each other", () => {
     expect(asked).toMatchObject({ mine: [{ from: "10:00", to: "12:00" }], theirs: [{ from: "19:00", to: "21:00" }], from: "tab" });
     await decideDifferences(db, [asked!.id], "theirs");
     expect((await hoursIn(db, "Europe/London")).weekday[5]).toEqual([{ from: "19:00", to: "21:00" }]);
+  });
+
+  test("faults of a body: another one joins, the same one is asked about, the last one goes", async () => {
+    const { id } = await addPiece(db, pebble());
+    const [hole, chip] = [
+      { kind: "hole", place: "face", bodies: 1, each: 3, widthMm: 2 },
+      { kind: "chip", place: "edge", bodies: 1, each: 1, widthMm: 4 },
+    ] as const;
+    const faults = async () => (await db.get("pieces", id))!.faults;
+    await setFaults(db, id, [hole], {}, []);
+    await setFaults(db, id, [chip], {}, []);
+    expect(await faults()).toEqual([hole, chip]);
+    await setFaults(db, id, [{ ...hole, each: 4 }, chip], {}, [hole, chip]);
+    await setFaults(db, id, [{ ...hole, each: 5 }, chip], {}, [hole, chip]);
+    expect(await faults()).toEqual([{ ...hole, each: 4 }, chip]);
+    expect(await differencesIn(db)).toMatchObject([{ mine: 4, theirs: 5, from: "tab" }]);
+    await setFaults(db, id, [], {}, [{ ...hole, each: 4 }, chip]);
+    expect(await faults()).toBeUndefined();
   });
 
   test("the money of a record, part by part", async () => {

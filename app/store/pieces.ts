@@ -12,6 +12,7 @@ import type { PlanRecord } from "#core/formats/stores/plans";
 import type { Piece } from "#core/piece/piece";
 import { runCommand } from "./command";
 import { storesWith } from "./recorder";
+import { putFields } from "./put-fields";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
@@ -41,11 +42,12 @@ export function addPiece(db: Database, piece: Piece, id: PieceId = pieceId(fresh
 }
 
 /**
- * Says what is wrong with the bare body of a piece.
+ * Says what is wrong with the bare body of a piece: what was changed on the screen, and no more.
  *
+ * @param seen what the screen showed; all that is there where it is not said
  * @throws GonePiece
  */
-export function setFaults(db: Database, id: PieceId, faults: readonly Fault[], by: By = {}): Promise<void> {
+export function setFaults(db: Database, id: PieceId, faults: readonly Fault[], by: By = {}, seen?: readonly Fault[]): Promise<void> {
   return runCommand(
     db,
     "what is wrong with the body",
@@ -55,8 +57,8 @@ export function setFaults(db: Database, id: PieceId, faults: readonly Fault[], b
       const current = await recorder.get("pieces", id);
       if (!current) throw new GonePiece();
       const { faults: before = [], ...rest } = current;
-      if (JSON.stringify(before) === JSON.stringify(faults)) return;
-      await recorder.put("pieces", { ...rest, rev: current.rev + 1, ...(faults.length > 0 ? { faults } : {}) });
+      const having = (list: readonly Fault[]): PieceRecord => ({ ...rest, ...(list.length > 0 ? { faults: list } : {}) });
+      await putFields(recorder, "pieces", having(seen ?? before), having(faults));
     },
     by,
   );

@@ -54,6 +54,8 @@ export async function putFields<S extends StoreName>(recorder: Recorder, store: 
     if (sameValue(stands, before)) next = withValue(meets, next, path, after);
     else if (!sameValue(stands, after)) await keepBeside(recorder, store, wanted.id, path, after);
   }
+  // A list of which the last entry went is no field any more, where the screen has none.
+  next = Object.fromEntries(Object.entries(next).filter(([key, value]) => key in wanted || !(Array.isArray(value) && value.length === 0))) as RecordOf<S>;
   if (recorder.fits(store, { ...wanted, rev: 1 }) && !recorder.fits(store, next))
     throw new FinalError("another tab changed the same thing meanwhile, and the two do not fit together; look at it and say it anew");
   if (!sameValue(withoutRev(next), withoutRev(current))) await recorder.put(store, { ...next, rev: current.rev + 1 });

@@ -51,7 +51,7 @@ function useFaults({ record }: KeptPiece): readonly [readonly Fault[], (faults: 
   const asked = useAsked<CastingAsk>(CASTING);
   const last = asked.findLast((one) => one.intent === "faults" && one.piece === record.id);
   const faults = last?.intent === "faults" ? last.faults : (record.faults ?? []);
-  return [faults, (next) => void ask({ intent: "faults", piece: record.id, faults: next })];
+  return [faults, (next) => void ask({ intent: "faults", piece: record.id, faults: next, seen: faults })];
 }
 
 function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
