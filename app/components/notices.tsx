@@ -185,7 +185,8 @@ export function Told() {
   }, [said]);
   if (!said) return null;
   return (
-    <div
+    <section
+      aria-label="Just now"
       className="note fixed bottom-4 left-4 z-10 max-sm:bottom-[calc(var(--foot)+0.5rem)] flex max-w-[min(92vw,34rem)] flex-wrap items-center gap-3 p-3 [overflow-wrap:anywhere] print:hidden"
       data-told
       data-foot
@@ -197,6 +198,6 @@ export function Told() {
         </button>
       )}
       <ToolButton icon={X} label="I have read it" onClick={() => setRead(said.step)} />
-    </div>
+    </section>
   );
 }
