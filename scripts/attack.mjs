@@ -38,13 +38,13 @@ function inBrowser(part) {
   });
 }
 
-/** One that is met in every room, once for each seed. */
-const met = (hardship) => ({
-  count: 1,
-  run: (count, seed) =>
+/** One that is met once for each seed. */
+const met = (hardship, count = 1) => ({
+  count,
+  run: (times, seed) =>
     inBrowser(async (browser, url) => {
       const faults = [];
-      for (let index = 0; index < count; index += 1) faults.push(...(await hardship(browser, url, seed + index)));
+      for (let index = 0; index < times; index += 1) faults.push(...(await hardship(browser, url, seed + index)));
       return faults;
     }),
 });
@@ -71,15 +71,7 @@ const PARTS = {
         return faults;
       }),
   },
-  walks: {
-    count: 100,
-    run: (count, seed) =>
-      inBrowser(async (browser, url) => {
-        const faults = [];
-        for (let index = 0; index < count; index += 1) faults.push(...(await walk(browser, url, seed + index)));
-        return faults;
-      }),
-  },
+  walks: met(walk, 100),
 };
 
 const [only, wanted, seed = "1"] = process.argv.slice(2);

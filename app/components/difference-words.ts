@@ -2,7 +2,6 @@ import { format } from "date-fns";
 import { pathOf } from "#core/merge/field-walk";
 import { STORES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
-import { WEEKDAYS } from "./time-words";
 import { sayFact } from "./words";
 
 /** Counts of records by store, as a list: "13 pieces, 89 coats and 6 records"; "" where there are none. */
@@ -21,8 +20,6 @@ const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
 export function sayField(store: StoreName, field: string): string {
   const path = pathOf(field);
   if (store === "pieces" && path[0] === "piece" && path.length > 1) return sayFact(path.slice(1).join("."));
-  const weekday = store === "hours" && path[1] === "weekday" ? WEEKDAYS[Number(path[2])] : undefined;
-  if (weekday) return `the hours of ${weekday}`;
   const says = STORES[store].says as Readonly<Record<string, string>>;
   const fits = (pattern: string) => pattern.split(".").every((key, index) => key === "*" || key === path[index]) && pattern.split(".").length <= path.length;
   const [longest] = Object.keys(says)

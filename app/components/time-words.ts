@@ -2,9 +2,6 @@ import { differenceInCalendarDays, format } from "date-fns";
 
 const DAYS_AHEAD_BY_NAME = 6;
 
-/** Weekdays, in the order of the free hours. */
-export const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
-
 /** A day as a person says it: "today", "tomorrow", "Saturday", "Sat 5 Dec". */
 export function sayDay(instant: number, now: number): string {
   const days = differenceInCalendarDays(instant, now);

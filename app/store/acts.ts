@@ -3,7 +3,7 @@ import { printOfValue } from "#core/merge/stamp";
 import type { Stamp } from "#core/merge/stamp";
 import type { KeptBeside, KeptDifference } from "./beside";
 import { freshId } from "./fresh-id";
-import { removedFrom } from "./removals";
+import { isKeptLonger } from "./removals";
 
 export type Kept = RecordOf<StoreName>;
 
@@ -38,7 +38,7 @@ export interface Act {
   readonly merge?: string;
   /** Acts it goes on from, which are no longer by themselves. */
   readonly covers?: readonly string[];
-  /** Set on what took something away that is told of: such acts are kept longer. */
+  /** Set on what took something away that may be wanted back: such acts are kept longer. */
   readonly removedAt?: number;
   /** Set on what is taken back, until something else is done. */
   readonly undoneAt?: number;
@@ -88,7 +88,7 @@ function sameRecords(one: readonly Entry[], other: readonly Entry[]): boolean {
 
 /** An act with the mark of one that took something away, where it did; an act that is taken back has taken nothing away. */
 function marked({ removedAt: _before, ...act }: Act): Act {
-  return act.undoneAt === undefined && removedFrom(act.entries) !== null ? { ...act, removedAt: act.at } : act;
+  return act.undoneAt === undefined && isKeptLonger(act.entries) ? { ...act, removedAt: act.at } : act;
 }
 
 /**

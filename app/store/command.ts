@@ -108,7 +108,7 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
  * Does one thing in one transaction, all of it or nothing, keeps what it changed so that it can be taken back, and tells whoever listens. Things
  * done to the same record are done one after another, each with its own answer.
  *
- * @param label what the user did, in a few words, for "undo …"
+ * @param label what the user did, in a few words, for "undo …"; or what says so once it is done
  * @param of the record it is mainly about, such as "pieces/ID"
  * @param stores the stores it may touch
  * @throws UnfitRecord when it would store what fails its schema; DoneAlready when the very same ask was done before; ReadOnlyNotebook; whatever the
@@ -116,7 +116,7 @@ async function written<T>(db: Database, stores: readonly StoreName[], work: (rec
  */
 export function runCommand<T>(
   db: Database,
-  label: string,
+  label: string | ((entries: readonly Entry[]) => string),
   of: string,
   stores: readonly StoreName[],
   work: (recorder: Recorder) => Promise<T>,
@@ -129,7 +129,16 @@ export function runCommand<T>(
       const { entries, stampsBefore, differencesBefore, exact } = recorder;
       if (entries.length === 0 && differencesBefore.length === 0) return { result, kept: null };
       const beside = { ...(exact.size > 0 ? { stamps: stampsBefore } : {}), ...(differencesBefore.length > 0 ? { differences: differencesBefore } : {}) };
-      const act: Act = { id: by.ask ?? freshId(), at: Date.now(), tab: TAB, label, entries, ...beside, ...(by.merge === undefined ? {} : { merge: by.merge }) };
+      const said = typeof label === "string" ? label : label(entries);
+      const act: Act = {
+        id: by.ask ?? freshId(),
+        at: Date.now(),
+        tab: TAB,
+        label: said,
+        entries,
+        ...beside,
+        ...(by.merge === undefined ? {} : { merge: by.merge }),
+      };
       return { result, kept: await keepAct(acts, act) };
     });
     if (kept) for (const listener of listeners) listener(kept.act, kept.replaces);

@@ -49,7 +49,7 @@ const known = (act: Act): Known => ({ id: act.id, act });
 onCommand((act, replaces) => {
   past = [...past.filter((one) => one.id !== replaces), known(act)].slice(-MOST_IN_A_SITTING);
   future = [];
-  const from = act.removedAt === undefined ? null : removedFrom(act.entries);
+  const from = removedFrom(act.entries);
   if (from) say(removedText(act.entries, from), act.id);
 });
 

@@ -1,5 +1,4 @@
 import { roomId } from "#core/catalogue/ids";
-import { recordName } from "#core/formats/stores/record-name";
 import type { RoomId } from "#core/catalogue/ids";
 import { USUAL_SETTINGS } from "#core/formats/stores/settings";
 import type { SettingsRecord } from "#core/formats/stores/settings";
@@ -13,6 +12,7 @@ import { freshId } from "./fresh-id";
 import type { Database } from "./database";
 import { FinalError } from "./final-error";
 import { keepBeside } from "./put-fields";
+import { namesGone } from "./removals";
 
 export async function settingsIn(db: Database): Promise<SettingsRecord> {
   return (await db.get("settings", "settings")) ?? USUAL_SETTINGS;
@@ -59,10 +59,8 @@ export function saveHours(db: Database, seen: FreeHours, wanted: FreeHours, by: 
       // Hours too damaged to be read are said anew.
       const record = stored && recorder.fits("hours", stored) ? stored : undefined;
       const current = record?.hours ?? seen;
-      const contested = contestedDays(seen, wanted, current);
-      for (const at of contested) await keepBeside(recorder, "hours", "hours", ["hours", "weekday", String(at)], wanted.weekday[at]);
-      const undisputed = { ...wanted, weekday: wanted.weekday.map((day, at) => (contested.includes(at) ? seen.weekday[at]! : day)) };
-      const hours = hoursMerged(seen, undisputed, current);
+      for (const at of contestedDays(seen, wanted, current)) await keepBeside(recorder, "hours", "hours", ["hours", "weekday", String(at)], wanted.weekday[at]);
+      const hours = hoursMerged(seen, wanted, current);
       if (record && JSON.stringify(record.hours) === JSON.stringify(hours)) return;
       await recorder.put("hours", { id: "hours", rev: (stored?.rev ?? 0) + 1, hours });
     },
@@ -110,7 +108,13 @@ export function addRoom(db: Database, name: string, room: Room, id: RoomId = roo
   );
 }
 
-export async function removeRoom(db: Database, id: RoomId, by: By = {}): Promise<void> {
-  const name = recordName(await db.get("rooms", id)) ?? "a room";
-  return runCommand(db, `taking ${name} away`, "rooms", ["rooms"], (recorder) => recorder.remove("rooms", id), by);
+export function removeRoom(db: Database, id: RoomId, by: By = {}): Promise<void> {
+  return runCommand(
+    db,
+    (entries) => `taking ${namesGone(entries, "rooms").join() || "a room"} away`,
+    "rooms",
+    ["rooms"],
+    (recorder) => recorder.remove("rooms", id),
+    by,
+  );
 }

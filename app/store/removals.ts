@@ -1,4 +1,4 @@
-import { recordName } from "#core/formats/stores/record-name";
+import { hasNames, recordName } from "#core/formats/stores/record-name";
 import { DEFINITIONS, STORES } from "#core/formats/stores/stores";
 import type { StoreName } from "#core/formats/stores/stores";
 
@@ -15,9 +15,6 @@ const MOST_NAMED = 3;
 /** "one plan, 3 coats and one photograph". */
 const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
 
-/** What its records go by, if by anything. */
-const NAMES = ["name", "label", "piece"];
-
 const isGone = (entry: Changed) => entry.before !== null && entry.after === null;
 
 /**
@@ -27,9 +24,15 @@ const isGone = (entry: Changed) => entry.before !== null && entry.after === null
  */
 export function removedFrom(entries: readonly Changed[]): StoreName | null {
   const found = DEFINITIONS.find(
-    ({ name, gone }) => gone && entries.some((entry) => entry.store === name && isGone(entry)) && !(gone.alone && entries.some((entry) => !isGone(entry))),
+    ({ name, gone }) => gone && entries.some((entry) => entry.store === name && isGone(entry)) && !(gone.passing && entries.some((entry) => !isGone(entry))),
   );
   return (found?.name as StoreName | undefined) ?? null;
+}
+
+/** Whether what an act has taken away can be had back for longer than other acts can be taken back. */
+export function isKeptLonger(entries: readonly Changed[]): boolean {
+  const from = removedFrom(entries);
+  return from !== null && DEFINITIONS.find(({ name }) => name === from)!.gone!.passing === undefined;
 }
 
 /** Names of what an act has taken out of a store; what cannot be read is called damaged. */
@@ -40,13 +43,14 @@ export function namesGone(entries: readonly Changed[], store: StoreName): readon
 
 /** What an act has taken away, in a sentence: with its name, and what went with it. */
 export function removedText(entries: readonly Changed[], from: StoreName): string {
-  const { gone, counted, says } = DEFINITIONS.find(({ name }) => name === from)!;
+  const definition = DEFINITIONS.find(({ name }) => name === from)!;
+  const { gone, counted } = definition;
   const beside = DEFINITIONS.flatMap(({ name, counted: [one, more] }) => {
     const count = name === from ? 0 : entries.filter((entry) => entry.store === name && isGone(entry)).length;
     return count === 0 ? [] : [count === 1 ? `one ${one}` : `${count} ${more}`];
   });
   const names = namesGone(entries, from);
-  const isNamed = NAMES.some((field) => field in says);
-  const what = !isNamed || names.length > MOST_NAMED ? (names.length === 1 ? `one ${counted[0]}` : `${names.length} ${counted[1]}`) : names.join(", ");
+  const what =
+    !hasNames(definition) || names.length > MOST_NAMED ? (names.length === 1 ? `one ${counted[0]}` : `${names.length} ${counted[1]}`) : names.join(", ");
   return `${gone!.told}: ${what}${beside.length > 0 ? `, with ${LIST.format(beside)}` : ""}`;
 }

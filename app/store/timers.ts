@@ -1,8 +1,8 @@
-import { recordName } from "#core/formats/stores/record-name";
 import type { TimerId } from "#core/catalogue/ids";
 import { MOST_TIMERS } from "#core/formats/stores/timers";
 import type { TimerRecord } from "#core/formats/stores/timers";
 import { runCommand } from "./command";
+import { namesGone } from "./removals";
 import type { By } from "./command";
 import type { Database } from "./database";
 import { FinalError } from "./final-error";
@@ -67,11 +67,10 @@ export function moveTimer(db: Database, id: TimerId, until: string, by: By = {})
   );
 }
 
-export async function removeTimer(db: Database, id: TimerId, by: By = {}): Promise<void> {
-  const name = recordName(await db.get("timers", id)) ?? "a timer";
+export function removeTimer(db: Database, id: TimerId, by: By = {}): Promise<void> {
   return runCommand(
     db,
-    `taking ${name} off the clock`,
+    (entries) => `taking ${namesGone(entries, "timers").join() || "a timer"} off the clock`,
     "timers",
     ["timers"],
     async (recorder) => {

@@ -176,3 +176,13 @@ test("the device's own file brings back what was taken off, with coats and photo
   expect(await importBundle(laptop, own)).toMatchObject({ added: { pieces: 1, plans: 1, progress: 1, photos: 1 } });
   expect(await bare(laptop)).toEqual(before);
 });
+
+test("a bringing-in that only added, taken back, leaves nothing behind: a third device's file brings all of it in again", async () => {
+  const [fresh, third] = [await openStore({}, `fresh-${count}`), await openStore({}, `third-${count}`)];
+  await bringInto(third, laptop);
+  await bringInto(fresh, laptop);
+  await takeBack(fresh, acts.at(-1)!);
+  expect([await fresh.count("pieces"), await fresh.count("stamps")]).toEqual([0, 0]);
+  await bringInto(fresh, third);
+  expect(await bare(fresh)).toEqual(await bare(laptop));
+});

@@ -55,7 +55,10 @@ export interface MergeHow {
   readonly fits?: (store: string, record: AnyRecord) => boolean;
   /** What is worked out of a record once it has been put together. */
   readonly finished?: (store: string, record: AnyRecord) => AnyRecord;
-  /** Whether a record was laid out to look around in, on each device by itself. */
+  /**
+   * Whether a record was laid out to look around in, on each device at another time: what nobody has changed in it nobody has said, so it is taken whole
+   * from the side that has, and stays as it is here where neither has.
+   */
   readonly sample?: (id: string) => boolean;
   /** Who puts them together, and when: records that are brought back are so from then on. */
   readonly by: Changer;
@@ -186,13 +189,14 @@ export function mergeNotebooks(
       same.add(store);
     } else if (here && there) {
       const [one, other] = [here, there].map((record) => bareOf(definition.meets, record)) as [AnyRecord, AnyRecord];
-      const merged = mergeRecords(
-        definition.meets,
+      const [my, their] = [
         { record: one, stamp: myStamp },
         { record: other, stamp: theirStamp },
-        (record) => fits(store, finished(store, record)),
-        sample(id),
-      );
+      ];
+      const merged =
+        sample(id) && !(myStamp && theirStamp)
+          ? { ...(theirStamp ? their : my), clashes: [] }
+          : mergeRecords(definition.meets, my, their, (record) => fits(store, finished(store, record)));
       const isChanged = !sameValue(withoutRev(merged.record), withoutRev(one));
       put(isChanged ? { ...finished(store, merged.record), rev: Math.max(here.rev, there.rev) + 1 } : here, merged.stamp);
       if (isChanged) changed.add(store);

@@ -117,18 +117,13 @@ export function joinedStamp(one: Stamp | null, other: Stamp | null, undecided: r
  * it is decided.
  *
  * @param fits whether a record may be kept: where the two together make one that may not, all in which they differ is a clash
- * @param sample it was laid out to look around in, on each device at another time: where nobody has changed either
- * nobody has said anything, and mine stands; where one side has, its own is taken whole
  */
 export function mergeRecords<R extends object>(
   meets: HowCopiesMeet,
   mine: Copy<R>,
   theirs: Copy<R>,
   fits: (record: R) => boolean = () => true,
-  sample = false,
 ): MergedRecord<R> {
-  if (sample && !theirs.stamp) return { ...mine, clashes: [] };
-  if (sample && !mine.stamp) return { ...theirs, clashes: [] };
   const clashes: FieldClash[] = [];
   const differing: FieldClash[] = [];
   const decided = (place: Place, a: unknown, b: unknown): unknown => {

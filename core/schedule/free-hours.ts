@@ -33,6 +33,9 @@ export function usualHours(timeZone: string): FreeHours {
   return { weekday: [EVENING, EVENING, EVENING, EVENING, EVENING, [{ from: "10:00", to: "17:00" }], []], exceptions: [], timeZone };
 }
 
+/** Weekdays, in the order of the free hours. */
+export const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
+
 export const MS_PER_MIN = 60_000;
 /** A stretch shorter than this is no use for part of a task, minutes [judgement of this project]. */
 export const LEAST_PART_MIN = 15;
@@ -201,13 +204,15 @@ export function contestedDays(seen: FreeHours, wanted: FreeHours, current: FreeH
 }
 
 /**
- * Free hours as they stand, with what was changed in them on a screen that showed them as they were: the days that were changed, and no others.
+ * Free hours as they stand, with what was changed in them on a screen that showed them as they were: the days that were changed, and no others;
+ * a contested weekday stays as it is.
  *
  * @param seen as the screen showed them
  * @param wanted what was made of them
  * @param current as they stand
  */
 export function hoursMerged(seen: FreeHours, wanted: FreeHours, current: FreeHours): FreeHours {
+  const contested = contestedDays(seen, wanted, current);
   const has = (list: FreeHours["exceptions"], date: string) => list.some((one) => one.date === date);
   const added = wanted.exceptions.filter(
     (one) =>
@@ -218,7 +223,7 @@ export function hoursMerged(seen: FreeHours, wanted: FreeHours, current: FreeHou
   );
   const kept = current.exceptions.filter(({ date }) => !(has(seen.exceptions, date) && !has(wanted.exceptions, date)) && !has(added, date));
   return {
-    weekday: wanted.weekday.map((day, at) => (same(day, seen.weekday[at]) ? (current.weekday[at] ?? day) : day)),
+    weekday: wanted.weekday.map((day, at) => (same(day, seen.weekday[at]) || contested.includes(at) ? (current.weekday[at] ?? day) : day)),
     exceptions: [...kept, ...added].sort((a, b) => a.date.localeCompare(b.date)),
     timeZone: wanted.timeZone === seen.timeZone ? current.timeZone : wanted.timeZone,
   };

@@ -1,24 +1,15 @@
 /** Between two devices, two tabs and two loads of a page: nothing she did is dropped, and where she said two different things she is asked. */
 import { describe, expect, test } from "@jest/globals";
 import type { Page } from "playwright-core";
-import { allSaved, axeClean, contentOf, newNotebook, open, plan, planReady, URL_BASE, watchEveryPage } from "./bench";
+import { bringIn as broughtIn, fileOf } from "../reliability/hands";
+import { keptIn } from "../reliability/rooms";
+import { allSaved, axeClean, newNotebook, open, plan, planReady, URL_BASE, watchEveryPage } from "./bench";
 import { onBench } from "./bench-table";
 
 watchEveryPage();
 
-async function fileFrom(page: Page): Promise<string> {
-  await open(page, "/settings");
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the notebook" }).click()]);
-  return contentOf(download);
-}
-
-async function bringIn(page: Page, text: string): Promise<string> {
-  await open(page, "/settings");
-  await page.getByLabel("Notebook file").setInputFiles({ name: "notebook.json", mimeType: "application/json", buffer: Buffer.from(text) });
-  const status = page.getByRole("status").filter({ hasText: /brought in|up to date|new here|not taken/ });
-  await status.waitFor();
-  return status.innerText();
-}
+const fileFrom = async (page: Page) => (await fileOf(page, URL_BASE)).toString("utf8");
+const bringIn = (page: Page, text: string) => broughtIn(page, URL_BASE, text);
 
 async function sign(page: Page, name: string): Promise<void> {
   await open(page, "/settings");
@@ -26,21 +17,6 @@ async function sign(page: Page, name: string): Promise<void> {
   await page.getByLabel("How you sign").blur();
   await allSaved(page);
 }
-
-/** Records of a store, as they are kept. */
-const kept = (page: Page, store: string): Promise<readonly Record<string, unknown>[]> =>
-  page.evaluate(
-    (name) =>
-      new Promise((resolve, reject) => {
-        const opening = indexedDB.open("nook-coat");
-        opening.onerror = () => reject(opening.error);
-        opening.onsuccess = () => {
-          const asking = opening.result.transaction(name).objectStore(name).getAll();
-          asking.onsuccess = () => (opening.result.close(), resolve(asking.result));
-        };
-      }),
-    store,
-  );
 
 test("painted on the laptop, noted on the phone, put together on Sunday: everything is there, what was said twice is asked, and all of it can be had back", async () => {
   const { page: laptop } = await onBench();
@@ -142,14 +118,14 @@ describe("what is typed and not yet asked for", () => {
         /Not kept: it ends before it begins. Until it makes sense, 10:00 to 17:00 stands|Not kept: it ends before it begins. Until it makes sense, 10:00 am to 5:00 pm stands/i,
       )
       .waitFor();
-    expect(await kept(page, "hours")).toEqual([]);
+    expect(await keptIn(page, "hours")).toEqual([]);
     await page.reload();
     expect(await from.inputValue()).toBe("19:00");
     await to.fill("21:00");
     await to.blur();
     await allSaved(page);
     await page.getByText("Not kept").waitFor({ state: "detached" });
-    const [{ hours }] = (await kept(page, "hours")) as unknown as readonly [{ hours: { weekday: unknown[] } }];
+    const [{ hours }] = (await keptIn(page, "hours")) as unknown as readonly [{ hours: { weekday: unknown[] } }];
     expect(hours.weekday[5]).toEqual([{ from: "19:00", to: "21:00" }]);
   });
 });
@@ -162,7 +138,7 @@ async function shown(page: Page, read: (page: Page) => Promise<string>): Promise
 
 test("a double click is one: on every button that takes something away or makes another", async () => {
   const { page } = await onBench();
-  const acts = () => kept(page, "acts").then((all) => all.length);
+  const acts = () => keptIn(page, "acts").then((all) => all.length);
   await open(page, "/shelf");
   for (const n of [1, 2, 3]) {
     const before = await acts();
@@ -254,6 +230,6 @@ test("a notebook that is deleted under an open page is told as such, and what th
   expect(await page.getByText("A newer Nook Coat").count()).toBe(0);
   await page.reload();
   await planReady(page);
-  expect((await kept(page, "settings")).map((one) => one.signature)).toEqual(["Maren"]);
-  expect((await kept(page, "rooms")).map((one) => one.name)).toEqual(["Balcony"]);
+  expect((await keptIn(page, "settings")).map((one) => one.signature)).toEqual(["Maren"]);
+  expect((await keptIn(page, "rooms")).map((one) => one.name)).toEqual(["Balcony"]);
 });

@@ -30,8 +30,9 @@ export function seeded(seed: number): () => number {
   };
 }
 
-type Random = () => number;
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+export type Random = () => number;
+
+export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 
 /** What may come to stand where something else stood. */
 const STRANGE: readonly unknown[] = [

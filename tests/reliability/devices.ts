@@ -6,12 +6,10 @@ import { mergeNotebooks } from "#core/merge/merge-notebooks";
 import type { AnyRecord, NotebookCopy } from "#core/merge/merge-notebooks";
 import { stamped } from "#core/merge/stamp";
 import { EVERY_STORE } from "../reference/every-store";
-import { seeded } from "./attack";
+import { pick, seeded } from "./attack";
+import type { Random } from "./attack";
 
-type Random = () => number;
 type Device = NotebookCopy & { readonly device: string };
-
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 
 /** Values of a record, as finely as its definition tells them apart. */
 function pathsOf(meets: HowCopiesMeet, value: unknown, place: Place = TOP): readonly Path[] {

@@ -1,15 +1,15 @@
 /** What a notebook meets beside its painter, in every room: two tabs, a full disk, a worker that dies, a clock that is set, a new version, quick takings-back. */
 import type { Browser, BrowserContext, Page } from "playwright-core";
+import { STORE_NAMES } from "#core/formats/stores/stores";
 import { fickleServer } from "../e2e/fickle-server";
 import { NOW } from "../instant";
-import { seeded } from "./attack";
+import { pick, seeded } from "./attack";
+import type { Random } from "./attack";
 import { fileOf, freshContext, readOwn, still, watched, wrongWith } from "./hands";
 import { touch } from "./monkey";
 import { keptIn, roomsFor, setsMade } from "./rooms";
 import type { Room } from "./rooms";
-
-type Random = () => number;
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+import { lostOf, valuesIn, writeInAll } from "./writing";
 
 /** A notebook with the demo, and all its rooms. */
 interface Stage {
@@ -104,32 +104,6 @@ function firstDifference(one: string, other: string): string {
   return `“${one.slice(Math.max(0, at - 30), at + 40)}” and “${other.slice(Math.max(0, at - 30), at + 40)}”`;
 }
 
-/** Fields for words, not for numbers, a search or a choice. */
-const WORDS = "main input[type=text]:not([inputmode]):not([role]), main input:not([type]):not([inputmode]):not([role]), main textarea";
-
-/**
- * Writes into every field for words of a page, each another.
- *
- * @returns what stands there and is not told to make no sense, as words for a day or a weight
- */
-async function writeInAll(page: Page, mark: string): Promise<readonly string[]> {
-  const written = new Set<string>();
-  const fields = page.locator(WORDS);
-  // A row that is renamed may go to another place: it is not written in again.
-  for (let at = 0; at < (await fields.count()); at += 1) {
-    const field = fields.nth(at);
-    if (!(await field.isVisible()) || !(await field.isEditable()) || (await field.inputValue()).startsWith(mark)) continue;
-    const text = `${mark}${at}`;
-    await field.fill(text);
-    written.add(text);
-  }
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  const odd = await page.locator('[aria-invalid="true"]').evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value));
-  return [...written].filter((text) => !odd.includes(text));
-}
-
-const valuesIn = (page: Page) => page.evaluate((fields) => [...document.querySelectorAll(fields)].map((one) => (one as HTMLInputElement).value), WORDS);
-
 /** Goes to another page as a link does: the app stays. */
 async function follow(page: Page, path: string): Promise<void> {
   await page.evaluate(
@@ -156,7 +130,7 @@ export const drafts = staged(
       const found = written.filter((text) => there.includes(text) && !hers.includes(text));
       if (found.length > 0) say(`${pattern}: ${found.join(", ")} stands on the next record`);
       const id = /[0-9a-z]{8,}/.exec(other.split("/").slice(2).join("/"))?.[0] ?? other;
-      for (const store of ["pieces", "records", "pours", "plans"])
+      for (const store of STORE_NAMES)
         for (const record of await keptIn(page, store))
           if ((record.id === id || record.pieceId === id) && JSON.stringify(record).includes("zzq")) say(`${pattern}: written on the next record, in ${store}`);
     }
@@ -198,29 +172,27 @@ export const full = staged("full", async ({ context, page, rooms, say, faults },
         .catch(() => undefined);
     await still(page);
     faults.push(...(await wrongWith(page, `full, ${pattern}`)));
-    const there = await valuesIn(page);
-    const file = (await fileOf(page, url)).toString("utf8");
-    const lost = written.filter((text) => !there.includes(text) && !file.includes(text));
+    const lost = await lostOf(page, url, written);
     if (lost.length > 0) say(`${pattern}: ${lost.join(", ")} is lost`);
   }
 });
 
 /** A worker dies while something is worked out, in every room: the page says so or goes on, and the next load of it stands. */
 export const workers = staged("workers", async ({ page, rooms, random, say, faults }, url) => {
-  for (const { paths } of rooms)
-    for (const path of paths.slice(0, 1)) {
-      await page.goto(`${url}${path}`);
-      for (let turn = 0; turn < 3; turn += 1) {
-        await touch(page, random).catch(() => undefined);
-        const worker = pick(random, page.workers());
-        // It closes without a word: nothing hears of it.
-        await worker?.evaluate(() => self.close()).catch(() => undefined);
-      }
-      await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]')).catch(() => say(`${path} waits without end`));
-      await page.goto(`${url}${path}`);
-      await still(page);
-      faults.push(...(await wrongWith(page, `workers, ${path}`)));
+  for (const { paths } of rooms) {
+    const path = paths[0]!;
+    await page.goto(`${url}${path}`);
+    for (let turn = 0; turn < 3; turn += 1) {
+      await touch(page, random).catch(() => undefined);
+      const worker = pick(random, page.workers());
+      // It closes without a word: nothing hears of it.
+      await worker?.evaluate(() => self.close()).catch(() => undefined);
     }
+    await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]')).catch(() => say(`${path} waits without end`));
+    await page.goto(`${url}${path}`);
+    await still(page);
+    faults.push(...(await wrongWith(page, `workers, ${path}`)));
+  }
 });
 
 const HOUR_MS = 3_600_000;
@@ -238,16 +210,24 @@ export const clocks = staged("clocks", async ({ context, page, rooms, random, sa
     faults.push(...(await wrongWith(page, `clocks, ${paths[0]!}`)));
   }
   await context.clock.setFixedTime(NOW);
-  const acts = (await keptIn(page, "acts")).filter(({ undoneAt }) => undoneAt === undefined);
-  const times = acts.map(({ at }) => at as number);
-  if (new Set(times).size !== times.length) say("two acts at one time: which was the last?");
+  const standing = async () => (await keptIn(page, "acts")).filter(({ undoneAt }) => undoneAt === undefined).sort((a, b) => Number(a.at) - Number(b.at));
+  const before = await standing();
+  await page.goto(`${url}/settings`);
+  await still(page);
+  await page.keyboard.press("Control+z");
+  await page
+    .locator("[data-told]")
+    .getByText(/^(Taken back|This could not be taken back)/)
+    .waitFor();
+  const after = await standing();
+  // What something stands on by now is kept, and is told.
+  if (after.length < before.length && JSON.stringify(after.map(({ id }) => id)) !== JSON.stringify(before.slice(0, -1).map(({ id }) => id)))
+    say("what was taken back is not what was done last");
 });
 
 /** What the records say, whatever their counts of changes. */
 async function said(page: Page): Promise<string> {
-  const all = await Promise.all(
-    ["pieces", "plans", "progress", "shelf", "rooms", "hours", "settings", "timers", "records"].map((store) => keptIn(page, store)),
-  );
+  const all = await Promise.all(STORE_NAMES.map((store) => keptIn(page, store)));
   return JSON.stringify(all, (key, value: unknown) => (key === "rev" ? 0 : value));
 }
 
@@ -293,9 +273,7 @@ export const renewed: Hardship = async (browser, behind, seed, most) => {
       faults.push(...(await wrongWith(page, `renewed, after ${pattern}`)));
       await page.goto(`${url}${paths[0]!}`);
       await still(page);
-      const there = await valuesIn(page);
-      const file = (await fileOf(page, url)).toString("utf8");
-      const lost = written.filter((text) => !there.includes(text) && !file.includes(text));
+      const lost = await lostOf(page, url, written);
       if (lost.length > 0) say(`${pattern}: ${lost.join(", ")} is lost`);
     }
     await other.close();

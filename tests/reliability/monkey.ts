@@ -1,9 +1,8 @@
 /** A hand that does anything anywhere: twenty things in the real app, then the notebook goes into a file and comes back out of it. */
 import type { Browser, Page } from "playwright-core";
-import { seeded } from "./attack";
+import { pick, seeded } from "./attack";
+import type { Random } from "./attack";
 import { bringIn, fileOf, freshContext, readOwn, still, watched, wrongWith } from "./hands";
-
-type Random = () => number;
 
 const WITHIN = "header, main, [role=dialog], [role=alertdialog], [role=listbox]";
 const TOUCHABLE = "button, a[href^='/'], input, textarea, [role=radio], [role=checkbox], [role=option], [role=button], summary";
@@ -11,8 +10,6 @@ const TOUCHABLE = "button, a[href^='/'], input, textarea, [role=radio], [role=ch
 const LEFT_ALONE = /print|empty (the notebook|it)|save the notebook|file|tern point|reload/i;
 const TEXTS = ["3 1/4", "80 mm", "3,25", "0x50", "", "999999999", "ü ☂ <b>", "8 cm", "-4", "2026-12-24", "x".repeat(200)];
 const KEYS = ["Control+z", "Control+Shift+z", "Control+k", "Escape", "n", "1", "2", "d", "?", "Tab", "Enter", "ArrowUp", "ArrowDown", " "];
-
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 
 /** Longest a hand waits for what it reaches for, ms. */
 const REACH = { timeout: 1500 };

@@ -1,4 +1,4 @@
-import { WEEKDAYS } from "~/components/time-words";
+import { WEEKDAYS } from "#core/schedule/free-hours";
 import { Plus, Trash2 } from "lucide-react";
 import { isDay } from "#core/formats/hours-schema";
 import type { DaySpan, FreeHours } from "#core/schedule/free-hours";

@@ -47,8 +47,11 @@ export interface StoreDefinition<R extends StoredRecord> {
   readonly called: string;
   /** What one of them, and several, are called. */
   readonly counted: readonly [string, string];
-  /** What is told when one is taken away; of what goes with others only there is nothing to tell. `alone`: and nothing is put in its place. */
-  readonly gone?: { readonly told: string; readonly alone?: true };
+  /**
+   * What is told when one is taken away; of what goes with others only there is nothing to tell. What is passing is told only where nothing is put in its
+   * place, and can be had back for no longer than anything else.
+   */
+  readonly gone?: { readonly told: string; readonly passing?: true };
   /** What a person calls the fields of one, by dotted path (`*` for any entry of a list); every top-level field has a word. */
   readonly says: Readonly<Record<string, string>>;
   /** The type of its records; no value is ever here. */

@@ -1,3 +1,4 @@
+import { WEEKDAYS } from "../../schedule/free-hours";
 import type { FreeHours } from "../../schedule/free-hours";
 import { hoursSchema } from "../hours-schema";
 import { byFields, byPlace } from "../../merge/entry-keys";
@@ -14,7 +15,11 @@ export const HOURS = defineStore<HoursRecord>({
   name: "hours",
   called: "the free hours",
   counted: ["table of free hours", "tables of free hours"],
-  says: { hours: "the time zone", "hours.weekday": "the hours of a weekday", "hours.exceptions": "a day that is different" },
+  says: {
+    hours: "the time zone",
+    ...Object.fromEntries(WEEKDAYS.map((day, at) => [`hours.weekday.${at}`, `the hours of ${day}`])),
+    "hours.exceptions": "a day that is different",
+  },
   since: 3,
   indexes: {},
   single: true,

@@ -1,3 +1,13 @@
+import type { StoreDefinition, StoredRecord } from "./definition";
+
+/** Fields that may hold what a record goes by. */
+const NAMES = ["name", "piece", "label"] as const;
+
+/** Whether records of a store go by a name. */
+export function hasNames({ says }: Pick<StoreDefinition<StoredRecord>, "says">): boolean {
+  return NAMES.some((field) => field in says);
+}
+
 /**
  * The name a record goes by, as far as it can be read.
  *
@@ -6,7 +16,8 @@
  * @example recordName({ id: "jar1", name: " Chalk cream " }) // "Chalk cream"
  */
 export function recordName(record: unknown): string | null {
-  const { name, label, piece } = (record ?? {}) as { readonly name?: unknown; readonly label?: unknown; readonly piece?: { readonly name?: unknown } };
-  const said = [name, piece && typeof piece === "object" ? piece.name : undefined, label].find((one): one is string => typeof one === "string");
+  const fields = (record ?? {}) as Readonly<Record<string, unknown>>;
+  const inside = (value: unknown) => (typeof value === "object" && value !== null ? (value as { readonly name?: unknown }).name : value);
+  const said = NAMES.map((field) => inside(fields[field])).find((one): one is string => typeof one === "string");
   return said?.trim() || null;
 }

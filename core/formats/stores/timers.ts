@@ -55,7 +55,7 @@ export const TIMERS = defineStore<TimerRecord>({
   name: "timers",
   called: "a timer",
   counted: ["timer", "timers"],
-  gone: { told: "Off the clock", alone: true },
+  gone: { told: "Off the clock", passing: true },
   says: { label: "its name", from: "when it began", until: "when it ends", piece: "the piece", pour: "the pour", rescue: "what is to be put right" },
   since: 13,
   indexes: { byPiece: "piece" },
