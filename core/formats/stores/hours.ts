@@ -17,7 +17,7 @@ export const HOURS = defineStore<HoursRecord>({
   counted: ["table of free hours", "tables of free hours"],
   says: {
     hours: "the time zone",
-    ...Object.fromEntries(WEEKDAYS.map((day, at) => [`hours.weekday.${at}`, `the hours of ${day}`])),
+    ...Object.fromEntries(WEEKDAYS.map((day, at) => [`hours.weekday.${at}`, day])),
     "hours.exceptions": "a day that is different",
   },
   since: 3,
