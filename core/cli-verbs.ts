@@ -7,6 +7,7 @@ import { parseAsk } from "./formats/parse-ask";
 import { answerCast } from "./formats/parse-cast";
 import type { PlanAsk } from "./formats/parse-ask";
 import { answerDry } from "./formats/parse-dry";
+import { answerLearn } from "./formats/parse-learn";
 import { answerMark } from "./formats/parse-mark";
 import { answerMerge } from "./formats/parse-merge";
 import { parsePiece } from "./formats/parse-piece";
@@ -46,6 +47,7 @@ const VERBS: Readonly<Record<string, (document: unknown) => Parsed<unknown>>> = 
   hide: (document) => answerHide(document, CATALOGUE),
   tint: (document) => answered(parseTint(document), tint),
   dry: (document) => answerDry(document, CATALOGUE),
+  learn: (document) => answerLearn(document, CATALOGUE),
   schedule: (document) => answered(parseSchedule(document, CATALOGUE), scheduled),
   mark: answerMark,
   merge: (document) => answerMerge(document, CATALOGUE),

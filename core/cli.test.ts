@@ -23,6 +23,7 @@ describe("the examples of docs/headless.md", () => {
       "hide",
       "tint",
       "dry",
+      "learn",
       "schedule",
       "mark",
       "mark",

@@ -11,7 +11,7 @@ import type { Piece } from "#core/piece/piece";
 import { pebble, pot } from "../../tests/reference/bench";
 import { follow } from "../../tests/reference/notebook";
 import { sayCountdown } from "~/components/countdown";
-import { actionOf, doneAsk, startedAsk, tackyAsk } from "./bench-asks";
+import { actionOf, doneAsk, startedAsk, touchedAsk } from "./bench-asks";
 import type { OnBench } from "./bench-loaded.client";
 import { actPlaces, aloneWords, goCoat, goTitle, neededWords } from "./bench-words";
 
@@ -78,13 +78,15 @@ describe("what is noted", () => {
     expect(some.coats[0]!.jarMl).toBeCloseTo(whole.coats[0]!.jarMl! / 4);
   });
 
-  test("tacky: the coat beneath, with how long it was left; nothing where nothing beneath has to dry", () => {
+  test("touched: the coat beneath, the stage that was asked about and what it was touched with; nothing where nothing beneath has to dry", () => {
     const piece = primed();
-    const ask = tackyAsk(piece, nextOf(piece), NOW);
-    if (ask?.intent !== "tacky") throw new Error("nothing was tacky");
-    expect(ask.coats[0]?.act.role).toBe("prime");
-    expect(ask.coats[0]?.actual?.drying?.waitedMin).toBe(600);
-    expect(tackyAsk(onBench(pebble(), 0, 0), nextOf(onBench(pebble(), 0, 0)), NOW)).toBeNull();
+    for (const seen of ["tacky", "dry"] as const) {
+      const ask = touchedAsk(piece, nextOf(piece), NOW, seen);
+      if (ask?.intent !== seen) throw new Error(`nothing was ${seen}`);
+      expect(ask.coats[0]?.act.role).toBe("prime");
+      expect(ask.coats[0]?.actual?.look).toMatchObject({ afterMin: 600, stage: "dry-to-recoat", by: "finger", seen });
+    }
+    expect(touchedAsk(onBench(pebble(), 0, 0), nextOf(onBench(pebble(), 0, 0)), NOW, "tacky")).toBeNull();
   });
 });
 

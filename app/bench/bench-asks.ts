@@ -1,8 +1,9 @@
 import type { Task } from "#core/coating/facts/task";
-import { actualOfGo, foundTacky, tookMin } from "#core/logbook/actual";
+import { tookMin } from "#core/logbook/actual";
 import type { Begun } from "#core/logbook/bench/begun";
-import { coatEvents, countedEvents } from "#core/logbook/coat-events";
-import type { CoatEvent } from "#core/logbook/progress";
+import { countedEvents } from "#core/logbook/coat-events";
+import type { Look } from "#core/logbook/progress";
+import { doneEvents, touchedEvents } from "#core/logbook/table-events";
 import type { PlanAsk } from "~/piece/plan-ask";
 import type { OnBench } from "./bench-loaded.client";
 
@@ -11,10 +12,6 @@ export const actionOf = (piece: Pick<OnBench, "id">): string => `/pieces/${piece
 
 const iso = (instant: number) => new Date(instant).toISOString();
 
-/** What is noted first carries what was seen: it was one go. */
-const withActual = (coats: readonly CoatEvent[], actual: CoatEvent["actual"]) =>
-  actual ? coats.map((coat, index) => (index === 0 ? { ...coat, actual } : coat)) : coats;
-
 /**
  * That a go is done.
  *
@@ -22,13 +19,9 @@ const withActual = (coats: readonly CoatEvent[], actual: CoatEvent["actual"]) =>
  * @param said the user has said it: it is past
  */
 export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | null, at: number, said = false): PlanAsk {
-  const { work, done, shown, followed } = piece;
+  const { shown, followed } = piece;
   const reckoned = tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
-  const actual = actualOfGo(tasks, { work, done, now: at }, said ? null : tookMin(begun?.at ?? null, at, reckoned));
-  const coats = withActual(
-    tasks.flatMap((task) => coatEvents(shown, task)),
-    actual ?? undefined,
-  );
+  const coats = doneEvents(shown, tasks, said ? null : tookMin(begun?.at ?? null, at, reckoned));
   return { intent: "done", followed, coats, at: iso(at), ...(said ? { said: true } : {}) };
 }
 
@@ -37,9 +30,8 @@ export function startedAsk({ shown, followed, count }: OnBench, tasks: readonly 
   return { intent: "started", followed, coats: countedEvents(shown, tasks, pieces, count), at: iso(at) };
 }
 
-/** That what a go waits for was touched and found tacky; null where nothing beneath it has to dry. */
-export function tackyAsk({ shown, work, done }: OnBench, tasks: readonly Task[], at: number): PlanAsk | null {
-  const found = foundTacky(tasks, { work, done, now: at });
-  const coats = found.flatMap(({ task, actual }) => withActual(coatEvents(shown, task), actual));
-  return coats.length > 0 ? { intent: "tacky", coats, at: iso(at) } : null;
+/** That what a go waits for was touched, and was tacky or dry; null where nothing beneath it has to dry. */
+export function touchedAsk({ shown, work, done }: OnBench, tasks: readonly Task[], at: number, seen: Look["seen"]): PlanAsk | null {
+  const coats = touchedEvents(shown, tasks, { work, done, now: at }, seen);
+  return coats.length > 0 ? { intent: seen, coats, at: iso(at) } : null;
 }

@@ -12,6 +12,7 @@ import { keyOf } from "~/piece/worked-out.client";
 import type { Database } from "~/store/database";
 import { keptOverview } from "~/store/listing";
 import type { Followed } from "~/store/plans";
+import { settingsIn } from "~/store/preferences";
 import { timersIn } from "~/store/timers";
 
 /** A piece on the bench, with what it takes to note what is done on it. */
@@ -29,6 +30,8 @@ export interface BenchLoaded {
   /** Pieces nobody has begun. */
   readonly off: readonly OffTable[];
   readonly on: number;
+  /** Something had been learnt of drying from waits nobody had looked at the end of: that it is learnt anew is still to be told. */
+  readonly learntAnew: boolean;
 }
 
 /** What was finished longer ago than this has hardened, ms. */
@@ -73,6 +76,7 @@ async function onBench(kept: KeptPiece, timers: readonly TimerRecord[]): Promise
 export async function benchLoaded(db: Database): Promise<BenchLoaded> {
   const now = Date.now();
   const [all, timers] = await Promise.all([keptPieces(db), timersIn(db)]);
+  const learntAnew = !(await settingsIn(db)).toldLearntAnew && (await db.countFromIndex("progress", "byDrying")) > 0;
   const here = all.filter((kept) => kept.record.putAway === undefined);
   const on: KeptPiece[] = [];
   for (const kept of here) if (isOn(kept) && !(await isOver(db, kept, now))) on.push(kept);
@@ -84,5 +88,6 @@ export async function benchLoaded(db: Database): Promise<BenchLoaded> {
     timers,
     off: here.filter((kept) => !isOn(kept)).map(named),
     on: on.length,
+    learntAnew,
   };
 }

@@ -1,5 +1,6 @@
-import { roomKey } from "#core/logbook/own-times";
-import type { OwnFactor, OwnTimes } from "#core/logbook/own-times";
+import { roomKey } from "#core/logbook/learning/room-key";
+import type { LearntStage } from "#core/logbook/learning/stages";
+import type { OwnFactor, OwnTimes } from "#core/logbook/learning/own-times";
 import type { Menu } from "#core/catalogue/menu";
 import type { RoomRecord } from "#core/formats/stores/rooms";
 import { nameIn } from "./use-menu";
@@ -64,6 +65,13 @@ export function roomText(key: string, rooms: readonly RoomRecord[]): string {
   return `a room at ${celsius} °C, ${Math.round(100 * Number(share))} %`;
 }
 
+const STAGE_WORDS: Readonly<Record<LearntStage, string>> = {
+  "set-to-touch": "to set",
+  "dry-to-touch": "to be dry to the touch",
+  "dry-to-recoat": "to its next coat",
+  "dry-hard": "to be hard",
+};
+
 /** What was learnt, line by line. */
 export function timesTold(
   { films, rooms: own, hands }: OwnTimes,
@@ -71,8 +79,8 @@ export function timesTold(
   rooms: readonly RoomRecord[],
 ): readonly (FactorText & { readonly what: string })[] {
   return [
-    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)} dries`, ...factorText(one) })),
-    ...own.map((one) => ({ what: `In ${roomText(one.key, rooms)} things dry`, ...factorText(one) })),
+    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)} takes ${STAGE_WORDS[one.stage]}`, ...factorText(one) })),
+    ...own.map((one) => ({ what: `In ${roomText(one.key, rooms)} things take ${STAGE_WORDS[one.stage]}`, ...factorText(one) })),
     ...hands.map((one) => ({ what: `${kindText(one.key, menu)} takes you`, ...factorText(one) })),
   ];
 }

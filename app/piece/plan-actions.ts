@@ -1,11 +1,13 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
-import { actualOfGo, foundTacky } from "#core/logbook/actual";
+import { foundDry, touchBefore, touchedFilms } from "#core/logbook/actual";
 import { coatEvents } from "#core/logbook/coat-events";
+import type { Look } from "#core/logbook/progress";
+import { doneEvents, touchedEvents } from "#core/logbook/table-events";
 import type { Task } from "#core/coating/facts/task";
 import { useAsk } from "~/actions/use-ask";
 import { followedOf } from "./followed";
-import type { PlanRecord } from "#core/formats/stores/plans";
+import type { KeptPiece } from "./kept-piece";
 import type { SaveChanges } from "./use-record";
 import type { PlannedView } from "~/workers/plan-worker-api";
 import type { PlanAsk } from "./plan-ask";
@@ -23,10 +25,10 @@ export interface PlanActions {
   readonly pin: (stepIds: readonly StepId[], kept: boolean) => void;
   /** Marks coats as done, or not done, in every place they were laid. */
   readonly markDone: (tasks: readonly Task[], tookMin?: number | null) => void;
-  /** What the tasks wait for was touched and found tacky. */
-  readonly markTacky: (tasks: readonly Task[]) => void;
-  /** Whether there is a film beneath that can be touched. */
-  readonly isOnFilm: (tasks: readonly Task[]) => boolean;
+  /** What the tasks wait for was touched. */
+  readonly markTouched: (tasks: readonly Task[], seen: Look["seen"]) => void;
+  /** What the film beneath is touched with, where there is one that can be and nobody has found it dry. */
+  readonly touchBefore: (tasks: readonly Task[]) => ReturnType<typeof touchBefore>;
   readonly markUndone: (tasks: readonly Task[]) => void;
   /** The clock is right by now: what lies later than it was noted by a wrong one. */
   readonly clockIsRight: () => void;
@@ -40,8 +42,8 @@ export interface PlanActions {
 }
 
 /** The actions of a plan as it is shown. */
-/** @param plan the plan that is kept of the piece */
-export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRecord | null, save: SaveChanges): PlanActions {
+/** @param kept the plan that is kept of the piece, and what was done on it */
+export function usePlanActions(pieceId: string, view: PlannedView, { plan, progress }: Pick<KeptPiece, "plan" | "progress">, save: SaveChanges): PlanActions {
   const ask = useAsk<PlanAsk>(`/pieces/${pieceId}?index`);
   const step = useAsk<{ readonly intent: "undo" }>("/history", false);
   const { shown } = view;
@@ -64,19 +66,17 @@ export function usePlanActions(pieceId: string, view: PlannedView, plan: PlanRec
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
     markDone: (tasks, tookMin = null) => {
       if (!shown || !followed || !view.work) return;
-      const at = now();
-      const actual = actualOfGo(tasks, { work: view.work, done: view.done, now: Date.parse(at) }, tookMin);
-      const coats = tasks.flatMap((task) => coatEvents(shown, task));
-      // What was seen is noted with the first of them: it was one go.
-      ask({ intent: "done", followed, coats: actual ? coats.map((coat, index) => (index === 0 ? { ...coat, actual } : coat)) : coats, at });
+      ask({ intent: "done", followed, coats: doneEvents(shown, tasks, tookMin), at: now() });
     },
-    isOnFilm: (tasks) => view.work !== null && foundTacky(tasks, { work: view.work, done: view.done, now: Date.now() }).length > 0,
-    markTacky: (tasks) => {
+    touchBefore: (tasks) => {
+      if (!view.work || foundDry(tasks, { work: view.work, done: view.done }, progress)) return null;
+      return touchedFilms(tasks, { work: view.work, done: view.done, now: Date.now() }, "dry").length > 0 ? touchBefore(tasks, view) : null;
+    },
+    markTouched: (tasks, seen) => {
       if (!shown || !view.work) return;
       const at = now();
-      const found = foundTacky(tasks, { work: view.work, done: view.done, now: Date.parse(at) });
-      const coats = found.flatMap(({ task, actual }) => coatEvents(shown, task).map((coat, index) => (index === 0 ? { ...coat, actual } : coat)));
-      if (coats.length > 0) ask({ intent: "tacky", coats, at });
+      const coats = touchedEvents(shown, tasks, { work: view.work, done: view.done, now: Date.parse(at) }, seen);
+      if (coats.length > 0) ask({ intent: seen, coats, at });
     },
     markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     clockIsRight: () => void ask({ intent: "clock-right", at: now() }),

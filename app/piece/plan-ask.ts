@@ -20,7 +20,7 @@ export type PlanAsk =
   | { readonly intent: "started"; readonly followed: Followed; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "put-right"; readonly followed: Followed; readonly rewriting: Rewriting; readonly timer: string | null; readonly at: string }
   | ({ readonly intent: "inspected" } & Omit<InspectionRecord, "id" | "rev" | "pieceId">)
-  | { readonly intent: "tacky"; readonly coats: readonly CoatEvent[]; readonly at: string }
+  | { readonly intent: "tacky" | "dry"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "undone"; readonly coats: readonly CoatEvent[]; readonly at: string }
   | { readonly intent: "clock-right"; readonly at: string }
   | { readonly intent: "repair"; readonly followed: Followed; readonly pinned: readonly StepId[] }
@@ -41,6 +41,7 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
     at: instantSchema(joi).required(),
   }),
   inspected: (joi) => inspectionFields(joi),
+  dry: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   tacky: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   undone: (joi) => ({ coats: coatsField(joi), at: instantSchema(joi).required() }),
   "clock-right": (joi) => ({ at: instantSchema(joi).required() }),

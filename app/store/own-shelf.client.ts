@@ -1,5 +1,5 @@
 import type { OwnWear } from "#core/catalogue/product-class";
-import type { OwnTimes } from "#core/logbook/own-times";
+import type { OwnTimes } from "#core/logbook/learning/own-times";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import { dateOf } from "#core/schedule/free-hours";
 import { timeZoneHere } from "~/components/time-zone";

@@ -13,18 +13,22 @@ import { openStore } from "./database";
 import { ownTimesIn, timesLearnt } from "./own-times";
 import { addPiece } from "./pieces";
 import { saveSettings } from "./preferences";
-import { markDone, markTacky, progressOf } from "./progress";
+import { markDone, markDry, markTacky, progressOf } from "./progress";
 
 const acts: Act[] = [];
 onCommand((act) => void acts.push(act));
-const seen = (waitedMin: number): Actual => ({
-  drying: {
+const touched = (afterMin: number, seen: "tacky" | "dry" = "tacky"): Actual => ({
+  look: {
     product: "craft-acrylic" as ProductId,
     room: { temperatureC: 16, relativeHumidity: 0.62, airflow: "still" },
     stepId: stepId("top.base.craft-acrylic"),
     coat: 1,
-    waitedMin,
+    stage: "dry-to-recoat",
+    by: "finger",
+    afterMin,
     reckonedMin: 60,
+    toldMin: 60,
+    seen,
   },
 });
 
@@ -40,18 +44,26 @@ test("still tacky is noted on the coat that is there, once for each time; it is 
     "2026-11-30T19:00:00.000Z",
   );
   expect((await ownTimesIn(db))?.hands).toHaveLength(1);
-  await markTacky(db, piece.id, plan, [{ ...base, actual: seen(90) }], "2026-11-30T20:30:00.000Z");
-  await markTacky(db, piece.id, plan, [{ ...base, actual: seen(110) }], "2026-11-30T20:50:00.000Z");
+  await markTacky(db, piece.id, plan, [{ ...base, actual: touched(90) }], "2026-11-30T20:30:00.000Z");
+  await markTacky(db, piece.id, plan, [{ ...base, actual: touched(110) }], "2026-11-30T20:50:00.000Z");
   // A coat that is not there cannot be tacky.
-  await markTacky(db, piece.id, plan, [{ ...coat(2), actual: seen(90) }], "2026-11-30T20:55:00.000Z");
+  await markTacky(db, piece.id, plan, [{ ...coat(2), actual: touched(90) }], "2026-11-30T20:55:00.000Z");
   const progress = await progressOf(db, piece.id);
   expect(progress.map(({ kind }) => kind)).toEqual(["done", "tacky", "tacky"]);
   expect(bodyOf(progress)[0]!.coats).toEqual([{ coat: 1, at: "2026-11-30T19:00:00.000Z", tackyAt: "2026-11-30T20:50:00.000Z" }]);
-  const twice = (await timesLearnt(db)).films[0]!;
-  expect(twice.factor).toBeGreaterThan(1.1);
+  const tackyTwice = (await timesLearnt(db)).films[0]!;
+  expect(tackyTwice).toMatchObject({ seen: 1, slow: 1 });
+  // Dry at last: it is on the piece still, is left no longer for having been tacky, and is noted once.
+  await markDry(db, piece.id, plan, [{ ...base, actual: touched(140, "dry") }], "2026-11-30T21:20:00.000Z");
+  await markDry(db, piece.id, plan, [{ ...base, actual: touched(141, "dry") }], "2026-11-30T21:21:00.000Z");
+  expect((await progressOf(db, piece.id)).map(({ kind }) => kind)).toEqual(["done", "tacky", "tacky", "dry"]);
+  expect(bodyOf(await progressOf(db, piece.id))[0]!.coats).toEqual([{ coat: 1, at: "2026-11-30T19:00:00.000Z" }]);
+  await markDone(db, piece.id, follow(candidateId("one"), ""), [base], "2026-11-30T21:22:00.000Z");
+  expect(await progressOf(db, piece.id)).toHaveLength(4);
   await saveSettings(db, { ownTimes: false });
   expect(await ownTimesIn(db)).toBeNull();
   await saveSettings(db, { ownTimes: true });
-  await takeBack(db, acts.filter(({ label }) => label.includes("tacky")).at(-1)!);
-  expect((await timesLearnt(db)).films[0]!.factor).toBeLessThan(twice.factor);
+  const looks = acts.filter(({ label }) => label.startsWith("noting that it is"));
+  for (const act of [...looks].reverse()) await takeBack(db, act);
+  expect((await timesLearnt(db)).films).toEqual([]);
 });

@@ -1,12 +1,12 @@
-import { ownTimesOf } from "#core/logbook/own-times";
-import type { OwnTimes } from "#core/logbook/own-times";
+import { ownTimesOf } from "#core/logbook/learning/own-times";
+import type { OwnTimes } from "#core/logbook/learning/own-times";
 import type { Database } from "./database";
 import { settingsIn } from "./preferences";
 
 /** What the table has taught of times, whether plans reckon with it or not. */
 export async function timesLearnt(db: Database): Promise<OwnTimes> {
-  const [worked, dried] = await Promise.all([db.getAllFromIndex("progress", "byWork"), db.getAllFromIndex("progress", "byDrying")]);
-  return ownTimesOf([...new Map([...worked, ...dried].map((one) => [one.id, one])).values()].sort((a, b) => a.at.localeCompare(b.at)));
+  const [worked, touched] = await Promise.all([db.getAllFromIndex("progress", "byWork"), db.getAllFromIndex("progress", "byLook")]);
+  return ownTimesOf([...new Map([...worked, ...touched].map((one) => [one.id, one])).values()].sort((a, b) => a.at.localeCompare(b.at)));
 }
 
 /** What plans reckon with; null where nothing was learnt, or the user would not have it. */

@@ -2,6 +2,7 @@ import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
 import { changesWith } from "#core/coating/model/apply-changes";
 import { basisBroughtToNow, broughtToNow, notBefore, saidAt } from "#core/logbook/noted-times";
+import { isOn } from "#core/logbook/progress";
 import type { CoatEvent, ProgressKind, ProgressRecord, RecordedAct } from "#core/logbook/progress";
 import type { Rewriting } from "#core/logbook/rescue/rewriting";
 import { noteOfMix } from "#core/shelf/mixes";
@@ -44,9 +45,9 @@ async function note(
   const instant = said ? saidAt(at, here, said.basis) : notBefore(at, noted);
   for (const coat of coats) {
     const last = lastOf(coat);
-    const isOn = last?.kind === "done" || last?.kind === "tacky";
     tacky ||= kind === "done" && last?.kind === "tacky";
-    if (isOn === (kind === "done" || kind === "started")) continue;
+    if (isOn(last) === (kind === "done" || kind === "started")) continue;
+    if (kind === "dry" && last?.kind === "dry") continue;
     // The same count again says nothing.
     if (kind === "started" && last?.kind === "started" && (last.pieces ?? 0) === (coat.pieces ?? 0)) continue;
     // What comes off, or is found tacky, is what was laid, out of the jar it was laid from, whatever the plan says by now.
@@ -216,7 +217,7 @@ function noteLaid(
   label: string,
   of: Pick<ProgressRecord, "pieceId" | "planId">,
   coats: readonly CoatEvent[],
-  kind: "removed" | "tacky" | "ruined",
+  kind: "removed" | "tacky" | "dry" | "ruined",
   at: string,
   by: By,
 ): Promise<void> {
@@ -240,6 +241,15 @@ function noteLaid(
  */
 export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
   return noteLaid(db, "noting that it is still tacky", { pieceId: piece, planId: plan }, coats, "tacky", at, by);
+}
+
+/**
+ * Notes that coats were touched and were dry: something is learnt of their drying; what was left for longer since it was tacky is free again.
+ *
+ * @param at ISO 8601
+ */
+export function markDry(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
+  return noteLaid(db, "noting that it is dry", { pieceId: piece, planId: plan }, coats, "dry", at, by);
 }
 
 /**

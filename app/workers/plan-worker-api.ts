@@ -1,4 +1,4 @@
-import type { OwnTimes } from "#core/logbook/own-times";
+import type { OwnTimes } from "#core/logbook/learning/own-times";
 import type { OwnWear } from "#core/catalogue/product-class";
 import type { OwnProduct } from "#core/catalogue/own-product";
 import type { StepId } from "#core/catalogue/ids";

@@ -7,7 +7,7 @@ import { withOwnWear } from "#core/catalogue/own-wear";
 import { withOwnProducts } from "#core/catalogue/own-product";
 import { leftLonger } from "#core/logbook/actual";
 import { openStep } from "#core/logbook/open-step";
-import { withOwnTimes } from "#core/logbook/own-times";
+import { withOwnTimes } from "#core/logbook/learning/with-own-times";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn, wholeStep } from "#core/logbook/plan-on-body";
 import type { BodyView } from "#core/logbook/plan-on-body";

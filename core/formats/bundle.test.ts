@@ -217,7 +217,7 @@ test("a file from before the logbook is read: nothing is written down in it, wha
     ok: true,
     value: {
       aside: [],
-      bundle: { version: 14, records: [], trials: [], settings: [{ signature: "Ada", perHour: null, toolsEach: null, margin: null, tellAt: "" }] },
+      bundle: { version: 15, records: [], trials: [], settings: [{ signature: "Ada", perHour: null, toolsEach: null, margin: null, tellAt: "" }] },
     },
   });
 });

@@ -1,4 +1,6 @@
 import type Joi from "joi";
+import { DRYING_STAGES } from "../catalogue/vocabulary";
+import { TOUCHES } from "../logbook/learning/stages";
 import { MAX_AREA_MM2 } from "../piece/form";
 import { instantSchema } from "./hours-schema";
 import { roomSchema } from "./room-schema";
@@ -149,8 +151,26 @@ export function actualSchema(joi: JoiRoot): Joi.Schema {
         waitedMin: minutes(),
         reckonedMin: minutes(),
       }),
+      look: joi.object({
+        product: joi.string().max(80).required(),
+        room: roomSchema(joi).required(),
+        stepId: joi.string().max(120).required(),
+        coat: joi.number().integer().min(1).max(40).required(),
+        stage: joi
+          .string()
+          .valid(...DRYING_STAGES)
+          .required(),
+        by: joi
+          .string()
+          .valid(...TOUCHES)
+          .required(),
+        afterMin: minutes(),
+        reckonedMin: minutes(),
+        toldMin: minutes(),
+        seen: joi.string().valid("tacky", "dry").required(),
+      }),
     })
-    .or("work", "drying");
+    .or("work", "drying", "look");
 }
 
 /** One coat of one zone, to be recorded. */

@@ -26,6 +26,7 @@ export const RELEASED_DATABASES: readonly ReleasedDatabase[] = [
   { database: 15, data: 14 },
   { database: 16, data: 15 },
   { database: 17, data: 15 },
+  { database: 18, data: 16 },
 ];
 
 /** A version of a notebook's file, the data version of the records in it, and what came with it. */
@@ -51,6 +52,7 @@ export const RELEASED_BUNDLES: readonly ReleasedBundle[] = [
   { bundle: 12, data: 14, brought: "moulds, powders, pours, and faults of bare bodies" },
   { bundle: 13, data: 15, brought: "records of finished pieces, and trials" },
   { bundle: 14, data: 15, brought: "on which device what was changed, so that two notebooks can be put together" },
+  { bundle: 15, data: 16, brought: "films that were touched, each with the stage it was asked about" },
 ];
 
 /** The version of the database as it is now. */

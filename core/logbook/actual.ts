@@ -1,6 +1,9 @@
 import type { Edge, Task, Work } from "../coating/facts/task";
 import { MS_PER_MIN } from "../schedule/free-hours";
-import type { Actual } from "./progress";
+import type { DryingStage } from "../catalogue/vocabulary";
+import { touchFor } from "./learning/stages";
+import type { Touch } from "./learning/stages";
+import type { Actual, Look, ProgressRecord } from "./progress";
 
 /** Where work stands when something of it is noted. */
 export interface Standing {
@@ -26,8 +29,13 @@ export function leftWaiting(foundMin: number, reckonedMin: number): number {
 
 const reckonedOf = (edge: Edge) => edge.reckonedMin ?? edge.typicalMin;
 
+interface Waited {
+  readonly edge: Edge;
+  readonly end: number;
+}
+
 /** The film a task waits for: of several the one that takes the longest from now. */
-function waitedFor(task: Task, { done }: Standing): { readonly edge: Edge; readonly end: number } | null {
+function waitedFor(task: Task, { done }: Pick<Standing, "done">): Waited | null {
   const all = task.after.flatMap((edge) => {
     const end = done.get(edge.task);
     return edge.film === undefined || end === undefined || edge.typicalMin <= 0 ? [] : [{ edge, end }];
@@ -38,30 +46,27 @@ function waitedFor(task: Task, { done }: Standing): { readonly edge: Edge; reado
   );
 }
 
-function drying({ edge, end }: { readonly edge: Edge; readonly end: number }, { work }: Standing, at: number): Pick<Actual, "drying"> {
+/** What a touch says of a film; nothing where what is waited for was not laid last, and hangs on what lies further down. */
+function lookAt({ edge, end }: Waited, { work, now }: Standing, seen: Look["seen"]): Look | null {
   const lower = work.tasks.find(({ id }) => id === edge.task);
-  const waitedMin = (at - end) / MS_PER_MIN;
-  if (!lower || !work.room || edge.film === undefined || waitedMin <= 0) return {};
-  return { drying: { product: edge.film, room: work.room, stepId: lower.stepId, coat: lower.coat, waitedMin, reckonedMin: reckonedOf(edge) } };
+  const afterMin = (now - end) / MS_PER_MIN;
+  if (!lower || !work.room || edge.film === undefined || lower.touch?.film !== edge.film || afterMin <= 0) return null;
+  const { stepId, coat } = lower;
+  const times = { afterMin, reckonedMin: reckonedOf(edge), toldMin: edge.typicalMin };
+  return { product: edge.film, room: work.room, stepId, coat, stage: edge.until, by: touchFor(edge.until), ...times, seen };
 }
 
 /**
- * What is seen when a coat is laid: how long the hands took, where somebody says it, and how long the film beneath was left before.
+ * What is seen when a coat is laid: how long the hands took, where somebody says it. How long the film beneath was left says nothing of it: nobody
+ * has touched it.
  *
  * @param tasks of one go
  * @param tookMin hands on all of it, minutes; null where nobody says
  * @returns null where there is nothing to see
  */
-export function actualOfGo(tasks: readonly Task[], standing: Standing, tookMin: number | null): Actual | null {
+export function actualOfGo(tasks: readonly Task[], tookMin: number | null): Actual | null {
   const reckonedMin = tasks.reduce((sum, { handsOnMin, reckonedMin: plain = handsOnMin }) => sum + plain, 0);
-  const expectedMin = tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
-  const begun = standing.now - (tookMin ?? expectedMin) * MS_PER_MIN;
-  const [first] = tasks.flatMap((task) => waitedFor(task, standing) ?? []);
-  const actual: Actual = {
-    ...(tookMin !== null && reckonedMin > 0 ? { work: { min: tookMin, reckonedMin } } : {}),
-    ...(first ? drying(first, standing, begun) : {}),
-  };
-  return Object.keys(actual).length > 0 ? actual : null;
+  return tookMin !== null && reckonedMin > 0 ? { work: { min: tookMin, reckonedMin } } : null;
 }
 
 /** A go that took many times what is reckoned was interrupted; one that took no time was not begun when it was said. */
@@ -81,22 +86,45 @@ export function tookMin(begun: number | null, end: number, reckonedMin: number):
   return min > MEANT.leastMin && min < Math.max(1, reckonedMin) * MEANT.mostTimes ? min : null;
 }
 
-/** A film that is touched and found tacky: the task that laid it, and what is seen of it. */
-export interface FoundTacky {
+/** A film that was touched: the task that laid it, and what was seen of it where it says something of its drying. */
+export interface TouchedFilm {
   readonly task: Task;
-  readonly actual: Actual;
+  readonly look: Look | null;
 }
 
-/** The films the tasks of a go wait for, found tacky now; none where nothing beneath has to dry. */
-export function foundTacky(tasks: readonly Task[], standing: Standing): readonly FoundTacky[] {
-  const found = new Map<string, FoundTacky>();
+/**
+ * The films the tasks of a go wait for, touched now.
+ *
+ * @returns none where nothing beneath has to dry
+ */
+export function touchedFilms(tasks: readonly Task[], standing: Standing, seen: Look["seen"]): readonly TouchedFilm[] {
+  const found = new Map<string, TouchedFilm>();
   for (const task of tasks) {
     const waited = waitedFor(task, standing);
     const lower = waited && standing.work.tasks.find(({ id }) => id === waited.edge.task);
-    const actual = waited && drying(waited, standing, standing.now);
-    if (lower && actual?.drying) found.set(lower.id, { task: lower, actual });
+    if (waited && lower && waited.end < standing.now) found.set(lower.id, { task: lower, look: lookAt(waited, standing, seen) });
   }
   return [...found.values()];
+}
+
+/** What a film is touched with, to see whether the tasks of a go may be begun; null where nothing beneath has to dry. */
+export function touchBefore(tasks: readonly Task[], { done }: Pick<Standing, "done">): { readonly by: Touch; readonly stage: DryingStage } | null {
+  const [first] = tasks.flatMap((task) => waitedFor(task, { done }) ?? []);
+  return first ? { by: touchFor(first.edge.until), stage: first.edge.until } : null;
+}
+
+/**
+ * Whether every film a go waits for was found dry since it was laid.
+ *
+ * @param progress records of the piece, by time
+ */
+export function foundDry(tasks: readonly Task[], { work, done }: Pick<Standing, "work" | "done">, progress: readonly ProgressRecord[]): boolean {
+  const films = tasks.flatMap((task) => waitedFor(task, { done }) ?? []);
+  return films.every(({ edge }) => {
+    const lower = work.tasks.find(({ id }) => id === edge.task);
+    const last = lower && progress.findLast(({ stepId, coat, half }) => stepId === lower.stepId && coat === lower.coat && half === lower.half);
+    return last?.kind === "dry";
+  });
 }
 
 /**
@@ -120,5 +148,12 @@ export function leftLonger(work: Work, done: ReadonlyMap<string, number>, tacky:
       ...(one.closesMin === undefined ? {} : { closesMin: Math.max(typicalMin, one.closesMin) }),
     };
   };
-  return { ...work, tasks: work.tasks.map((task) => ({ ...task, after: task.after.map(edge) })) };
+  const task = (one: Task): Task => {
+    const [end, found] = [done.get(one.id), tacky.get(one.id)];
+    const after = one.after.map(edge);
+    if (!one.touch || end === undefined || found === undefined || found < end) return { ...one, after };
+    const typicalMin = Math.max(one.touch.typicalMin, leftWaiting((found - end) / MS_PER_MIN, one.touch.typicalMin));
+    return { ...one, after, touch: { ...one.touch, typicalMin, cautiousMin: Math.max(typicalMin, one.touch.cautiousMin) } };
+  };
+  return { ...work, tasks: work.tasks.map(task) };
 }

@@ -49,10 +49,11 @@ export function bodyOf(progress: readonly Happened[]): readonly LaidAct[] {
       known.coats.set(coatKey({ coat, ...(half ? { half } : {}) }), { coat, at, ...(half ? { half } : {}) });
       acts.set(key, known);
     }
-    if (kind === "tacky") {
+    if (kind === "tacky" || kind === "dry") {
       const known = acts.get(key)?.coats;
       const laid = known?.get(coatKey({ coat, ...(half ? { half } : {}) }));
-      if (laid) known!.set(coatKey(laid), { ...laid, tackyAt: at });
+      // What is dry now was tacky before; it still has all its own wait.
+      if (laid) known!.set(coatKey(laid), { coat: laid.coat, at: laid.at, ...(half ? { half } : {}), ...(kind === "tacky" ? { tackyAt: at } : {}) });
     }
     if (kind === "ruined" || kind === "removed") {
       const known = acts.get(key);

@@ -22,8 +22,6 @@ export interface StepState {
   readonly untilCareful: number | null;
 }
 
-const NONE_TACKY: ReadonlyMap<string, number> = new Map();
-
 /** When a task may be begun, its waits going by the hour where the nights of its room are not as its days; null before what it waits for is done. */
 export type OpenAt = (edges: readonly Edge[]) => number | null;
 
@@ -66,7 +64,7 @@ export function coatStates(
   timeZone: string = zoneHere(),
 ): ReadonlyMap<StepId, StepState> {
   const [openAt, openCareful] = [false, true].map((careful) => openingBy(work.room, done, now, timeZone, careful)) as [OpenAt, OpenAt];
-  const films = wetFilms({ shown: candidate, work, done, tacky: NONE_TACKY, progress: [] }, now, timeZone);
+  const films = wetFilms({ shown: candidate, work, done, progress: [] }, now, timeZone);
   /** Ready, unless it would have to be held by a place that is wet. */
   const heldBy = ({ stepId, coat, zones }: Task): Pick<StepState, "state" | "until" | "untilCareful"> => {
     const stepIds = films.length === 0 ? [] : (candidate.acts.find((act) => act.stepIds.includes(stepId))?.stepIds ?? [stepId]);
@@ -85,11 +83,17 @@ export function coatStates(
     const count = step.done ? { done: step.coats, of: step.coats } : { done: ends.length, of: tasks.length };
     const next = tasks.find((task) => !done.has(task.id));
     if (!next) {
-      const dry = Math.max(...ends) + (step.typical?.touchDry ?? 0) * MS_PER_MIN;
-      const careful = Math.max(...ends) + (step.cautious?.touchDry ?? 0) * MS_PER_MIN;
+      const wet = films.filter(({ task }) => tasks.includes(task));
       states.set(
         step.id,
-        dry > now ? { ...count, state: "wet", until: dry, untilCareful: careful } : { ...count, state: "done", until: null, untilCareful: null },
+        wet.length > 0
+          ? {
+              ...count,
+              state: "wet",
+              until: Math.max(...wet.map(({ until }) => until)),
+              untilCareful: Math.max(...wet.map(({ untilCareful }) => untilCareful)),
+            }
+          : { ...count, state: "done", until: null, untilCareful: null },
       );
       continue;
     }

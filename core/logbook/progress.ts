@@ -1,8 +1,9 @@
 import type { PieceId, PlanId, ProductId, ProgressId, StepId } from "../catalogue/ids";
-import type { ZoneId } from "../catalogue/vocabulary";
+import type { DryingStage, ZoneId } from "../catalogue/vocabulary";
 import type { ChosenThinning } from "../film/thinning";
 import type { LayerRow, Room } from "../piece/piece";
 import type { StepChoice } from "../coating/model/step";
+import type { Touch } from "./learning/stages";
 
 /** What was laid or done: all that is known of it once the plan it came from has changed. */
 export interface RecordedAct extends Pick<
@@ -23,7 +24,9 @@ export interface RecordedAct extends Pick<
 export interface Actual {
   /** Hands on it, minutes. */
   readonly work?: { readonly min: number; readonly reckonedMin: number };
-  /** A film that was waited for: so long, minutes, and so long by reckoning; the coat that laid it, and where it dried. */
+  /** A film that was touched. */
+  readonly look?: Look;
+  /** A film that was waited for, as it was noted until looks were: nothing is learnt from it, as nobody had touched it. */
   readonly drying?: {
     readonly product: ProductId;
     readonly room: Room;
@@ -34,8 +37,34 @@ export interface Actual {
   };
 }
 
-/** `started`: hands are on it, of a batch with the pieces that have it by now; it is on the body only when it is `done`. `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
-export type ProgressKind = "started" | "done" | "tacky" | "ruined" | "removed";
+/** A film that was touched, to see whether it has reached a stage. */
+export interface Look {
+  readonly product: ProductId;
+  readonly room: Room;
+  /** The coat that laid it. */
+  readonly stepId: StepId;
+  readonly coat: number;
+  /** The stage it was asked about, and what it was touched with. */
+  readonly stage: DryingStage;
+  readonly by: Touch;
+  /** Since it was laid, minutes. */
+  readonly afterMin: number;
+  /** Its wait as it was reckoned then, minutes, and as it was told. */
+  readonly reckonedMin: number;
+  readonly toldMin: number;
+  readonly seen: "tacky" | "dry";
+}
+
+/** `tacky` and `dry`: it was touched, and is still on the body. `started`: hands are on it, of a batch with the pieces that have it by now; it is on the body only when it is `done`. `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
+export type ProgressKind = "started" | "done" | "tacky" | "dry" | "ruined" | "removed";
+
+/** Kinds after which a coat is on the body. */
+const ON: ReadonlySet<ProgressKind> = new Set(["done", "tacky", "dry"]);
+
+/** Whether a coat is on the body, by what was noted of it last. */
+export function isOn(last: Pick<ProgressRecord, "kind"> | undefined): boolean {
+  return last !== undefined && ON.has(last.kind);
+}
 
 /** Something that happened at the bench, complete in itself; only ever added. A countdown is never kept: it follows from these. */
 export interface ProgressRecord {
@@ -55,7 +84,7 @@ export interface ProgressRecord {
   readonly jarMl?: number;
   /** Hands on it, minutes, as the plan had it; unknown in older records. */
   readonly handsOnMin?: number;
-  /** Of what is done the film beneath; of what is tacky its own. */
+  /** What was seen by the clock: of what was touched, its own film. */
   readonly actual?: Actual;
   /** Of a batch that is under way: pieces that have this coat by now. */
   readonly pieces?: number;

@@ -2,6 +2,8 @@ import type { Catalogue } from "../catalogue/catalogue";
 import type { CandidateId } from "../catalogue/ids";
 import { pieceFacts } from "../coating/facts/facts";
 import type { Candidate } from "../coating/model/plan";
+import { productFor } from "../coating/facts/jars";
+import { labelMin } from "../drying/label-min";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
 import { dateWork } from "./date-work";
@@ -18,9 +20,11 @@ import { workOf } from "../coating/facts/work-of";
 export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue): Work {
   const whole = completePiece(piece, catalogue).piece;
   const { zones } = pieceFacts(whole, catalogue);
-  const work = workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])), ({ product }) => {
-    const by = catalogue.products.get(product)?.drying.by;
-    return by === undefined || by === "none" ? undefined : { by, film: product };
+  const work = workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])), (step) => {
+    const known = catalogue.products.get(step.product);
+    const drying = known && productFor(known, step).drying;
+    if (!drying || drying.by === "none") return undefined;
+    return { by: drying.by, film: step.product, labelMin: (stage) => labelMin(drying, stage) };
   });
   return { ...work, room: whole.room };
 }

@@ -208,6 +208,7 @@ const EVERYTHING = {
       signature: "M.",
       dropsPerMl: 21,
       ownTimes: false,
+      toldLearntAnew: true,
       notify: true,
       awake: true,
       perHour: 12,

@@ -1,12 +1,17 @@
+import { useState } from "react";
 import { Link } from "react-router";
 import { MapPin } from "lucide-react";
+import { foundDry, touchBefore } from "#core/logbook/actual";
 import type { Bench } from "#core/logbook/bench/bench";
+import type { Go } from "#core/logbook/bench/go";
+import type { Look } from "#core/logbook/progress";
 import type { Menu } from "#core/catalogue/menu";
 import { sayCountdown, WaitBar } from "~/components/countdown";
 import { lowerFirst } from "#core/units/letter-case";
 import { sayDay } from "~/components/time-words";
 import { aloneWords, goTitle, neededWords } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
+import { Touched } from "~/piece/touched";
 import { StandsAt } from "./stands-at";
 
 interface Props {
@@ -16,10 +21,37 @@ interface Props {
   readonly now: number;
   /** It is laid already, though what lies beneath is wet. */
   readonly laid: (piece: string) => void;
+  /** What the next act waits for was touched before its time. */
+  readonly touched: (piece: string, seen: Look["seen"]) => void;
+}
+
+/** A finger that was put on it before its time: asked only where somebody says so. */
+function TouchedEarly({ then, piece, title, note }: { then: Go; piece: OnBench; title: string; note: (seen: Look["seen"]) => void }) {
+  const [open, setOpen] = useState(false);
+  const touch = foundDry(then.tasks, piece, piece.progress) ? null : touchBefore(then.tasks, piece);
+  if (!touch) return null;
+  if (!open)
+    return (
+      <button type="button" className="min-h-[44px] underline" aria-label={`${piece.name}: I touched it`} onClick={() => setOpen(true)}>
+        I touched it
+      </button>
+    );
+  return (
+    <div className="w-full pb-2">
+      <Touched
+        by={touch.by}
+        title={title}
+        note={(seen) => {
+          setOpen(false);
+          note(seen);
+        }}
+      />
+    </div>
+  );
 }
 
 /** What must not be touched, hatched, with its clock; and where it stands. */
-export function AloneList({ bench, pieces, menu, now, laid }: Props) {
+export function AloneList({ bench, pieces, menu, now, laid, touched }: Props) {
   const places = [...new Set([...pieces.values()].flatMap(({ record }) => record.standsAt ?? []))];
   return (
     <section aria-labelledby="alone">
@@ -55,6 +87,7 @@ export function AloneList({ bench, pieces, menu, now, laid }: Props) {
               <WaitBar since={one.since} until={one.until} careful={one.untilCareful} now={now} />
               <div className="-mb-2 flex flex-wrap items-center gap-x-4">
                 <StandsAt piece={piece} places={places} />
+                {one.then && <TouchedEarly then={one.then} piece={piece} title={goTitle(one.then, menu)} note={(seen) => touched(one.piece, seen)} />}
                 {one.then && (
                   <button type="button" className="min-h-[44px] underline" aria-label={`${piece.name}: it is laid already`} onClick={() => laid(one.piece)}>
                     Laid already?

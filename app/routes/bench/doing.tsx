@@ -1,7 +1,9 @@
 import { format } from "date-fns";
 import { useState } from "react";
 import { Link } from "react-router";
-import { Check, Fingerprint, Hourglass, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
+import { Check, Hourglass, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
+import { foundDry, touchBefore } from "#core/logbook/actual";
+import type { Look } from "#core/logbook/progress";
 import { lastTime } from "#core/logbook/bench/evening";
 import { batchClock } from "#core/logbook/bench/begun";
 import type { Go } from "#core/logbook/bench/go";
@@ -11,8 +13,8 @@ import { sayCountdown } from "~/components/countdown";
 import { timeZoneHere } from "~/components/time-zone";
 import { once } from "~/components/once";
 import { goTitle } from "~/bench/bench-words";
-import { tackyAsk } from "~/bench/bench-asks";
 import type { OnBench } from "~/bench/bench-loaded.client";
+import { Touched } from "~/piece/touched";
 import { useDraft } from "~/components/use-draft";
 
 /** What may be noted of a go. */
@@ -20,7 +22,7 @@ export interface Noting {
   readonly start: () => void;
   readonly done: (at?: number) => void;
   readonly count: (pieces: number) => void;
-  readonly tacky: () => void;
+  readonly touched: (seen: Look["seen"]) => void;
   readonly skip: () => void;
 }
 
@@ -38,9 +40,10 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
   const batch = piece.count > 1;
   const [has, count] = useCount(go.begun?.ends.length ?? null, now, noting.count);
   const begun = has !== null;
-  const canBeTacky = tackyAsk(piece, go.tasks, now) !== null;
+  const touch = foundDry(go.tasks, piece, piece.progress) ? null : touchBefore(go.tasks, piece);
   return (
     <div className="mt-4 grid gap-3">
+      {touch && !begun && <Touched by={touch.by} title={title} note={noting.touched} />}
       {batch && begun && <Batch go={go} piece={piece} now={now} />}
       <div className="flex flex-wrap gap-2">
         {batch && begun ? (
@@ -81,11 +84,6 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
           </>
         )}
         <DoneAt noting={noting} now={now} title={title} />
-        {canBeTacky && (
-          <button type="button" className="button" title="It is left for longer, and its drying is learnt from" onClick={noting.tacky}>
-            <Fingerprint aria-hidden size={20} /> Still tacky
-          </button>
-        )}
         <Link to={`/pieces/${piece.id}/rescue?step=${encodeURIComponent(go.act.step.id)}`} className="button">
           <Wrench aria-hidden size={20} /> It went wrong
         </Link>

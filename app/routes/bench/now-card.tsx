@@ -69,7 +69,7 @@ export function NowCard({ go, piece, menu, tools, now, noting, rescue }: Props) 
           hard={false}
           note={(found) => ask({ intent: "inspected", zone: beneath.zone, stepId: beneath.step.id, at: new Date().toISOString(), ...found })}
           apply={(edits) => ask({ intent: "edit", followed: piece.followed, edits })}
-          wait={noting.tacky}
+          wait={() => noting.touched("tacky")}
           rescue={(mishap) => rescue(`/pieces/${piece.id}/rescue?step=${encodeURIComponent(beneath.step.id)}&what=${mishap}`)}
         />
       )}

@@ -7,9 +7,10 @@ import type { MarkTool } from "#core/marking/tool";
 import { HOUSEHOLD_TOOLS } from "#core/marking/tool";
 import { meanwhile, nextFree } from "#core/logbook/bench/meanwhile";
 import type { Go } from "#core/logbook/bench/go";
+import type { Look } from "#core/logbook/progress";
 import { perform } from "~/actions/perform";
 import { askOf } from "~/actions/use-ask";
-import { actionOf, doneAsk, startedAsk, tackyAsk } from "~/bench/bench-asks";
+import { actionOf, doneAsk, startedAsk, touchedAsk } from "~/bench/bench-asks";
 import type { OnBench } from "~/bench/bench-loaded.client";
 import { goTitle } from "~/bench/bench-words";
 import { useSkipped } from "~/bench/skipped";
@@ -36,6 +37,7 @@ import { OtherGoes } from "./other-goes";
 import { SomethingElse } from "./something-else";
 import { TellMe } from "./tell-me";
 import { NewTimer, RunningTimers } from "./timers";
+import { LearntAnew } from "./learnt-anew";
 import { ToPutRight } from "./to-put-right";
 import { WaitCard } from "./wait-card";
 
@@ -122,6 +124,12 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
     announce(`Noted: ${goTitle(of, menu)}, ${on.name}`);
     choose(null);
   };
+  const noteTouched = (of: Go, on: OnBench, seen: Look["seen"], at: number) => {
+    const ask = touchedAsk(on, of.tasks, at, seen);
+    if (!ask) return;
+    askOf(actionOf(on), ask);
+    announce(seen === "dry" ? `Noted: ${on.name} is dry to the touch` : `Noted: ${on.name} is still tacky; it is left for longer`);
+  };
   const notingOf = (of: Go, on: OnBench): Noting => ({
     start: () => void askOf(actionOf(on), startedAsk(on, of.tasks, 0, Date.now())),
     done: (at) => {
@@ -134,10 +142,9 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
       if (count >= on.count) noteDone(of, on, Date.now(), false);
       else askOf(actionOf(on), startedAsk(on, of.tasks, count, Date.now()));
     },
-    tacky: () => {
-      const ask = tackyAsk(on, of.tasks, Date.now());
-      if (ask) askOf(actionOf(on), ask);
-      choose(null);
+    touched: (seen) => {
+      noteTouched(of, on, seen, Date.now());
+      if (seen === "tacky") choose(null);
     },
     skip: () => {
       skip(of.id);
@@ -152,6 +159,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
     <div aria-busy={busy} data-bench className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="min-w-0" {...skipTo("now", "Skip to what may be touched now")}>
         <h1 className="sr-only">Bench</h1>
+        {loaded.learntAnew && !settings.toldLearntAnew && <LearntAnew />}
         <ToPutRight timers={timers} pieces={byId} now={now} />
         {go && piece ? (
           <NowCard key={go.id} go={go} piece={piece} menu={menu} tools={tools} now={now} noting={notingOf(go, piece)} rescue={(to) => void navigate(to)} />
@@ -200,6 +208,10 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
           pieces={byId}
           menu={menu}
           now={now}
+          touched={(id, seen) => {
+            const waiting = bench.alone.find((one) => one.piece === id);
+            if (waiting?.then) noteTouched(waiting.then, byId.get(id)!, seen, Date.now());
+          }}
           laid={(id) => {
             const waiting = bench.alone.find((one) => one.piece === id);
             if (waiting?.then) doubt({ piece: byId.get(id)!, go: waiting.then, until: waiting.until, at: Date.now(), said: false });

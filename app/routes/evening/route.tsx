@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { MapPin, Sunrise } from "lucide-react";
 import { format, parseISO } from "date-fns";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import { roomKey } from "#core/logbook/own-times";
+import { roomKey } from "#core/logbook/learning/room-key";
 import { benchOf } from "#core/logbook/bench/bench";
 import type { Bench } from "#core/logbook/bench/bench";
 import { clearingUp, doneSince, eveningOf } from "#core/logbook/bench/evening";

@@ -90,7 +90,7 @@ function Planned({ view, colours, loaded }: { view: PlannedView; colours: readon
   const shelf = useShelf(loaded.desk);
   // By its step: its colour may become that of a mixture.
   const [asked, take] = useSetParam("step", false);
-  const actions = usePlanActions(record.id, view, loaded.kept.plan, save);
+  const actions = usePlanActions(record.id, view, loaded.kept, save);
   const chosen = colours.find(({ stepIds }) => stepIds.some((id) => id === asked)) ?? colours[0];
   if (!chosen)
     return (

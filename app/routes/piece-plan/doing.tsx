@@ -1,14 +1,15 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { Check, Fingerprint, RotateCcw, Wrench } from "lucide-react";
+import { Check, RotateCcw, Wrench } from "lucide-react";
 import { lastGo, nextGo } from "#core/coating/facts/task";
 import type { Task } from "#core/coating/facts/task";
 import type { StepState } from "#core/logbook/coat-states";
 import { once } from "~/components/once";
 import { coatWords, zoneNames } from "~/components/words";
 import { AskWet } from "~/piece/ask-wet";
+import { Touched } from "~/piece/touched";
 import type { PlanActions } from "~/piece/plan-actions";
-import { useDraft } from "~/components/use-draft";
+import { TookField, useTook } from "~/piece/took";
 
 interface Props {
   readonly tasks: readonly Task[];
@@ -16,16 +17,6 @@ interface Props {
   readonly actions: PlanActions;
   readonly title: string;
   readonly state: StepState | undefined;
-}
-
-/** Longest that one go is said to have taken, minutes. */
-const MOST_TOOK_MIN = 600;
-
-/** Minutes as they are typed; null where nothing is said, NaN where it cannot be meant. */
-function minutesOf(text: string): number | null {
-  if (text.trim() === "") return null;
-  const min = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(",", ".")) : NaN;
-  return min > 0 && min <= MOST_TOOK_MIN ? min : NaN;
 }
 
 /** Marks the next coat as done in all its places, or in one of them, or takes the last one back; says how long it took, or that what is beneath is tacky still. */
@@ -36,16 +27,15 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
   const coats = Math.max(...tasks.map((task) => task.coat));
   const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
   const ready = state?.state === "ready";
-  const [took, setTook] = useDraft(`took-${tasks[0]?.stepId}-${next?.coat}`, "");
-  const minutes = minutesOf(took);
-  const isWrong = Number.isNaN(minutes);
+  const took = useTook(`${tasks[0]?.stepId}-${next?.coat}`);
+  const touch = next && (ready || state?.state === "waiting") ? actions.touchBefore(batch) : null;
   const [doubted, doubt] = useState<readonly Task[] | null>(null);
   const note = (what: readonly Task[]) => {
-    actions.markDone(what, minutes);
-    setTook("");
+    actions.markDone(what, took.minutes);
+    took.type("");
   };
   const mark = (what: readonly Task[]) => {
-    if (isWrong) return;
+    if (took.isWrong) return;
     // Over what is wet it is asked about first: a slip is likelier than the deed.
     if (state?.state === "waiting" && (state.until ?? 0) > Date.now()) doubt(what);
     else note(what);
@@ -75,31 +65,8 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
             only {zoneNames(task.zones).toLowerCase()}
           </button>
         ))}
-      {next && (
-        <label className="inline-flex items-center gap-1 text-soft" title="Say it where you like: work is reckoned by your own pace from then on">
-          took
-          <input
-            className="field w-16"
-            inputMode="decimal"
-            aria-label={`Minutes it took: ${title}`}
-            placeholder={String(Math.max(1, Math.round(batch.reduce((sum, task) => sum + task.handsOnMin, 0))))}
-            aria-invalid={isWrong}
-            value={took}
-            onChange={(event) => setTook(event.target.value)}
-          />
-          min
-        </label>
-      )}
-      {isWrong && (
-        <span role="alert" className="self-center font-semibold text-stop">
-          Minutes as a number, up to {MOST_TOOK_MIN}.
-        </span>
-      )}
-      {next && (ready || state?.state === "waiting") && actions.isOnFilm(batch) && (
-        <button type="button" className="button" title="It is left for longer, and its drying is learnt from" onClick={() => actions.markTacky(batch)}>
-          <Fingerprint aria-hidden size={18} /> Still tacky
-        </button>
-      )}
+      {next && <TookField took={took} title={title} reckonedMin={batch.reduce((sum, task) => sum + task.handsOnMin, 0)} />}
+      {touch && <Touched by={touch.by} title={title} note={(seen) => actions.markTouched(batch, seen)} />}
       {(laid.length > 0 || ready) && batch.concat(laid).length > 0 && (
         <Link to={`/pieces/${actions.piece}/rescue?step=${encodeURIComponent((laid[0] ?? batch[0])!.stepId)}`} className="button">
           <Wrench aria-hidden size={18} /> It went wrong

@@ -11,7 +11,7 @@ import type { By } from "~/store/command";
 import { database } from "~/store/open.client";
 import { bringVersionBack, clearEdits, EditClash, editPlan, keepPlan, pinSteps, settleEngine } from "~/store/plans";
 import { noteInspection } from "~/store/inspections";
-import { markDone, markStarted, markTacky, markUndone, putRight, setNotesRight } from "~/store/progress";
+import { markDone, markDry, markStarted, markTacky, markUndone, putRight, setNotesRight } from "~/store/progress";
 import { planView, repair } from "~/workers/planner.client";
 import type { PlanAsk } from "~/piece/plan-ask";
 
@@ -52,6 +52,10 @@ export function planCommands(of: string) {
     tacky: async ({ coats, at }: Of<"tacky">, by: By) => {
       const { plan } = await keptPiece(of);
       if (plan) await markTacky(await database(), id, plan.id, coats, at, by);
+    },
+    dry: async ({ coats, at }: Of<"dry">, by: By) => {
+      const { plan } = await keptPiece(of);
+      if (plan) await markDry(await database(), id, plan.id, coats, at, by);
     },
     undone: async ({ coats, at }: Of<"undone">, by: By) => {
       const { plan } = await keptPiece(of);

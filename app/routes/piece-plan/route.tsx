@@ -123,7 +123,7 @@ export function ErrorBoundary() {
 function Planned({ view, loaded, light }: { view: PlannedView; loaded: PlanLoaded; light: (zone: ZoneId | null) => void }) {
   const { record, save } = useRecord();
   const { kept, step, repair, dates, explanation } = loaded;
-  const actions = usePlanActions(kept.record.id, view, kept.plan, save);
+  const actions = usePlanActions(kept.record.id, view, kept, save);
   const { refusal } = view.set;
   return (
     <>

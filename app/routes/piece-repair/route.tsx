@@ -59,7 +59,7 @@ function Mend({ kept, view }: { kept: KeptPiece; view: PlannedView }) {
   const { announce } = useAppContext();
   const navigate = useNavigate();
   const now = useNow();
-  const actions = usePlanActions(record.id, view, kept.plan, () => undefined);
+  const actions = usePlanActions(record.id, view, kept, () => undefined);
   const [faults, save] = useFaults(kept);
   const body = repairBody(record.piece, CATALOGUE);
   const repairs = repairsOf(faults, body);

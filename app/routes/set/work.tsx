@@ -6,7 +6,7 @@ import { sumOf, togetherActs } from "#core/coating/explain/together";
 import type { OneOfSet, TogetherAct, TogetherPart } from "#core/coating/explain/together";
 import { nextGo, tasksOf } from "#core/coating/facts/task";
 import type { Task, Work } from "#core/coating/facts/task";
-import { coatEvents } from "#core/logbook/coat-events";
+import { doneEvents } from "#core/logbook/table-events";
 import type { StepState } from "#core/logbook/coat-states";
 import { sayDuration } from "#core/units/duration";
 import { sayVolume } from "#core/units/volume";
@@ -14,6 +14,7 @@ import { useAsk } from "~/actions/use-ask";
 import { ColourChip } from "~/components/colour-chip";
 import { once } from "~/components/once";
 import { sayClock } from "~/components/time-words";
+import { TookField, useTook } from "~/piece/took";
 import { stepTitle, waitText } from "~/components/words";
 import type { Followed } from "~/store/plans";
 import type { SetAsk } from "./set-asks";
@@ -92,6 +93,7 @@ function goOn(part: TogetherPart, made: Made): readonly Task[] {
 /** Marks the next coat of an act as done on every piece of the set that is ready for it. */
 function DoneTogether({ set, act, made, title }: { set: string; act: TogetherAct; made: Made; title: string }) {
   const ask = useAsk<SetAsk>(`/sets/${encodeURIComponent(set)}`);
+  const took = useTook(`${set}-${act.step.id}`);
   const ready = act.parts.flatMap((part) => {
     const tasks = goOn(part, made);
     return tasks.length > 0 ? [{ part, tasks }] : [];
@@ -103,23 +105,31 @@ function DoneTogether({ set, act, made, title }: { set: string; act: TogetherAct
   const coats = Math.max(...act.parts.map((part) => part.act.step.coats));
   const which = coats === 1 ? "" : ready.every((one) => one.tasks[0]!.coat === coat) ? ` coat ${coat}` : " the next coat";
   const on = ready.length === open ? (open === 1 ? "" : ` on all ${open}`) : ` on ${ready.length} of ${open}`;
+  const handsOf = (tasks: readonly Task[]) => tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
+  const all = ready.reduce((sum, { tasks }) => sum + handsOf(tasks), 0);
   const mark = () => {
+    if (took.isWrong) return;
+    const { minutes } = took;
     const parts = ready.map(({ part, tasks }) => {
       const { id, followed, plan } = pieceOf(part, made);
-      return { piece: id, followed, coats: tasks.flatMap((task) => coatEvents(plan, task)) };
+      return { piece: id, followed, coats: doneEvents(plan, tasks, minutes === null || all <= 0 ? null : (minutes * handsOf(tasks)) / all) };
     });
     ask({ intent: "done-together", parts, at: new Date().toISOString() });
+    took.type("");
   };
   return (
-    <button
-      type="button"
-      className="button mt-1 print:hidden"
-      aria-label={`Mark as done${on}: ${title}${which === "" ? "" : `,${which}`}`}
-      onClick={(event) => once(event) && mark()}
-    >
-      <Check aria-hidden size={20} /> {which === "" ? "Done" : `Done:${which}`}
-      {on}
-    </button>
+    <div className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
+      <button
+        type="button"
+        className="button"
+        aria-label={`Mark as done${on}: ${title}${which === "" ? "" : `,${which}`}`}
+        onClick={(event) => once(event) && mark()}
+      >
+        <Check aria-hidden size={20} /> {which === "" ? "Done" : `Done:${which}`}
+        {on}
+      </button>
+      {all > 0 && <TookField took={took} title={title} reckonedMin={all} />}
+    </div>
   );
 }
 

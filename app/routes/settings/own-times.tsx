@@ -1,6 +1,6 @@
 import type { OwnWear } from "#core/catalogue/product-class";
 import { WEAR_PLACES } from "#core/logbook/record/held";
-import type { OwnTimes } from "#core/logbook/own-times";
+import type { OwnTimes } from "#core/logbook/learning/own-times";
 import { useAppContext } from "~/components/app-context";
 import { Tick } from "~/components/fields";
 import { timesTold } from "~/components/own-times-words";
@@ -23,8 +23,8 @@ export function OwnTimesTold({ learnt, worn, on, set }: Props) {
     <div className="grid gap-2">
       {told.length === 0 ? (
         <p>
-          Nothing yet. Say how many minutes a coat <em>took</em> when you mark it as done, and <em>still tacky</em> when a finger says so: waits and work are
-          then reckoned as they are at your table.
+          Nothing yet. Say how many minutes a coat <em>took</em> when you mark it as done, and what your finger says when the Bench asks: <em>dry</em> or{" "}
+          <em>still tacky</em>. Waits and work are then reckoned as they are at your table.
         </p>
       ) : (
         <ul className="grid gap-1">
@@ -34,6 +34,12 @@ export function OwnTimesTold({ learnt, worn, on, set }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {learnt.films.length + learnt.rooms.length > 0 && (
+        <p className="text-soft">
+          Waits are told so that four films in five are ready. Never below what the label says, nor below half of what is reckoned; sealing, hardening and
+          baking wait as long as ever.
+        </p>
       )}
       {worn.length > 0 && (
         <ul className="grid gap-1">

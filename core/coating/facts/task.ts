@@ -16,6 +16,8 @@ export interface Edge {
   readonly film?: ProductId;
   /** Typical wait as it was reckoned, minutes, where `typicalMin` is what the user's own table has taught. */
   readonly reckonedMin?: number;
+  /** What the film's label itself says of the stage, at 23 °C and 50 %, minutes: nothing learnt comes below it. */
+  readonly labelMin?: number;
   /** The recoat window shuts this long after its end, and opens again later; absent: it stays open. */
   readonly closesMin?: number;
   readonly reopensMin?: number;
@@ -38,6 +40,17 @@ export interface Task {
   /** It is in the oven or the kiln for so long, from its begin, minutes: nothing else of another heat is in it meanwhile. */
   readonly oven?: { readonly typicalMin: number; readonly cautiousMin: number };
   readonly after: readonly Edge[];
+  /** How long what it lays is wet to the touch; absent of what leaves no film. */
+  readonly touch?: Touch;
+}
+
+/** How long a film is wet to the touch, minutes: usually and as a careful painter waits. */
+export interface Touch {
+  readonly typicalMin: number;
+  readonly cautiousMin: number;
+  readonly by?: DryingBy;
+  readonly film: ProductId;
+  readonly labelMin?: number;
 }
 
 /** What comes after the last task: drying for handling, and cure; minutes after the end of `task`. */

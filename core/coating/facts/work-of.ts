@@ -2,9 +2,11 @@ import { workableMin } from "../../drying/film-drying";
 import { heatTimeline } from "../../drying/heat-timeline";
 import type { HeatTimeline } from "../../drying/heat-timeline";
 import type { Act, Candidate, OrderedCoat } from "../model/plan";
-import type { Step, Wait, ZoneSteps } from "../model/step";
+import type { Step, StepChoice, Wait, ZoneSteps } from "../model/step";
 import type { Exposure } from "../../catalogue/use";
-import type { Role, ZoneId } from "../../catalogue/vocabulary";
+import type { DryingStage, Role, ZoneId } from "../../catalogue/vocabulary";
+import type { ProductId } from "../../catalogue/ids";
+import type { DryingBy } from "../../drying/room-factor";
 import { runsInto } from "./waits";
 import { taskId } from "./task";
 import type { Edge, Milestone, Task, Work } from "./task";
@@ -23,18 +25,29 @@ function edge(task: string, typicalMin: number, cautiousMin: number, until: Edge
   return { task, typicalMin: Math.ceil(typicalMin), cautiousMin: Math.ceil(Math.max(typicalMin, cautiousMin)), until };
 }
 
-/** What makes a film dry, and its class. */
-export type Film = Required<Pick<Edge, "by" | "film">>;
+/** What makes a film dry, its class, and what its label says of its stages. */
+export interface Film {
+  readonly by: DryingBy;
+  readonly film: ProductId;
+  readonly labelMin?: (stage: DryingStage) => number | undefined;
+}
 
 /** The film of a step; undefined of what leaves none that dries. */
-export type FilmOf = (step: Pick<Step, "product">) => Film | undefined;
+export type FilmOf = (step: StepChoice) => Film | undefined;
+
+/** What an edge says of the film it waits for. */
+function waitsFor(film: Film | undefined, until: DryingStage): Pick<Edge, "by" | "film" | "labelMin"> {
+  if (!film) return {};
+  const label = film.labelMin?.(until);
+  return { by: film.by, film: film.film, ...(label === undefined ? {} : { labelMin: label }) };
+}
 
 const NOTHING_DRIES: FilmOf = () => undefined;
 
 /** Between two coats of one step: the next from when it takes one, within the window where there is one. */
 function betweenCoats(task: string, step: Step, dries: Film | undefined): Edge {
   const { typical, cautious } = step;
-  const open = { ...edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat"), ...dries };
+  const open = { ...edge(task, typical?.recoatFrom ?? 0, cautious?.recoatFrom ?? 0, "dry-to-recoat"), ...waitsFor(dries, "dry-to-recoat") };
   const closes = typical?.recoatUntil;
   return closes === undefined ? open : { ...open, closesMin: Math.max(open.cautiousMin, Math.floor(closes)), reopensMin: Math.ceil(typical!.dryThrough) };
 }
@@ -52,7 +65,7 @@ function between(previous: { readonly step: Step; readonly last: Draft }, wait: 
   const tie = edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), until);
   // What cools, and what the user has said, goes by no air.
   const isOfRoom = wait !== null && typical >= (baked?.typicalMin ?? 0) && wait.set !== "hers";
-  return isOfRoom ? { ...tie, ...(until === "dry-body" ? { by: "evaporation" } : film) } : tie;
+  return isOfRoom ? { ...tie, ...(until === "dry-body" ? { by: "evaporation" } : waitsFor(film, until)) } : tie;
 }
 
 /** The longest a step may be put off after the one before: a mask is lifted before the paint is hard, colours that are blended are laid while they are wet. */
@@ -65,7 +78,16 @@ function closing(tie: Edge, step: Step, below: Step | undefined): Edge {
 
 /** The second half waits until the first can be held. */
 function betweenHalves(task: string, step: Step, dries: Film | undefined): Edge {
-  return { ...edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch"), ...dries };
+  return { ...edge(task, step.typical?.touchDry ?? 0, step.cautious?.touchDry ?? 0, "dry-to-touch"), ...waitsFor(dries, "dry-to-touch") };
+}
+
+const filmOnly = (film: Film | undefined): Pick<Milestone, "by" | "film"> => (film ? { by: film.by, film: film.film } : {});
+
+/** How long what a step lays is wet to the touch. */
+function touchOf(step: Step, film: Film | undefined): Pick<Task, "touch"> {
+  if (!step.typical || !step.cautious) return {};
+  const [typicalMin, cautiousMin] = [step.typical.touchDry, Math.max(step.typical.touchDry, step.cautious.touchDry)];
+  return { touch: { typicalMin, cautiousMin, ...(film ? waitsFor(film, "dry-to-touch") : {}), film: step.product } };
 }
 
 /** Acts that are put down and taken up again in the middle of a piece [common practice]. */
@@ -77,7 +99,7 @@ function isBrokenOff({ role, marks, while: state }: Step): boolean {
 }
 
 /** All tasks in working order, not yet tied together. */
-function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
+function drafts(candidate: Worked, filmOf: FilmOf): ReadonlyMap<string, Draft> {
   const byStep = new Map(candidate.zones.flatMap((zone) => worked(zone).map((step) => [step.id, { step, zone: zone.zone }] as const)));
   const zonesOf = (step: Step, own: ZoneId) =>
     step.group === undefined ? [own] : candidate.zones.filter((zone) => zone.steps.some((one) => one.group === step.group)).map((zone) => zone.zone);
@@ -98,6 +120,7 @@ function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
         zones: zonesOf(step, zone),
         handsOnMin: step.handsOnMin / counts.get(stepId)!,
         ...breaks,
+        ...touchOf(step, filmOf(step)),
         ...(step.heat ? { oven: { typicalMin: Math.ceil(bakeOf(step)!.typicalMin), cautiousMin: Math.ceil(bakeOf(step)!.cautiousMin) } } : {}),
         after: [],
       },
@@ -105,7 +128,7 @@ function drafts(candidate: Worked): ReadonlyMap<string, Draft> {
   });
   // What was recorded is done, and still has to dry.
   const recorded = [...byStep.values()].flatMap(({ step, zone }): Draft[] =>
-    step.done ? [{ id: taskId(step.id, 1), stepId: step.id, coat: 1, zones: [zone], handsOnMin: 0, after: [] }] : [],
+    step.done ? [{ id: taskId(step.id, 1), stepId: step.id, coat: 1, zones: [zone], handsOnMin: 0, ...touchOf(step, filmOf(step)), after: [] }] : [],
   );
   return new Map([...recorded, ...made].map((draft) => [draft.id, draft]));
 }
@@ -157,7 +180,7 @@ function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>):
  * @param filmOf the film of each step: absent, waits are told as they are whatever the hour
  */
 export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, filmOf: FilmOf = NOTHING_DRIES): Work {
-  const all = drafts(candidate);
+  const all = drafts(candidate, filmOf);
   const milestones: Milestone[] = [];
   const undersideEnds: Edge[] = [];
   const tied = new Set<string>();
@@ -186,14 +209,18 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
     const handle = baked ? span(baked.typicalMin, baked.cautiousMin) : span(last?.typical?.dryThrough ?? 0, last?.cautious?.dryThrough ?? 0);
     milestones.push({
       task: previous.last.id,
-      ...(baked || !last ? {} : filmOf(last)),
+      ...(baked || !last ? {} : filmOnly(filmOf(last))),
       handle,
       cured: span(Math.max(handle.typicalMin, cure?.min ?? 0), Math.max(handle.cautiousMin, cure?.cautiousMin ?? cure?.min ?? 0)),
     });
     if (isUnderside(zone, exposures) && candidate.acts.some((act) => act.zones.length === 1 && act.zones[0] === zone.zone)) {
       const own = steps.filter((step) => step.group === undefined);
       const ends = own.length > 0 ? tasksOfStep(own[own.length - 1]!, candidate, all).at(-1) : undefined;
-      if (ends) undersideEnds.push({ ...edge(ends.id, last?.typical?.dryHard ?? 0, last?.cautious?.dryHard ?? 0, "dry-hard"), ...(last ? filmOf(last) : {}) });
+      if (ends)
+        undersideEnds.push({
+          ...edge(ends.id, last?.typical?.dryHard ?? 0, last?.cautious?.dryHard ?? 0, "dry-hard"),
+          ...waitsFor(last && filmOf(last), "dry-hard"),
+        });
     }
   }
   // What all places get together comes first; the rest waits until what it stands on can be put down.

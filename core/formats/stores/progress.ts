@@ -26,7 +26,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
     at: "when",
   },
   since: 3,
-  indexes: { byPiece: "pieceId", byJar: "act.ownProduct", byWork: "actual.work.min", byDrying: "actual.drying.waitedMin" },
+  indexes: { byPiece: "pieceId", byJar: "act.ownProduct", byWork: "actual.work.min", byDrying: "actual.drying.waitedMin", byLook: "actual.look.afterMin" },
   schema: (joi) =>
     joi.object({
       id: recordIdSchema(joi).required(),
@@ -38,7 +38,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       act: actSchema(joi).required(),
       coat: joi.number().integer().min(1).max(40).required(),
       half: joi.string().valid("first", "second"),
-      kind: joi.string().valid("started", "done", "tacky", "ruined", "removed").required(),
+      kind: joi.string().valid("started", "done", "tacky", "dry", "ruined", "removed").required(),
       jarMl: joi.number().min(0).max(MOST_JAR_ML),
       handsOnMin: joi.number().min(0).max(MOST_MIN),
       actual: actualSchema(joi),
@@ -62,6 +62,11 @@ export const PROGRESS = defineStore<ProgressRecord>({
     {
       to: 15,
       does: "what is noted of a coat may say how it was thinned, its rows, and hands on it; until then it says nothing of them",
+      up: (record) => record,
+    },
+    {
+      to: 16,
+      does: "a film that was touched is noted with the stage it was asked about; what was waited for before stands as it was noted, and teaches nothing",
       up: (record) => record,
     },
   ],

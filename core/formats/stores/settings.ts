@@ -19,6 +19,8 @@ export interface SettingsRecord {
   readonly dropsPerMl: number;
   /** Waits and work are reckoned as the user's own table has taught them. */
   readonly ownTimes: boolean;
+  /** The user has been told that what the table teaches of drying was begun anew. */
+  readonly toldLearntAnew: boolean;
   /** The device says when a wait has ended, where it may. */
   readonly notify: boolean;
   /** The screen stays on at the Bench, where it can. */
@@ -43,6 +45,7 @@ export const USUAL_SETTINGS: SettingsRecord = {
   signature: "",
   dropsPerMl: STANDARD_DROPS_PER_ML,
   ownTimes: true,
+  toldLearntAnew: false,
   notify: false,
   awake: false,
   perHour: null,
@@ -64,6 +67,7 @@ export function settingsFields(joi: JoiRoot) {
     signature: joi.string().allow("").max(80),
     dropsPerMl: joi.number().min(DROPS_BOUNDS.least).max(DROPS_BOUNDS.most),
     ownTimes: joi.boolean(),
+    toldLearntAnew: joi.boolean(),
     notify: joi.boolean(),
     awake: joi.boolean(),
     perHour: joi.number().min(0).max(MOST_MONEY).allow(null),
@@ -85,6 +89,7 @@ export const SETTINGS = defineStore<SettingsRecord>({
     signature: "how you sign",
     dropsPerMl: "your dropper",
     ownTimes: "your own times",
+    toldLearntAnew: "that drying is learnt anew",
     notify: "notices",
     awake: "the screen staying on",
     perHour: "an hour of your hands",
@@ -121,6 +126,11 @@ export const SETTINGS = defineStore<SettingsRecord>({
       to: 15,
       does: "what an hour, tools and a margin come to may be said, and where finders may tell; until then nothing is",
       up: (record) => ({ ...record, perHour: null, toolsEach: null, margin: null, tellAt: "" }),
+    },
+    {
+      to: 16,
+      does: "drying is learnt from what was touched alone; where something had been learnt otherwise that is told once",
+      up: (record) => ({ ...record, toldLearntAnew: false }),
     },
   ],
 });

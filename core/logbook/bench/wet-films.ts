@@ -5,7 +5,6 @@ import type { Step } from "../../coating/model/step";
 import type { Task } from "../../coating/facts/task";
 import { clocksFrom, waitedFrom } from "../../schedule/drying-clock";
 import { MS_PER_MIN } from "../../schedule/free-hours";
-import { leftWaiting } from "../actual";
 import type { BenchPiece } from "./bench-piece";
 import { begunTasks } from "./begun";
 
@@ -36,27 +35,21 @@ function bodyOfZone(zone: ZoneId): string {
  * @param now instant, ms
  * @param timeZone where the piece dries, IANA name
  */
-export function wetFilms(piece: Pick<BenchPiece, "shown" | "work" | "done" | "tacky" | "progress">, now: number, timeZone: string): readonly WetFilm[] {
-  const { shown, work, done, tacky } = piece;
+export function wetFilms(piece: Pick<BenchPiece, "shown" | "work" | "done" | "progress">, now: number, timeZone: string): readonly WetFilm[] {
+  const { shown, work, done } = piece;
   // Of a batch under way some pieces have it: they are wet as well.
   const begun = begunTasks(piece);
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id, step] as const));
   const [clock, careful] = [false, true].map((slow) => clocksFrom(now, timeZone, slow)) as [ReturnType<typeof clocksFrom>, ReturnType<typeof clocksFrom>];
-  // Only where the nights are not as the days does it matter what a film dries by.
-  const ways = new Map(
-    work.room?.night ? work.tasks.flatMap(({ after }) => after.flatMap((edge) => (edge.film === undefined ? [] : [[edge.task, edge.by] as const]))) : [],
-  );
   return work.tasks
     .flatMap((task): WetFilm[] => {
       const [end, step] = [done.get(task.id) ?? begun.get(task.id)?.ends.at(-1), steps.get(task.stepId)];
-      if (end === undefined || !step?.typical || !step.cautious) return [];
-      const by = ways.get(task.id);
-      const dry = (min: number, clocks: typeof clock) => waitedFrom(end, min * MS_PER_MIN, clocks(by, work.room));
-      const found = tacky.get(task.id);
-      const again = found === undefined || found < end ? 0 : end + leftWaiting((found - end) / MS_PER_MIN, step.typical.touchDry) * MS_PER_MIN;
-      const until = Math.max(again, dry(step.typical.touchDry, clock));
+      const { touch } = task;
+      if (end === undefined || !step || !touch) return [];
+      const dry = (min: number, clocks: typeof clock) => waitedFrom(end, min * MS_PER_MIN, clocks(touch.by, work.room));
+      const until = dry(touch.typicalMin, clock);
       if (until <= now) return [];
-      return [{ task, step, zones: task.zones, end, until, untilCareful: Math.max(until, dry(step.cautious.touchDry, careful)) }];
+      return [{ task, step, zones: task.zones, end, until, untilCareful: Math.max(until, dry(touch.cautiousMin, careful)) }];
     })
     .sort((one, other) => other.until - one.until);
 }

@@ -5,7 +5,7 @@ import type { LayerRow } from "../../piece/piece";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { actKey, bodyOf, coatsOn, lastAt } from "../body-state";
 import type { LaidAct } from "../body-state";
-import { kindOfWork } from "../own-times";
+import { kindOfWork } from "../learning/kind-of-work";
 import type { ProgressRecord } from "../progress";
 import type { MinutesLine, Mishap, RecordedRow, WorkLine } from "./record";
 
