@@ -16,6 +16,7 @@ export function followedField(joi: JoiRoot) {
       basis: instantSchema(joi).allow(null).required(),
       made: zoneStepsSchema(joi).required(),
       madeFor: joi.string().max(40).required(),
+      edits: changesField(joi).optional(),
     })
     .required();
 }

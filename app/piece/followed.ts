@@ -6,8 +6,8 @@ import type { Followed } from "~/store/plans";
 import type { PlannedView } from "~/workers/plan-worker-api";
 
 /** What a screen knows of the plan it shows, enough to keep it; null where none is shown. */
-export function followedOf({ shown, basis, made, madeFor }: Pick<PlannedView, "shown" | "basis" | "made" | "madeFor">): Followed | null {
-  return shown && { candidateId: shown.id, school: shown.school, basis, made, madeFor };
+export function followedOf({ shown, basis, made, madeFor, edits }: Pick<PlannedView, "shown" | "basis" | "made" | "madeFor" | "edits">): Followed | null {
+  return shown && { candidateId: shown.id, school: shown.school, basis, made, madeFor, edits };
 }
 
 /** A candidate a piece is to follow, as it is kept. @param basis the body it was made for; null for the bare piece */

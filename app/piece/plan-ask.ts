@@ -36,7 +36,16 @@ export const PLAN_INTENTS: Intents<PlanAsk> = {
   started: (joi) => ({ followed: followedField(joi), coats: coatsField(joi), at: instantSchema(joi).required() }),
   "put-right": (joi) => ({
     followed: followedField(joi),
-    rewriting: joi.object({ ruined: coatsField(joi).min(0), tacky: coatsField(joi).min(0), changes: changesField(joi) }).required(),
+    // A page from before what is laid by a remedy was noted says nothing of it.
+    rewriting: joi
+      .object({
+        ruined: coatsField(joi).min(0),
+        tacky: coatsField(joi).min(0),
+        mended: coatsField(joi).min(0).optional(),
+        laid: coatsField(joi).min(0).optional(),
+        changes: changesField(joi),
+      })
+      .required(),
     timer: recordIdSchema(joi).allow(null).required(),
     at: instantSchema(joi).required(),
   }),

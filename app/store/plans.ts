@@ -11,6 +11,7 @@ import type { By } from "./command";
 import type { Recorder } from "./recorder";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import { named } from "./named";
 import { planAgain } from "./versions";
 import type { Version } from "./versions";
 import { FinalError } from "./final-error";
@@ -23,6 +24,8 @@ export interface Followed {
   readonly basis: string | null;
   readonly made: readonly ZoneSteps<StepChoice>[];
   readonly madeFor: string;
+  /** The user's changes that are in it: they go along where it has to be kept anew, for another body. */
+  readonly edits?: readonly Change[];
 }
 
 export async function planById(db: Database, id: PlanId | null): Promise<PlanRecord | null> {
@@ -73,7 +76,7 @@ export async function followedPlan(recorder: Recorder, piece: PieceId, followed:
     rev: 1,
     school,
     candidateId,
-    edits: [],
+    edits: chosen ? [] : (followed.edits ?? []),
     pinned: [],
     engineVersion: ENGINE_VERSION,
     ...asMade(followed),
@@ -131,7 +134,7 @@ export function editPlan(
       const plan = await followedPlan(recorder, piece, followed);
       const clashing = known === null ? [] : editClashes(edits, known.edits, plan.edits, known.isOwn);
       if (clashing.length > 0) throw new EditClash(clashing);
-      const next = { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, edits) };
+      const next = { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, named(edits)) };
       await recorder.put("plans", next);
       return next;
     },

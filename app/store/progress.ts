@@ -11,6 +11,7 @@ import type { By } from "./command";
 import type { Recorder } from "./recorder";
 import type { Database } from "./database";
 import { freshId } from "./fresh-id";
+import { named } from "./named";
 import { FinalError } from "./final-error";
 import { followedPlan, GonePiece } from "./plans";
 import type { Followed } from "./plans";
@@ -135,7 +136,7 @@ export function putRight(
   db: Database,
   piece: PieceId,
   followed: Followed,
-  { ruined, tacky, changes }: Rewriting,
+  { ruined, tacky, mended = [], laid = [], changes }: Pick<Rewriting, "ruined" | "tacky" | "changes"> & Partial<Rewriting>,
   timer: string | null,
   at: string,
   by: By = {},
@@ -149,7 +150,9 @@ export function putRight(
       const plan = await followedPlan(recorder, piece, followed);
       await note(recorder, { pieceId: piece, planId: plan.id }, ruined, "ruined", at);
       await note(recorder, { pieceId: piece, planId: plan.id }, tacky, "tacky", at);
-      if (changes.length > 0) await recorder.put("plans", { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, changes) });
+      await note(recorder, { pieceId: piece, planId: plan.id }, mended, "mended", at);
+      await note(recorder, { pieceId: piece, planId: plan.id }, laid, "done", at);
+      if (changes.length > 0) await recorder.put("plans", { ...plan, rev: plan.rev + 1, edits: changesWith(plan.edits, named(changes)) });
       if (timer !== null && (await recorder.get("timers", timer))) await recorder.remove("timers", timer);
     },
     by,

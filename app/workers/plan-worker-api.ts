@@ -70,7 +70,7 @@ export interface ListedOverview extends Overview {
 }
 
 /** A piece as it stands on the table among others; with what it takes to follow its plan. */
-export interface AtTable extends Pick<PlannedView, "tacky" | "basis" | "made" | "madeFor"> {
+export interface AtTable extends Pick<PlannedView, "tacky" | "basis" | "made" | "madeFor" | "edits"> {
   readonly work: Work;
   /** What each task is like: the same work with the same stuff, by task. */
   readonly likes: Readonly<Record<string, string>>;

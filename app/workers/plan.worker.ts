@@ -1,16 +1,12 @@
 import { expose } from "comlink";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import type { Catalogue } from "#core/catalogue/catalogue";
-import type { Work } from "#core/coating/facts/task";
-import type { Candidate } from "#core/coating/model/plan";
 import { withOwnWear } from "#core/catalogue/own-wear";
 import { withOwnProducts } from "#core/catalogue/own-product";
-import { leftLonger } from "#core/logbook/actual";
 import { openStep } from "#core/logbook/open-step";
-import { withOwnTimes } from "#core/logbook/learning/with-own-times";
+import { workAtTable } from "#core/logbook/work-at-table";
 import { overviewOf } from "#core/logbook/overview";
 import { planOnBody, standingPlan, stillToDo, waysOn, wholeStep } from "#core/logbook/plan-on-body";
-import type { BodyView } from "#core/logbook/plan-on-body";
 import { planColours } from "#core/coating/explain/plan-colours";
 import { explainStep } from "#core/coating/explain/explain-step";
 import { pieceFacts } from "#core/coating/facts/facts";
@@ -21,7 +17,6 @@ import { applyRecipe } from "#core/coating/planner/apply-recipe";
 import { PlanCache } from "#core/coating/planner/plan-cache";
 import { repairPlan } from "#core/coating/planner/repair";
 import { pieceWork } from "#core/schedule/together/piece-work";
-import { workFor } from "#core/schedule/dates-of";
 import { completePiece } from "#core/piece/complete-piece";
 import { needsOf } from "#core/shelf/needs";
 import type { PlannedView, PlanOf, PlanWorkerApi } from "./plan-worker-api";
@@ -47,18 +42,12 @@ function knownFor({ shelf, wear = [] }: PlanOf): Known {
   return known;
 }
 
-/** The work of a plan, its times as the user's table has taught them, and what was found tacky left for longer. */
-function workAtTable({ piece, own }: PlanOf, shown: Candidate, { done, tacky }: Pick<BodyView, "done" | "tacky">, catalogue: Catalogue): Work {
-  const reckoned = workFor(piece, shown, catalogue);
-  return leftLonger(own ? withOwnTimes(reckoned, shown, own) : reckoned, done, tacky);
-}
-
 function viewOf(of: PlanOf, whole: boolean): PlannedView {
   const { piece, keeping, progress } = of;
   const { catalogue, cache } = knownFor(of);
   const view = planOnBody(piece, keeping, progress, catalogue, whole ? cache.plan : cache.first);
   const layers = layersTaken(pieceFacts(completePiece(piece, catalogue).piece, catalogue));
-  return { ...view, work: view.shown ? workAtTable(of, view.shown, view, catalogue) : null, layers, whole };
+  return { ...view, work: view.shown ? workAtTable(piece, view.shown, view, of.own ?? null, catalogue) : null, layers, whole };
 }
 
 /** The plan that is shown, as soon as it is known. */
@@ -100,7 +89,7 @@ const api: PlanWorkerApi = {
     return candidates.length === 0 ? [] : recipes.map((recipe) => ({ id: recipe.id, applied: applyRecipe(recipe, candidates, of.piece, catalogue) }));
   },
   atTable: (of) => {
-    const { shown, work, done, tacky, basis, made, madeFor } = firstViewOf(of);
+    const { shown, work, done, tacky, basis, made, madeFor, edits } = firstViewOf(of);
     if (!shown || !work) return null;
     const { likeOf } = pieceWork("", of.piece, shown, knownFor(of).catalogue);
     return {
@@ -114,6 +103,7 @@ const api: PlanWorkerApi = {
       basis,
       made,
       madeFor,
+      edits,
     };
   },
   explain: (of, stepId, now) => {

@@ -3,7 +3,7 @@ import { choiceOf } from "../coating/model/step-choice";
 import type { Candidate } from "../coating/model/plan";
 import type { Step, StepChoice, ZoneSteps } from "../coating/model/step";
 import { taskId } from "../coating/facts/task";
-import { actKey, coatsOn } from "./body-state";
+import { actKey, coatsOn, dryingSince } from "./body-state";
 import type { LaidAct } from "./body-state";
 
 /** A plan with what was done of it. */
@@ -69,6 +69,7 @@ export function alignWith(candidate: Candidate, laid: readonly LaidAct[], catalo
   const done = new Map<string, number>();
   const tacky = new Map<string, number>();
   const zones: ZoneSteps<StepChoice>[] = [];
+  const halved = new Set(candidate.order.map(({ stepId, coat, half }) => taskId(stepId, coat, half)));
   let changed = false;
   const known = new Set(candidate.zones.map((zone) => zone.zone));
   if (laid.some((one) => !known.has(one.zone))) return null;
@@ -80,10 +81,18 @@ export function alignWith(candidate: Candidate, laid: readonly LaidAct[], catalo
     if (!met) return null;
     for (const step of steps) if (step.done && step.laidAt) done.set(taskId(step.id, 1), Date.parse(step.laidAt));
     for (const { at, laid: one } of met)
-      for (const { coat, half, at: instant, tackyAt } of one.coats) {
-        const id = taskId(steps[at]!.id, coat, half);
-        done.set(id, Date.parse(instant));
-        if (tackyAt !== undefined) tacky.set(id, Date.parse(tackyAt));
+      for (const laidCoat of one.coats) {
+        const { coat, half, tackyAt } = laidCoat;
+        const step = steps[at]!.id;
+        // Laid in one go, it is on both halves.
+        const ids =
+          half === undefined && halved.has(taskId(step, coat, "first"))
+            ? [taskId(step, coat, "first"), taskId(step, coat, "second")]
+            : [taskId(step, coat, half)];
+        for (const id of ids) {
+          done.set(id, Date.parse(dryingSince(laidCoat)));
+          if (tackyAt !== undefined) tacky.set(id, Date.parse(tackyAt));
+        }
       }
     const now = standing(steps, met, catalogue);
     changed ||= now !== null;

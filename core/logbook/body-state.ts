@@ -9,6 +9,8 @@ export interface LaidCoat {
   readonly half?: "first" | "second";
   /** Instant, ISO 8601. */
   readonly at: string;
+  /** Paint was laid on it anew, in places, last at this instant: it dries from then on. */
+  readonly mendedAt?: string;
   /** It was found tacky since, last at this instant. */
   readonly tackyAt?: string;
 }
@@ -34,6 +36,16 @@ function inOrder(a: Happened, b: Happened): number {
   return a.at.localeCompare(b.at) || a.coat - b.coat || (a.half ?? "").localeCompare(b.half ?? "");
 }
 
+/** A coat after it was touched or mended. What is dry now was tacky before, and what is fresh is neither; all of it still has its own wait. */
+function touched({ tackyAt: _before, ...laid }: LaidCoat, kind: "tacky" | "dry" | "mended", at: string): LaidCoat {
+  return { ...laid, ...(kind === "tacky" ? { tackyAt: at } : {}), ...(kind === "mended" ? { mendedAt: at } : {}) };
+}
+
+/** Since when a coat dries, ISO 8601. */
+export function dryingSince({ at, mendedAt }: LaidCoat): string {
+  return mendedAt ?? at;
+}
+
 /**
  * What is on the body, folded from what happened at the bench and from nothing else.
  *
@@ -49,11 +61,10 @@ export function bodyOf(progress: readonly Happened[]): readonly LaidAct[] {
       known.coats.set(coatKey({ coat, ...(half ? { half } : {}) }), { coat, at, ...(half ? { half } : {}) });
       acts.set(key, known);
     }
-    if (kind === "tacky" || kind === "dry") {
+    if (kind === "tacky" || kind === "dry" || kind === "mended") {
       const known = acts.get(key)?.coats;
       const laid = known?.get(coatKey({ coat, ...(half ? { half } : {}) }));
-      // What is dry now was tacky before; it still has all its own wait.
-      if (laid) known!.set(coatKey(laid), { coat: laid.coat, at: laid.at, ...(half ? { half } : {}), ...(kind === "tacky" ? { tackyAt: at } : {}) });
+      if (laid) known!.set(coatKey(laid), touched(laid, kind, at));
     }
     if (kind === "ruined" || kind === "removed") {
       const known = acts.get(key);
@@ -74,29 +85,41 @@ export function lastAt({ coats }: Pick<LaidAct, "coats">): string {
   return coats.reduce((last, one) => (one.at > last ? one.at : last), "");
 }
 
-/**
- * The body as the planner takes it: steps that are on each zone, in the order they were laid; coats of the same work laid one
- * after another are one step.
- */
-export function laidSteps(body: readonly LaidAct[]): readonly LaidStep[] {
-  const steps: LaidStep[] = [];
+/** A step as the planner takes it, and the coats it stands for. */
+export interface LaidGroup {
+  readonly step: LaidStep;
+  readonly coats: readonly LaidCoat[];
+}
+
+/** The steps of `laidSteps`, each with its coats. */
+export function laidGroups(body: readonly LaidAct[]): readonly LaidGroup[] {
+  const groups: LaidGroup[] = [];
   const top = new Map<ZoneId, number>();
   const taken = new Set<string>();
   for (const laid of body) {
     const { mix: _mix, wetMicrons: _film, thinning: _thinning, rows: _rows, ...act } = laid.act;
     const at = top.get(laid.zone);
-    const below = at === undefined ? undefined : steps[at]!;
-    if (below && actKey(below) === actKey(laid.act) && !act.marks) {
-      steps[at!] = { ...below, coats: (below.coats ?? 1) + coatsOn(laid), laidAt: lastAt(laid) };
+    const below = at === undefined ? undefined : groups[at]!;
+    if (below && actKey(below.step) === actKey(laid.act) && !act.marks) {
+      const step = { ...below.step, coats: (below.step.coats ?? 1) + coatsOn(laid), laidAt: lastAt(laid) };
+      groups[at!] = { step, coats: [...below.coats, ...laid.coats] };
       continue;
     }
     let id = laid.stepId as string;
     for (let n = 2; taken.has(id); n += 1) id = `${laid.stepId}~${n}`;
     taken.add(id);
-    top.set(laid.zone, steps.length);
-    steps.push({ ...act, zone: laid.zone, id: id as StepId, coats: coatsOn(laid), laidAt: lastAt(laid) });
+    top.set(laid.zone, groups.length);
+    groups.push({ step: { ...act, zone: laid.zone, id: id as StepId, coats: coatsOn(laid), laidAt: lastAt(laid) }, coats: laid.coats });
   }
-  return steps;
+  return groups;
+}
+
+/**
+ * The body as the planner takes it: steps that are on each zone, in the order they were laid; coats of the same work laid one
+ * after another are one step.
+ */
+export function laidSteps(body: readonly LaidAct[]): readonly LaidStep[] {
+  return laidGroups(body).map(({ step }) => step);
 }
 
 /**

@@ -3,7 +3,7 @@ import type { ProgressRecord } from "./progress";
 /** What of a note tells which paint it took. */
 export type Laid = Pick<ProgressRecord, "pieceId" | "zone" | "stepId" | "coat" | "half" | "kind" | "at" | "jarMl" | "act">;
 
-const OUT_OF_JAR: ReadonlySet<ProgressRecord["kind"]> = new Set(["started", "done", "tacky", "dry"]);
+const OUT_OF_JAR: ReadonlySet<ProgressRecord["kind"]> = new Set(["started", "done", "tacky", "dry", "mended"]);
 
 /** What paint is counted under; undefined for what is not counted. */
 type CountedUnder = (act: Laid["act"]) => string | undefined;

@@ -16,7 +16,10 @@ import type { Keeping, PlanView } from "../coating/planner/plan-with-edits";
 import { completePiece } from "../piece/complete-piece";
 import type { Piece } from "../piece/piece";
 import { alignWith } from "./align";
-import { bodyOf, laidSince, laidSteps } from "./body-state";
+import { bodyOf, dryingSince, laidGroups, laidSince, laidSteps } from "./body-state";
+import type { LaidAct, LaidGroup } from "./body-state";
+import type { Change } from "../coating/model/change";
+import { taskId } from "../coating/facts/task";
 import type { ProgressRecord } from "./progress";
 
 /** A plan as it stands at the bench. */
@@ -51,6 +54,25 @@ function onlyBody(piece: Piece, body: readonly LaidStep[], catalogue: Catalogue)
 
 const stops = (candidate: Candidate) => candidate.findings.some((one) => one.severity === "stop");
 
+/** A step the user has put into the plan, and that is on the body by now: a plan made for that body does not ask for it again. */
+function isLaidSince(edit: Change, body: readonly LaidAct[]): boolean {
+  return edit.op === "add" && edit.step.id !== undefined && body.some(({ zone, stepId: id }) => zone === edit.zone && id === edit.step.id);
+}
+
+/** What was seen since of films that were recorded before a plan was made: by their tasks, since when they dry, and when they were last found tacky. */
+function seenSince(body: readonly LaidAct[], recorded: readonly LaidGroup[]): Pick<BodyView, "done" | "tacky"> {
+  const [done, tacky] = [new Map<string, number>(), new Map<string, number>()];
+  for (const { step, coats } of recorded) {
+    const here = body.flatMap((laid) => (laid.zone === step.zone ? laid.coats : []));
+    const now = coats.flatMap((coat) => here.find(({ at, coat: number, half }) => at === coat.at && number === coat.coat && half === coat.half) ?? []);
+    if (step.id === undefined || now.length === 0) continue;
+    const found = now.flatMap(({ tackyAt }) => (tackyAt === undefined ? [] : [Date.parse(tackyAt)]));
+    done.set(taskId(step.id, 1), Math.max(...now.map((coat) => Date.parse(dryingSince(coat)))));
+    if (found.length > 0) tacky.set(taskId(step.id, 1), Math.max(...found));
+  }
+  return { done, tacky };
+}
+
 /** The plan made for the body as it was at an instant, if what was done since is of it. */
 function viewFrom(
   piece: Piece,
@@ -64,8 +86,10 @@ function viewFrom(
   const before = basis === null ? [] : bodyOf(progress.filter((one) => one.at <= basis));
   const since = laidSince(before, now);
   if (!since) return null;
-  const onBody = laidSteps(before);
-  const view = followedIn(plan(piece, onBody, productsKept(keeping, catalogue)), keeping, piece, catalogue);
+  const groups = laidGroups(before);
+  const onBody = groups.map(({ step }) => step);
+  const kept = basis === (keeping.basis ?? null) ? keeping : { ...keeping, edits: keeping.edits.filter((edit) => !isLaidSince(edit, before)) };
+  const view = followedIn(plan(piece, onBody, productsKept(keeping, catalogue)), kept, piece, catalogue);
   if (!view.shown) return since.length > 0 ? null : { ...view, done: new Map(), tacky: new Map(), basis, onIt: onlyBody(piece, onBody, catalogue) };
   const known = new Set(completeZones(piece, catalogue));
   const aligned = alignWith(
@@ -76,7 +100,9 @@ function viewFrom(
   if (!aligned) return null;
   const shown = aligned.zones ? remade(view.shown, aligned.zones, piece, catalogue) : view.shown;
   if (aligned.zones && stops(shown) && !stops(view.shown)) return null;
-  return { ...view, shown, done: aligned.done, tacky: aligned.tacky, basis, onIt: null };
+  const earlier = seenSince(now, groups);
+  const [done, tacky] = [new Map([...aligned.done, ...earlier.done]), new Map([...earlier.tacky, ...aligned.tacky])];
+  return { ...view, shown, done, tacky, basis, onIt: null };
 }
 
 function completeZones(piece: Piece, catalogue: Catalogue): readonly string[] {

@@ -55,11 +55,11 @@ export interface Look {
   readonly seen: "tacky" | "dry";
 }
 
-/** `tacky` and `dry`: it was touched, and is still on the body. `started`: hands are on it, of a batch with the pieces that have it by now; it is on the body only when it is `done`. `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
-export type ProgressKind = "started" | "done" | "tacky" | "dry" | "ruined" | "removed";
+/** `tacky` and `dry`: it was touched, and is still on the body. `mended`: paint was laid on it anew, in places: it dries again from then on. `started`: hands are on it, of a batch with the pieces that have it by now; it is on the body only when it is `done`. `removed`: it is not on the piece after all; `ruined`: it has to be laid again. Both take the coat off the body. */
+export type ProgressKind = "started" | "done" | "tacky" | "dry" | "mended" | "ruined" | "removed";
 
 /** Kinds after which a coat is on the body. */
-const ON: ReadonlySet<ProgressKind> = new Set(["done", "tacky", "dry"]);
+const ON: ReadonlySet<ProgressKind> = new Set(["done", "tacky", "dry", "mended"]);
 
 /** Whether a coat is on the body, by what was noted of it last. */
 export function isOn(last: Pick<ProgressRecord, "kind"> | undefined): boolean {

@@ -1,6 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue";
 import type { CandidateId } from "../catalogue/ids";
-import { pieceFacts } from "../coating/facts/facts";
+import { pieceFacts, stackFacts } from "../coating/facts/facts";
+import { filmDemands } from "../coating/facts/film-demands";
 import type { Candidate } from "../coating/model/plan";
 import { productFor } from "../coating/facts/jars";
 import { labelMin } from "../drying/label-min";
@@ -11,6 +12,7 @@ import type { Dates } from "./together/one-piece";
 import type { FreeHours } from "./free-hours";
 import type { Work } from "../coating/facts/task";
 import { workOf } from "../coating/facts/work-of";
+import type { FilmOf } from "../coating/facts/work-of";
 
 /**
  * The tasks of a piece's plan.
@@ -19,13 +21,15 @@ import { workOf } from "../coating/facts/work-of";
  */
 export function workFor(piece: Piece, candidate: Candidate, catalogue: Catalogue): Work {
   const whole = completePiece(piece, catalogue).piece;
-  const { zones } = pieceFacts(whole, catalogue);
-  const work = workOf(candidate, new Map(zones.map((zone) => [zone.zone, zone.template.exposure])), (step) => {
+  const facts = pieceFacts(whole, catalogue);
+  const filmOf: FilmOf = (step) => {
     const known = catalogue.products.get(step.product);
     const drying = known && productFor(known, step).drying;
     if (!drying || drying.by === "none") return undefined;
     return { by: drying.by, film: step.product, labelMin: (stage) => labelMin(drying, stage) };
-  });
+  };
+  const exposures = new Map(facts.zones.map((zone) => [zone.zone, zone.template.exposure]));
+  const work = workOf(candidate, exposures, filmOf, filmDemands(stackFacts(facts, candidate.zones)));
   return { ...work, room: whole.room };
 }
 

@@ -24,14 +24,14 @@ interface Props {
 
 /** What becomes of the plan. */
 const PLAN_WORDS: Readonly<Record<Effect["kind"], string>> = {
-  none: "The plan stays as it is.",
+  none: "The plan stays as it is; where it got fresh paint it dries anew.",
   wait: "The plan stays; the piece is left for longer.",
   relay: "Its last coat is asked for again.",
   "take-off": "The coat, and what was on it, is asked for again.",
-  "refill-ground": "One coat of the ground is added, and the coat asked for again.",
-  "one-more": "One coat more is put into the plan.",
-  block: "A stain blocker and one coat more are put into the plan.",
-  accent: "The accent is put into the plan as a step of its own.",
+  "refill-ground": "The ground is noted as laid, and the coat asked for again.",
+  "one-more": "The coat is noted as laid, and dries from now on.",
+  block: "The stain blocker is noted as laid, and one coat more is asked for.",
+  accent: "The accent is noted as laid, a step of its own, and dries from now on.",
   "start-again": "Everything on this place is asked for again.",
 };
 

@@ -112,7 +112,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
   const ask = (of: PlanAsk) => askOf(actionOf(record), of);
   const carriedOut = ({ remedy }: Offered) => {
     if (!followed) return;
-    const rewriting = rewritingOf(remedy.effect, spot, shown, body, CATALOGUE);
+    const rewriting = rewritingOf(remedy, spot, shown, body, CATALOGUE);
     ask({ intent: "put-right", followed, rewriting, timer, at: new Date().toISOString() });
     announce(`Noted: ${remedy.name}. It can be taken back.`);
     void navigate("/");
@@ -168,7 +168,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
             ask({
               intent: "put-right",
               followed,
-              rewriting: rewritingOf({ kind: "wait" }, spot, shown, body, CATALOGUE),
+              rewriting: rewritingOf({ effect: { kind: "wait" }, lays: [] }, spot, shown, body, CATALOGUE),
               timer: null,
               at: new Date().toISOString(),
             })
@@ -193,7 +193,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
                   <RemedyCard
                     offered={offered}
                     first={index === 0}
-                    rewriting={rewritingOf(offered.remedy.effect, spot, shown, body, CATALOGUE)}
+                    rewriting={rewritingOf(offered.remedy, spot, shown, body, CATALOGUE)}
                     shown={shown}
                     until={offered.later === null || offered.later === "heated" ? null : whenIs(offered.later)}
                     dryAt={whenIs("dry")}

@@ -25,6 +25,14 @@ export interface Edge {
   readonly wet?: true;
 }
 
+/** What a task asks of a film on its place. */
+export interface Over extends Edge {
+  /** It is laid before in any case; else it counts only where it is on. */
+  readonly ordered: boolean;
+  /** Bakes that make it dry, where they come after it: tasks. */
+  readonly heats: readonly string[];
+}
+
 /** One sitting's worth of hands-on work: one coat, or one half of it, or an act on the whole piece. */
 export interface Task {
   readonly id: string;
@@ -40,6 +48,8 @@ export interface Task {
   /** It is in the oven or the kiln for so long, from its begin, minutes: nothing else of another heat is in it meanwhile. */
   readonly oven?: { readonly typicalMin: number; readonly cautiousMin: number };
   readonly after: readonly Edge[];
+  /** What it asks of every film on its place; see `overWhatIsOn`. */
+  readonly over?: readonly Over[];
   /** How long what it lays is wet to the touch; absent of what leaves no film. */
   readonly touch?: Touch;
 }

@@ -9,12 +9,13 @@ import type { ProductId } from "../../catalogue/ids";
 import type { DryingBy } from "../../drying/room-factor";
 import { runsInto } from "./waits";
 import { taskId } from "./task";
-import type { Edge, Milestone, Task, Work } from "./task";
+import type { FilmDemand } from "./film-demands";
+import type { Edge, Milestone, Over, Task, Work } from "./task";
 
 /** What of a plan says how its work hangs together. */
 export type Worked = Pick<Candidate, "zones" | "order" | "acts">;
 
-type Draft = Omit<Task, "after" | "zones"> & { readonly after: Edge[]; readonly zones: ZoneId[] };
+type Draft = Omit<Task, "after" | "over" | "zones"> & { readonly after: Edge[]; readonly over: Over[]; readonly zones: ZoneId[] };
 
 /** A chain's steps without the cure, which nobody works at, and without what is on the piece since nobody knows when. */
 function worked(zone: ZoneSteps): readonly Step[] {
@@ -123,12 +124,13 @@ function drafts(candidate: Worked, filmOf: FilmOf): ReadonlyMap<string, Draft> {
         ...touchOf(step, filmOf(step)),
         ...(step.heat ? { oven: { typicalMin: Math.ceil(bakeOf(step)!.typicalMin), cautiousMin: Math.ceil(bakeOf(step)!.cautiousMin) } } : {}),
         after: [],
+        over: [],
       },
     ];
   });
   // What was recorded is done, and still has to dry.
   const recorded = [...byStep.values()].flatMap(({ step, zone }): Draft[] =>
-    step.done ? [{ id: taskId(step.id, 1), stepId: step.id, coat: 1, zones: [zone], handsOnMin: 0, ...touchOf(step, filmOf(step)), after: [] }] : [],
+    step.done ? [{ id: taskId(step.id, 1), stepId: step.id, coat: 1, zones: [zone], handsOnMin: 0, ...touchOf(step, filmOf(step)), after: [], over: [] }] : [],
   );
   return new Map([...recorded, ...made].map((draft) => [draft.id, draft]));
 }
@@ -162,9 +164,56 @@ function joinActs(acts: readonly Act[], all: readonly Draft[]): void {
       const own = all.filter((draft) => steps.has(draft.stepId) && draft.coat === coat);
       const inside = new Set(own.map((draft) => draft.id));
       const before = own.flatMap((draft) => draft.after.filter((one) => !inside.has(one.task)));
-      for (const draft of own) draft.after.push(...before.filter((one) => !draft.after.includes(one)));
+      const over = own.flatMap((draft) => draft.over.filter((one) => !inside.has(one.task)));
+      for (const draft of own) {
+        draft.after.push(...before.filter((one) => !draft.after.includes(one)));
+        // What is not there yet is waited for where it is to lie beneath; what is there, everywhere.
+        draft.over.push(...over.filter((one) => !draft.over.includes(one)).map((one) => ({ ...one, ordered: false })));
+      }
     }
   }
+}
+
+/** Tells every task of a step what it asks of every coat of a film on its place. */
+function tieFilms(demands: readonly FilmDemand[], candidate: Worked, all: ReadonlyMap<string, Draft>, filmOf: FilmOf): void {
+  const steps = new Map(candidate.zones.flatMap((zone) => worked(zone)).map((step) => [step.id, step] as const));
+  for (const { upper, lower, typicalMin, cautiousMin, until, beneath, heats } of demands) {
+    const [above, below] = [steps.get(upper), steps.get(lower)];
+    if (!above || !below) continue;
+    const lowers = tasksOfStep(below, candidate, all);
+    const baking = heats.flatMap((id) => tasksOfStep(steps.get(id)!, candidate, all).map((task) => task.id));
+    for (const task of tasksOfStep(above, candidate, all))
+      for (const one of lowers)
+        task.over.push({
+          ...edge(one.id, typicalMin, cautiousMin, until),
+          ...waitsFor(filmOf(below), until),
+          ordered: beneath && one === lowers.at(-1),
+          heats: baking,
+        });
+  }
+}
+
+/**
+ * Work where something is on the piece: each task waits for the films on its place as they are there now, in whatever order they were laid, and
+ * by whomever; and for what is to be laid beneath it yet.
+ *
+ * @param done tasks that are done, by id
+ */
+export function overWhatIsOn(work: Work, done: ReadonlyMap<string, number>): Work {
+  if (done.size === 0) return work;
+  const task = (one: Task): Task => {
+    // What is on already waits for nothing that is not: that goes over it now.
+    if (done.has(one.id)) return { ...one, after: one.after.filter((edge) => done.has(edge.task)) };
+    if (!one.over || one.over.length === 0) return one;
+    const asked = one.over.flatMap(({ ordered, heats, ...edge }): readonly Edge[] => {
+      const laid = done.get(edge.task);
+      // A bake that is still to come lies between; one that was before it has nothing to do with it.
+      const isBaked = heats.some((heat) => heat !== one.id && (done.get(heat) ?? Infinity) >= (laid ?? -Infinity) && (ordered || done.has(heat)));
+      return isBaked || !(ordered || laid !== undefined) ? [] : [edge];
+    });
+    return { ...one, after: [...one.after, ...asked] };
+  };
+  return { ...work, tasks: work.tasks.map(task) };
 }
 
 /** Whether what a zone stands on is done before it is begun. */
@@ -178,8 +227,9 @@ function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>):
  *
  * @param exposures what each zone meets, so that undersides come first
  * @param filmOf the film of each step: absent, waits are told as they are whatever the hour
+ * @param demands what each step asks of each film on its place
  */
-export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, filmOf: FilmOf = NOTHING_DRIES): Work {
+export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposure>, filmOf: FilmOf = NOTHING_DRIES, demands: readonly FilmDemand[] = []): Work {
   const all = drafts(candidate, filmOf);
   const milestones: Milestone[] = [];
   const undersideEnds: Edge[] = [];
@@ -233,6 +283,7 @@ export function workOf(candidate: Worked, exposures: ReadonlyMap<ZoneId, Exposur
     const first = begin ? tasksOfStep(begin, candidate, all)[0] : undefined;
     first?.after.push(...undersideEnds);
   }
+  tieFilms(demands, candidate, all, filmOf);
   joinActs(candidate.acts, [...all.values()]);
   return { tasks: [...all.values()], milestones };
 }

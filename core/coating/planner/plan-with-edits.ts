@@ -26,6 +26,8 @@ export interface PlanView {
   readonly set: PlanSet;
   /** The candidate the user follows, with their changes; null when the piece is refused. */
   readonly shown: Candidate | null;
+  /** The user's changes that are in it. */
+  readonly edits: readonly Change[];
   /** The user's changes that no longer find their step. */
   readonly lost: readonly Change[];
   /** The steps of the candidate before the user's changes, and the facts they are for: what is kept of a plan that is followed. */
@@ -84,7 +86,7 @@ function keptDifferently(fresh: readonly ZoneSteps<StepChoice>[], { kept }: Keep
 export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalogue: Catalogue): PlanView {
   const madeFor = factsKey(piece);
   const found = followed(set, keeping);
-  if (!found) return { set, shown: null, lost: [], made: [], madeFor, changed: null, before: [], newer: null };
+  if (!found) return { set, shown: null, edits: [], lost: [], made: [], madeFor, changed: null, before: [], newer: null };
   const fresh = choicesOf(found);
   const old = keptDifferently(fresh, keeping, madeFor);
   const made = old ?? fresh;
@@ -94,10 +96,20 @@ export function followedIn(set: PlanSet, keeping: Keeping, piece: Piece, catalog
   const before = kept?.made ?? [];
   const newer = old && { changes: changesBetween(old, fresh), made: fresh };
   const edits = open(found, keeping.edits);
-  if (!old && edits.length === 0) return { set, shown: found, lost: keeping.edits, made, madeFor, changed, before, newer };
+  if (!old && edits.length === 0) return { set, shown: found, edits: [], lost: keeping.edits, made, madeFor, changed, before, newer };
   // The changes that touch the piece are kept in the piece.
   const { plan: shown, lost } = withEdits(found, made, edits, piece, catalogue);
-  return { set, shown, lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))], made, madeFor, changed, before, newer };
+  return {
+    set,
+    shown,
+    edits: edits.filter((edit) => !lost.includes(edit)),
+    lost: [...lost, ...keeping.edits.filter((edit) => !edits.includes(edit))],
+    made,
+    madeFor,
+    changed,
+    before,
+    newer,
+  };
 }
 
 /**

@@ -38,7 +38,7 @@ export const PROGRESS = defineStore<ProgressRecord>({
       act: actSchema(joi).required(),
       coat: joi.number().integer().min(1).max(40).required(),
       half: joi.string().valid("first", "second"),
-      kind: joi.string().valid("started", "done", "tacky", "dry", "ruined", "removed").required(),
+      kind: joi.string().valid("started", "done", "tacky", "dry", "mended", "ruined", "removed").required(),
       jarMl: joi.number().min(0).max(MOST_JAR_ML),
       handsOnMin: joi.number().min(0).max(MOST_MIN),
       actual: actualSchema(joi),

@@ -41,10 +41,12 @@ export function withOwnTimes(work: Work, candidate: Pick<Candidate, "zones">, ow
     // Where a deep wait lies between, nothing of it is left.
     const saved = one.after.map((was, k) => (isLearnt(was.until) ? (sooner.get(was.task) ?? 0) + Math.max(0, was.typicalMin - after[k]!.typicalMin) : 0));
     sooner.set(one.id, Math.max(0, ...saved));
+    const over = one.over?.map((film) => (isLearnt(film.until) ? { ...film, ...edge(film) } : film));
     const touch = one.touch && learntWait(one.touch, one.touch.labelMin, dryingStretch(own, one.touch.film, work.room, "dry-to-touch"));
     return {
       ...one,
       after,
+      ...(over ? { over } : {}),
       ...(touch ? { touch: { ...one.touch!, ...touch } } : {}),
       ...(by === 1 ? {} : { handsOnMin: one.handsOnMin * by, reckonedMin: one.handsOnMin }),
     };

@@ -16,6 +16,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["a swab so wet that it runs", "rubbing to and fro"],
     min: [1, 3],
     effect: { kind: "none" },
+    lays: ["own"],
     school: "Wiped now it is gone in a minute; a soft ground may come off with it.",
     fits: mayWipe,
     provenance: PRACTICE,
@@ -28,6 +29,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["poking at it while it is half dry: it drags the ground along"],
     min: [0, 1],
     effect: { kind: "wait" },
+    lays: [],
     school: "Left to dry nothing smears; it takes longer, and a shadow may stay.",
     provenance: PRACTICE,
   },
@@ -44,6 +46,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["scrubbing: it roughens the ground", "going on when the ground begins to come along"],
     min: [2, 8],
     effect: { kind: "relay" },
+    lays: [],
     school: "Wiped now the ground keeps its face; begun too late it smears.",
     fits: mayWipe,
     provenance: PRACTICE,
@@ -60,6 +63,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["deciding at once: look at it from arm's length first"],
     min: [2, 10],
     effect: { kind: "accent", technique: "freehand-brush" },
+    lays: [],
     fits: mayPaintOver,
     provenance: PRACTICE,
   },
@@ -71,6 +75,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["leaving it: dried, it is a crater"],
     min: [0.2, 1],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -81,6 +86,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["waiting: after a minute it stands"],
     min: [0.2, 1],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -91,6 +97,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["a second full dot on a half dry one: it shows a ring"],
     min: [0.3, 2],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -101,6 +108,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["adding only the tail: it shows a step"],
     min: [0.3, 2],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -111,6 +119,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["squeezing one more in: the eye finds it"],
     min: [1, 4],
     effect: { kind: "none" },
+    lays: ["own"],
     fits: mayWipe,
     provenance: PRACTICE,
   },
@@ -122,6 +131,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["stirring on: it goes to mud"],
     min: [0.5, 3],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -132,6 +142,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["wiping away from the mask: it spreads"],
     min: [0.5, 3],
     effect: { kind: "none" },
+    lays: ["own"],
     fits: mayWipe,
     provenance: PRACTICE,
   },
@@ -143,6 +154,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["going back when it has begun to pull"],
     min: [0.5, 3],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -153,6 +165,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["brushing over a film that begins to dry: it tears"],
     min: [0.5, 3],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -163,6 +176,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["fishing for it in a film that has set: leave it and rub it off when it is hard"],
     min: [0.3, 2],
     effect: { kind: "none" },
+    lays: ["own"],
     provenance: PRACTICE,
   },
   {
@@ -177,6 +191,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["a heat gun: it blisters", "a second coat over it: it seals the damp in", "wrapping or stacking it"],
     min: [0, 2],
     effect: { kind: "wait" },
+    lays: [],
     provenance: PRACTICE,
   },
   {
@@ -187,6 +202,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["stirring: it draws air in", "once it strings, leave it"],
     min: [1, 4],
     effect: { kind: "none" },
+    lays: ["own"],
     fits: isResin,
     provenance: MEMORY,
   },
@@ -202,6 +218,7 @@ export const WET_REMEDIES: readonly Remedy[] = [
     worse: ["wiping: it scratches and spreads them"],
     min: [1, 5],
     effect: { kind: "none" },
+    lays: [],
     provenance: PRACTICE,
   },
 ];

@@ -12,13 +12,13 @@ export type Effect =
   | { readonly kind: "relay" }
   /** It has come off, with all that was on it, and is laid again on the ground as that is. */
   | { readonly kind: "take-off" }
-  /** The same, and the ground beneath gets one more coat first. */
+  /** The same, and the ground beneath has got one more coat. */
   | { readonly kind: "refill-ground" }
-  /** One coat more of it goes over. */
+  /** One coat more of it has gone over. */
   | { readonly kind: "one-more" }
-  /** A stain blocker goes over it, and one coat more of it over that. */
+  /** A stain blocker has gone over it; one coat more of it goes over that. */
   | { readonly kind: "block" }
-  /** Something is added over it, so that it looks meant. */
+  /** Something has been added over it, so that it looks meant. */
   | { readonly kind: "accent"; readonly technique: TechniqueId }
   /** Everything comes off this place: it begins again on the bare body. */
   | { readonly kind: "start-again" };
@@ -41,6 +41,8 @@ export interface Remedy {
   /** What hands and lungs are to be kept from. */
   readonly hazards?: readonly Hazard[];
   readonly effect: Effect;
+  /** Films that get fresh paint, or are moved while they are wet, by this itself: they dry anew from then on. What the effect has laid is told by it. */
+  readonly lays: readonly ("own" | "ground")[];
   /** Painters differ in it: what this way trades. */
   readonly school?: string;
   readonly fits?: (spot: Spot) => boolean;

@@ -121,7 +121,7 @@ describe("what a remedy makes of the plan", () => {
     return spotOf(bench.piece, shown!, done, workFor(bench.piece, shown!, CATALOGUE).tasks, { ...last(bench, role), wetness }, CATALOGUE);
   };
   const rewritten = (bench: Bench, role: string, kind: "take-off" | "refill-ground" | "relay" | "one-more" | "start-again") =>
-    rewritingOf({ kind }, at(bench, role), bench.view.shown!, bodyOf(bench.progress), CATALOGUE);
+    rewritingOf({ effect: { kind }, lays: [] }, at(bench, role), bench.view.shown!, bodyOf(bench.progress), CATALOGUE);
 
   test("sanded back, the band and all that was on it is asked for again, and nothing beneath", () => {
     const bench = begun();
@@ -151,7 +151,7 @@ describe("what a remedy makes of the plan", () => {
   test("it costs the hands on it, the coats that are laid again, and their drying", () => {
     const bench = begun();
     const { shown } = bench.view;
-    const nothing = costOf([2, 6], { ruined: [], tacky: [], changes: [] }, shown!);
+    const nothing = costOf([2, 6], { ruined: [], tacky: [], mended: [], laid: [], changes: [] }, shown!);
     expect(nothing).toEqual({ hands: [2, 6], waits: [0, 0] });
     const much = costOf([5, 20], rewritten(bench, "base", "take-off"), shown!);
     expect(much.hands[0]).toBeGreaterThan(5);
@@ -168,7 +168,7 @@ describe("what a remedy makes of the plan", () => {
         if (!shown || bands.length === 0) return;
         const band = bands[pick % bands.length]!;
         const spot = spotOf(bench.piece, shown, done, workFor(bench.piece, shown, CATALOGUE).tasks, { ...band, wetness: "hard" }, CATALOGUE);
-        const { ruined, changes } = rewritingOf({ kind }, spot, shown, bodyOf(bench.progress), CATALOGUE);
+        const { ruined, changes } = rewritingOf({ effect: { kind }, lays: [] }, spot, shown, bodyOf(bench.progress), CATALOGUE);
         for (const change of changes) expect(() => applyChanges(shown.zones as never, [change])).not.toThrow();
         bench.record("ruined", ruined);
         expect(missing(bench)).toEqual([]);

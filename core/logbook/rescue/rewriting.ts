@@ -6,10 +6,14 @@ import type { Change, NewStep } from "../../coating/model/change";
 import type { Candidate } from "../../coating/model/plan";
 import type { Step } from "../../coating/model/step";
 import { actKey } from "../body-state";
-import { again, oneMore } from "../one-more";
+import { again } from "../one-more";
 import type { LaidAct } from "../body-state";
 import type { CoatEvent } from "../progress";
-import type { Effect } from "./remedy";
+import { freeStepId } from "../../coating/model/apply-changes";
+import type { StepChoice } from "../../coating/model/step";
+import type { StepId } from "../../catalogue/ids";
+import { actOf } from "../progress";
+import type { Remedy } from "./remedy";
 import type { Spot } from "./spot";
 
 /** What a remedy makes of the records and of the plan. */
@@ -18,11 +22,15 @@ export interface Rewriting {
   readonly ruined: readonly CoatEvent[];
   /** Coats that are left for longer. */
   readonly tacky: readonly CoatEvent[];
+  /** Coats that got fresh paint in places: they dry anew. */
+  readonly mended: readonly CoatEvent[];
+  /** Coats that were laid over it. */
+  readonly laid: readonly CoatEvent[];
   /** Changes of the plan that is followed. */
   readonly changes: readonly Change[];
 }
 
-const NOTHING: Rewriting = { ruined: [], tacky: [], changes: [] };
+const NOTHING: Rewriting = { ruined: [], tacky: [], mended: [], laid: [], changes: [] };
 const STAIN_BLOCKER = productId("stain-blocking-primer-alcohol");
 const PLAIN_PAINT = productId("craft-acrylic");
 /** An accent where a plan has only one colour: near black. */
@@ -51,48 +59,82 @@ function accentOf(shown: Candidate, spot: Spot, technique: TechniqueId, catalogu
   return { role: "decorate", product, technique, colour, coats: 1 };
 }
 
+/** The last coat of an act that is on the piece. */
+function lastCoat(laid: LaidAct | undefined): readonly CoatEvent[] {
+  const last = Math.max(0, ...(laid?.coats ?? []).map(({ coat }) => coat));
+  return laid ? eventsOf(laid, (coat) => coat === last) : [];
+}
+
+/** A step that is put into the plan, and on the piece at once. */
+function laidStep(zone: ZoneId, step: NewStep, after: StepId, steps: readonly Step[]): Pick<Rewriting, "laid" | "changes"> {
+  const taken = [...steps.map(({ id }) => id)];
+  const id = step.id ?? freeStepId(zone, `${step.role}.mend`, taken);
+  const fresh: NewStep = { ...step, id };
+  const { coats: _coats, because: _because, checks: _checks, origin: _origin, id: _id, ...act } = fresh;
+  return { laid: [{ zone, stepId: id, act: actOf({ ...act } as StepChoice), coat: 1 }], changes: [{ op: "add", zone, at: { after }, step: fresh }] };
+}
+
+/** One coat more of a step, on the piece at once: as its next coat where nothing lies on it and it has all of them, else as a step of its own. */
+function laidMore(zone: ZoneId, step: Step, top: Step, anchor: StepId, steps: readonly Step[], body: readonly LaidAct[]): Pick<Rewriting, "laid" | "changes"> {
+  const own = body.find((one) => one.zone === zone && one.stepId === step.id && actKey(one.act) === actKey(step));
+  if (step.done || top.id !== step.id || anchor !== step.id || !own || own.coats.some(({ half }) => half !== undefined))
+    return laidStep(zone, again(step), anchor, steps);
+  const coat = Math.max(...own.coats.map((one) => one.coat)) + 1;
+  // A coat that was still to come is laid by this; else the step gets one more.
+  const changes: readonly Change[] = coat > step.coats ? [{ op: "set", stepId: step.id, field: "coats", value: coat }] : [];
+  return { laid: [{ zone, stepId: step.id, act: own.act, coat }], changes };
+}
+
 /**
- * What becomes of records and plan when a remedy has been carried out.
+ * What becomes of records and plan when a remedy has been carried out: what it laid is on the piece from then on, and wet.
  *
+ * @param remedy what was done
  * @param spot where
  * @param body what is on the piece, as `bodyOf` folds it
  * @returns ruined coats leave the body, so that the plan asks for them again
  */
-export function rewritingOf(effect: Effect, spot: Spot, shown: Candidate, body: readonly LaidAct[], catalogue: Catalogue): Rewriting {
+export function rewritingOf(
+  { effect, lays }: Pick<Remedy, "effect" | "lays">,
+  spot: Spot,
+  shown: Candidate,
+  body: readonly LaidAct[],
+  catalogue: Catalogue,
+): Rewriting {
   const { zone, step } = spot;
   const laid = fromBand(body, zone, step);
   const [own, ...later] = laid;
   const all = laid.flatMap((one) => eventsOf(one));
   const top = spot.above.at(-1) ?? step;
+  const steps = shown.zones.find((one) => one.zone === zone)?.steps ?? [];
+  const on = new Set(body.filter((one) => one.zone === zone).map(({ stepId }) => stepId as string));
+  // What is laid now lies on all that is on the place, baked or not.
+  const anchor = steps.findLast(({ id, done }) => done === true || on.has(id) || id === top.id)?.id ?? top.id;
+  const [ground] = spot.below;
+  const groundLaid = ground && fromBand(body, zone, ground)[0];
+  const mended = [...(lays.includes("own") ? lastCoat(own) : []), ...(lays.includes("ground") ? lastCoat(groundLaid) : [])];
   switch (effect.kind) {
     case "none":
-      return NOTHING;
-    case "wait": {
-      const last = Math.max(0, ...(own?.coats ?? []).map(({ coat }) => coat));
-      return { ...NOTHING, tacky: own ? eventsOf(own, (coat) => coat === last) : [] };
-    }
-    case "relay": {
-      const last = Math.max(0, ...(own?.coats ?? []).map(({ coat }) => coat));
-      return { ...NOTHING, ruined: own ? [...eventsOf(own, (coat) => coat === last), ...later.flatMap((one) => eventsOf(one))] : [] };
-    }
+      return { ...NOTHING, mended };
+    case "wait":
+      return { ...NOTHING, tacky: lastCoat(own) };
+    case "relay":
+      return { ...NOTHING, ruined: own ? [...lastCoat(own), ...later.flatMap((one) => eventsOf(one))] : [] };
     case "take-off":
       return { ...NOTHING, ruined: all };
     case "refill-ground": {
-      const [ground] = spot.below;
-      return { ...NOTHING, ruined: all, changes: ground ? [oneMore(zone, ground, ground)] : [] };
+      const left = body.flatMap((one) => (laid.includes(one) ? [] : [one]));
+      return { ...NOTHING, ruined: all, ...(ground ? laidMore(zone, ground, ground, ground.id, steps, left) : {}) };
     }
     case "one-more":
-      return { ...NOTHING, changes: [oneMore(zone, step, top)] };
-    case "block":
-      return {
-        ...NOTHING,
-        changes: [
-          { op: "add", zone, at: { after: step.id }, step: again(step) },
-          { op: "add", zone, at: { after: step.id }, step: { role: "prime", product: STAIN_BLOCKER, coats: 1 } },
-        ],
-      };
+      return { ...NOTHING, ...laidMore(zone, step, top, anchor, steps, body) };
+    case "block": {
+      const blocker = laidStep(zone, { role: "prime", product: STAIN_BLOCKER, coats: 1 }, anchor, steps);
+      const [added] = blocker.changes;
+      const under = added?.op === "add" ? added.step.id! : anchor;
+      return { ...NOTHING, laid: blocker.laid, changes: [...blocker.changes, { op: "add", zone, at: { after: under }, step: again(step) }] };
+    }
     case "accent":
-      return { ...NOTHING, changes: [{ op: "add", zone, at: { after: top.id }, step: accentOf(shown, spot, effect.technique, catalogue) }] };
+      return { ...NOTHING, ...laidStep(zone, accentOf(shown, spot, effect.technique, catalogue), anchor, steps) };
     case "start-again":
       return { ...NOTHING, ruined: body.filter((one) => one.zone === zone).flatMap((one) => eventsOf(one)) };
   }
@@ -106,14 +148,15 @@ export interface Cost {
 }
 
 /** What putting it right costs: the hands on it, the coats that are laid again, and their drying. */
-export function costOf(min: readonly [number, number], { ruined, changes }: Rewriting, shown: Candidate): Cost {
+export function costOf(min: readonly [number, number], { ruined, mended, changes }: Rewriting, shown: Candidate): Cost {
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id as string, step]));
-  const relaid = ruined.flatMap(({ stepId }) => steps.get(stepId) ?? []);
+  const relaid = [...ruined, ...mended].flatMap(({ stepId }) => steps.get(stepId) ?? []);
   const more = changes.flatMap((change) =>
     change.op === "set" ? (steps.get(change.stepId) ?? []) : change.op === "add" && "after" in change.at ? (steps.get(change.at.after) ?? []) : [],
   );
   const coats = [...relaid, ...more].filter((step) => step.typical !== null);
-  const hands = [...relaid, ...more].reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
+  const byHand = [...ruined.flatMap(({ stepId }) => steps.get(stepId) ?? []), ...more];
+  const hands = byHand.reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
   const wait = (pick: "typical" | "cautious") => coats.reduce((sum, step) => sum + (step[pick]?.recoatFrom ?? 0), 0);
   return { hands: [min[0] + hands, min[1] + hands], waits: [wait("typical"), wait("cautious")] };
 }

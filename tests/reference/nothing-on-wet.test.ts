@@ -1,0 +1,131 @@
+/** Whatever is planned, rescued, laid unplanned or repaired, in any order: nothing is offered over a film that is not ready, and as long as something is left to do something is offered, or a time is told. */
+import { expect, test } from "@jest/globals";
+import { CATALOGUE } from "#core/catalogue/catalogue";
+import { changesWith } from "#core/coating/model/apply-changes";
+import { bodyOf } from "#core/logbook/body-state";
+import { benchOf } from "#core/logbook/bench/bench";
+import type { BenchPiece } from "#core/logbook/bench/bench-piece";
+import type { CoatEvent, ProgressKind } from "#core/logbook/progress";
+import { mishapsAt, remediesFor } from "#core/logbook/rescue/rescue";
+import { rewritingOf } from "#core/logbook/rescue/rewriting";
+import { bandsOn, spotOf, wetnessOf } from "#core/logbook/rescue/spot";
+import { doneEvents, touchedEvents } from "#core/logbook/table-events";
+import { rolesOf, unplannedCoat } from "#core/logbook/unplanned";
+import { completePiece } from "#core/piece/complete-piece";
+import type { Piece } from "#core/piece/piece";
+import { workAtTable } from "#core/logbook/work-at-table";
+import { numbersFrom } from "#core/units/seeded";
+import { jar, mug, pebble, pot, tray, woodDisc } from "./bench";
+import { Bench } from "./half-painted";
+import { wetFaults } from "./wet-oracle";
+
+const MIN = 60_000;
+const START = Date.parse("2026-11-02T18:00:00Z");
+const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] };
+export const PIECES: readonly Piece[] = [
+  pebble({ uses: ["handled"], decoration: DOTS }),
+  pot({ uses: ["planter"], parts: ["saucer"], decoration: DOTS }),
+  mug({ decoration: { techniques: ["freehand-brush"], colours: ["#1f3a4d"] } }),
+  jar({ decoration: { techniques: ["dots"], colours: ["#f4efe2"] } }),
+  tray({ decoration: { techniques: ["stencil"], baseColour: "#f4efe2", colours: ["#1f3a4d"] } }),
+  woodDisc({ decoration: { techniques: ["dots", "lettering"], baseColour: "#1f3a4d", colours: ["#f4efe2"] } }),
+];
+
+/** A piece on a bench with a clock, its records and its plan as they are kept. */
+class Table extends Bench {
+  now = START;
+
+  at(kind: ProgressKind, events: readonly CoatEvent[]): void {
+    this.record(kind, events as never);
+    const count = events.length;
+    const at = new Date((this.now += 1)).toISOString();
+    this.progress = this.progress.map((one, k) => (k >= this.progress.length - count ? { ...one, at } : one));
+  }
+
+  /** The plan as it is shown is the one that is followed, with the changes that are in it. */
+  keep(): void {
+    const { shown, basis, edits } = this.view;
+    if (!shown) return;
+    if (basis !== (this.keeping.basis ?? null)) this.keeping = { ...this.keeping, edits };
+    this.follow(shown, basis);
+  }
+
+  get laid(): BenchPiece | null {
+    const { shown, done, tacky } = this.view;
+    if (!shown) return null;
+    const work = workAtTable(this.piece, shown, { done, tacky }, null, CATALOGUE);
+    return { id: "it", name: "it", count: this.piece.count ?? 1, due: null, shown, work, done, tacky, progress: this.progress };
+  }
+}
+
+export const DEBUG: { last: { laid: BenchPiece; bench: ReturnType<typeof benchOf> } | null } = { last: null };
+export function told(piece: Piece, seed: number): readonly string[] {
+  const number = numbersFrom(seed);
+  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(number() * list.length)];
+  const table = new Table(piece);
+  const room = completePiece(piece, CATALOGUE).piece.room;
+  const story: string[] = [];
+  for (let turn = 0; turn < 40; turn += 1) {
+    const laid = table.laid;
+    if (!laid) return [];
+    const { shown, done, work } = laid;
+    const bench = benchOf([laid], table.now, "UTC");
+    DEBUG.last = { laid, bench };
+    const wrong = bench.now.flatMap((go) => wetFaults(go, table.progress, room, table.now));
+    if (wrong.length > 0) return [...story, ...wrong];
+    const open = work.tasks.filter((task) => !done.has(task.id));
+    if (open.length > 0 && bench.now.length === 0 && bench.alone.every(({ then }) => then === null))
+      return [...story, `nothing is offered, and ${open[0]!.id} is left`];
+    const chance = number();
+    const bands = bandsOn(shown, done);
+    if (chance < 0.12 && bands.length > 0) {
+      const band = pick(bands)!;
+      const spot = spotOf(piece, shown, done, work.tasks, { ...band, wetness: wetnessOf(band.step, band.end, table.now) }, CATALOGUE);
+      const mishap = pick(mishapsAt(spot));
+      const offered = mishap && pick(remediesFor(mishap, spot).filter(({ later }) => later === null));
+      if (!offered) continue;
+      const { ruined, tacky, mended, laid: fresh, changes } = rewritingOf(offered.remedy, spot, shown, bodyOf(table.progress), CATALOGUE);
+      table.keep();
+      table.at("ruined", ruined);
+      table.at("tacky", tacky);
+      table.at("mended", mended);
+      table.at("done", fresh);
+      table.keeping = { ...table.keeping, edits: changesWith(table.keeping.edits, changes) };
+      story.push(`${Math.round((table.now - START) / MIN)} rescue ${offered.remedy.id} of ${band.step.id}`);
+    } else if (chance < 0.18) {
+      const zone = pick(shown.zones)!.zone;
+      const product = pick([...CATALOGUE.products.values()].filter((one) => rolesOf(one.id, CATALOGUE).length > 0 && one.methods[0] === "brush"))!;
+      const role = pick(rolesOf(product.id, CATALOGUE))!;
+      table.keep();
+      table.at("done", [
+        unplannedCoat({ zone, role, product: product.id, ...(role === "seal" ? {} : { colour: "#8a3a2a" }) }, bodyOf(table.progress), CATALOGUE),
+      ]);
+      story.push(`${Math.round((table.now - START) / MIN)} unplanned ${role} ${product.id} on ${zone}`);
+    } else if (chance < 0.25) {
+      const waiting = bench.alone.find(({ then }) => then !== null)?.then ?? bench.now[0];
+      const touched = waiting ? touchedEvents(shown, waiting.tasks, { work, done, now: table.now }, number() < 0.5 ? "tacky" : "dry") : [];
+      const seen = touched[0]?.actual?.look?.seen ?? "tacky";
+      if (touched.length > 0) table.at(seen, touched);
+    } else if (chance < 0.45 && bench.changes !== null) {
+      table.now = Math.max(table.now + MIN, number() < 0.7 ? bench.changes : table.now + (bench.changes - table.now) / 2);
+    } else {
+      const go = pick(bench.now);
+      if (!go) {
+        if (bench.changes !== null) table.now = bench.changes;
+        continue;
+      }
+      table.now += Math.max(1, go.handsOnMin) * MIN;
+      table.keep();
+      table.at("done", doneEvents(shown, go.tasks, null));
+      story.push(`${Math.round((table.now - START) / MIN)} done ${go.tasks.map(({ id }) => id).join(" ")}`);
+    }
+  }
+  return [];
+}
+
+test.each(PIECES.map((piece, k) => [k, piece.material, piece] as const))("piece %d, of %s", (k, _material, piece) => {
+  for (let seed = 1; seed <= Number(process.env.RUNS ?? 1) * 6; seed += 1) {
+    const faults = told(piece, 100 * k + seed);
+    expect({ k, seed, faults }).toEqual({ k, seed, faults: [] });
+  }
+});
