@@ -34,7 +34,7 @@ function onBench(piece: Piece, tasksDone: number, minutesAgo: number): OnBench {
     shown,
     work,
     done,
-    tacky: new Map(),
+
     progress: [],
     record,
     followed: follow(candidateId("one"), ""),

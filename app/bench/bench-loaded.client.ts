@@ -64,7 +64,6 @@ async function onBench(kept: KeptPiece, timers: readonly TimerRecord[]): Promise
     shown: table.shown,
     work: table.work,
     done: table.done,
-    tacky: table.tacky,
     progress,
     ...spoiltOf(record.id, timers),
     record,

@@ -42,7 +42,7 @@ const sayInstant = ({ now, timeZone }: DemoInstant) => `${new Date(now).toLocale
 
 function onBench(one: DemoPiece, { progress, done }: DemoWork): BenchPiece {
   const { shown, work } = VIEWS.get(one.id)!;
-  return { id: one.id, name: one.piece.name, count: one.piece.count ?? 1, due: null, shown: shown!, work: work!, done, tacky: new Map(), progress };
+  return { id: one.id, name: one.piece.name, count: one.piece.count ?? 1, due: null, shown: shown!, work: work!, done, progress };
 }
 
 /** What each standing comes to on the Bench. */

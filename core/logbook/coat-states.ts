@@ -66,9 +66,8 @@ export function coatStates(
   const [openAt, openCareful] = [false, true].map((careful) => openingBy(work.room, done, now, timeZone, careful)) as [OpenAt, OpenAt];
   const films = wetFilms({ shown: candidate, work, done, progress: [] }, now, timeZone);
   /** Ready, unless it would have to be held by a place that is wet. */
-  const heldBy = ({ stepId, coat, zones }: Task): Pick<StepState, "state" | "until" | "untilCareful"> => {
-    const stepIds = films.length === 0 ? [] : (candidate.acts.find((act) => act.stepIds.includes(stepId))?.stepIds ?? [stepId]);
-    const wet = films.length === 0 ? [] : wetBeside(zones, films, { stepIds, coat });
+  const heldBy = ({ go, zones }: Task): Pick<StepState, "state" | "until" | "untilCareful"> => {
+    const wet = wetBeside({ zones, go }, films);
     if (wet.length === 0) return { state: "ready", until: null, untilCareful: null };
     return { state: "waiting", until: Math.max(...wet.map(({ until }) => until)), untilCareful: Math.max(...wet.map(({ untilCareful }) => untilCareful)) };
   };

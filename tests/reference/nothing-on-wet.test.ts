@@ -11,8 +11,12 @@ import { rewritingOf } from "#core/logbook/rescue/rewriting";
 import { bandsOn, spotOf, wetnessOf } from "#core/logbook/rescue/spot";
 import { doneEvents, touchedEvents } from "#core/logbook/table-events";
 import { rolesOf, unplannedCoat } from "#core/logbook/unplanned";
+import { coatEvents } from "#core/logbook/coat-events";
 import { completePiece } from "#core/piece/complete-piece";
-import type { Piece } from "#core/piece/piece";
+import type { Piece, Room } from "#core/piece/piece";
+import type { Task } from "#core/coating/facts/task";
+import { usualHours } from "#core/schedule/free-hours";
+import { scheduleAll } from "#core/schedule/together/schedule-all";
 import { workAtTable } from "#core/logbook/work-at-table";
 import { numbersFrom } from "#core/units/seeded";
 import { jar, mug, pebble, pot, tray, woodDisc } from "./bench";
@@ -22,7 +26,7 @@ import { wetFaults } from "./wet-oracle";
 const MIN = 60_000;
 const START = Date.parse("2026-11-02T18:00:00Z");
 const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] };
-export const PIECES: readonly Piece[] = [
+const PIECES: readonly Piece[] = [
   pebble({ uses: ["handled"], decoration: DOTS }),
   pot({ uses: ["planter"], parts: ["saucer"], decoration: DOTS }),
   mug({ decoration: { techniques: ["freehand-brush"], colours: ["#1f3a4d"] } }),
@@ -54,12 +58,11 @@ class Table extends Bench {
     const { shown, done, tacky } = this.view;
     if (!shown) return null;
     const work = workAtTable(this.piece, shown, { done, tacky }, null, CATALOGUE);
-    return { id: "it", name: "it", count: this.piece.count ?? 1, due: null, shown, work, done, tacky, progress: this.progress };
+    return { id: "it", name: "it", count: this.piece.count ?? 1, due: null, shown, work, done, progress: this.progress };
   }
 }
 
-export const DEBUG: { last: { laid: BenchPiece; bench: ReturnType<typeof benchOf> } | null } = { last: null };
-export function told(piece: Piece, seed: number): readonly string[] {
+function told(piece: Piece, seed: number): readonly string[] {
   const number = numbersFrom(seed);
   const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(number() * list.length)];
   const table = new Table(piece);
@@ -70,7 +73,6 @@ export function told(piece: Piece, seed: number): readonly string[] {
     if (!laid) return [];
     const { shown, done, work } = laid;
     const bench = benchOf([laid], table.now, "UTC");
-    DEBUG.last = { laid, bench };
     const wrong = bench.now.flatMap((go) => wetFaults(go, table.progress, room, table.now));
     if (wrong.length > 0) return [...story, ...wrong];
     const open = work.tasks.filter((task) => !done.has(task.id));
@@ -120,7 +122,60 @@ export function told(piece: Piece, seed: number): readonly string[] {
       story.push(`${Math.round((table.now - START) / MIN)} done ${go.tasks.map(({ id }) => id).join(" ")}`);
     }
   }
-  return [];
+  return [...booked(table, room), ...toItsEnd(table, room)].map((fault) => [...story.slice(-4), fault].join("; "));
+}
+
+/** What is wrong with what the calendar books from here on: films it would be laid over too early. */
+function booked(table: Table, room: Room): readonly string[] {
+  const laid = table.laid;
+  if (!laid || laid.work.tasks.every(({ id }) => laid.done.has(id))) return [];
+  const { shown, work, done, count } = laid;
+  const pieces = [{ id: "it", work, count, likeOf: ({ id }: Task) => id, due: null, done }];
+  const together = scheduleAll({ pieces, hours: usualHours("UTC"), start: table.now, lookFor: 0 } as never);
+  if (!together) return ["the calendar finds no day for it"];
+  let progress = table.progress;
+  return together.sittings
+    .flatMap(({ stints }) => stints)
+    .sort((a, b) => a.from - b.from)
+    .flatMap(({ node, from, to }) => {
+      const { task } = together.network.nodes[node]!;
+      const act = shown.acts.find(({ stepIds }) => stepIds.includes(task.stepId)) ?? { stepIds: [task.stepId] };
+      const step = shown.zones.flatMap(({ steps }) => steps).find(({ id }) => id === task.stepId)!;
+      const wrong = wetFaults(
+        { act: { ...act, step } as never, zones: task.zones, coat: task.coat, ...(task.half ? { half: task.half } : {}) },
+        progress,
+        room,
+        from,
+      );
+      const at = new Date(to).toISOString();
+      progress = [
+        ...progress,
+        ...coatEvents(shown, task).map((event) => ({ ...event, id: `b${to}`, rev: 1, pieceId: "p", planId: "p", kind: "done", at }) as never),
+      ];
+      return wrong.map((fault) => `booked ${task.id}: ${fault}`);
+    });
+}
+
+/** Whether whoever does as the Bench says comes to an end; and that nothing is offered too early on the way. */
+function toItsEnd(table: Table, room: Room): readonly string[] {
+  for (let turn = 0; turn < 150; turn += 1) {
+    const laid = table.laid;
+    if (!laid) return [];
+    const { shown, done, work } = laid;
+    const left = work.tasks.filter(({ id }) => !done.has(id));
+    if (left.length === 0) return [];
+    const { now, changes, alone } = benchOf([laid], table.now, "UTC");
+    const wrong = now.flatMap((go) => wetFaults(go, table.progress, room, table.now));
+    if (wrong.length > 0) return wrong;
+    const [go] = now;
+    if (go) {
+      table.now += Math.max(1, go.handsOnMin) * MIN;
+      table.keep();
+      table.at("done", doneEvents(shown, go.tasks, null));
+    } else if (changes !== null && alone.length > 0) table.now = changes;
+    else return [`nothing is offered and no time is told, and ${left[0]!.id} is left`];
+  }
+  return ["it never comes to its end"];
 }
 
 test.each(PIECES.map((piece, k) => [k, piece.material, piece] as const))("piece %d, of %s", (k, _material, piece) => {

@@ -81,7 +81,7 @@ export function wetFaults(go: Pick<Go, "act" | "zones" | "coat" | "half">, progr
     const here = own.has(plainZone(film.zone));
     const sameAct = go.act.stepIds.includes(film.stepId as never) && film.coat === go.coat;
     // The other half of a coat: the first only has to be held.
-    const otherHalf = sameAct && film.half !== undefined && film.half !== go.half;
+    const otherHalf = sameAct && (film.half === "second") !== (go.half === "second");
     const need = otherHalf ? film.stages.touchDry : here ? needMin(step, film) : sameAct ? 0 : film.stages.touchDry;
     const since = (now - film.at) / MIN;
     const what = `${step.role} ${step.product} ${step.technique ?? ""} on ${go.zones.join("+")} over ${film.act.role} ${film.act.product} ${film.act.technique ?? ""} on ${film.zone}`;

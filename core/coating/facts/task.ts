@@ -40,6 +40,8 @@ export interface Task {
   readonly coat: number;
   readonly half?: "first" | "second";
   readonly zones: readonly ZoneId[];
+  /** What is laid in one go has one name: a coat of an act, in all its places; absent where it goes by itself. */
+  readonly go?: string;
   readonly handsOnMin: number;
   /** As it was reckoned, minutes, where `handsOnMin` is what the user's own hands have taught. */
   readonly reckonedMin?: number;

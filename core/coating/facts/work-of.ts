@@ -5,7 +5,7 @@ import type { Act, Candidate, OrderedCoat } from "../model/plan";
 import type { Step, StepChoice, Wait, ZoneSteps } from "../model/step";
 import type { Exposure } from "../../catalogue/use";
 import type { DryingStage, Role, ZoneId } from "../../catalogue/vocabulary";
-import type { ProductId } from "../../catalogue/ids";
+import type { ProductId, StepId } from "../../catalogue/ids";
 import type { DryingBy } from "../../drying/room-factor";
 import { runsInto } from "./waits";
 import { taskId } from "./task";
@@ -104,6 +104,10 @@ function drafts(candidate: Worked, filmOf: FilmOf): ReadonlyMap<string, Draft> {
   const byStep = new Map(candidate.zones.flatMap((zone) => worked(zone).map((step) => [step.id, { step, zone: zone.zone }] as const)));
   const zonesOf = (step: Step, own: ZoneId) =>
     step.group === undefined ? [own] : candidate.zones.filter((zone) => zone.steps.some((one) => one.group === step.group)).map((zone) => zone.zone);
+  const actOf = new Map(candidate.acts.flatMap(({ number, stepIds }) => stepIds.map((id) => [id as string, number] as const)));
+  // The second halves of what is held are laid once the first may be.
+  const goOf = (step: StepId, coat: number, half: Task["half"]) =>
+    actOf.has(step) ? { go: `${actOf.get(step)}/${coat}${half === "second" ? "/second" : ""}` } : {};
   const counts = new Map<string, number>();
   for (const { stepId } of candidate.order) counts.set(stepId, (counts.get(stepId) ?? 0) + 1);
   const made = candidate.order.flatMap(({ stepId, coat, half }: OrderedCoat): Draft[] => {
@@ -119,6 +123,7 @@ function drafts(candidate: Worked, filmOf: FilmOf): ReadonlyMap<string, Draft> {
         coat,
         ...(half ? { half } : {}),
         zones: zonesOf(step, zone),
+        ...goOf(stepId, coat, half),
         handsOnMin: step.handsOnMin / counts.get(stepId)!,
         ...breaks,
         ...touchOf(step, filmOf(step)),

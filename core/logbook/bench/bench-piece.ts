@@ -10,11 +10,10 @@ export interface BenchPiece {
   /** The day it is needed: instant, ms; null where nobody has said. */
   readonly due: number | null;
   readonly shown: Candidate;
+  /** Its work as it stands at the table: over what is on it, and what was found tacky left for longer. */
   readonly work: Work;
   /** Instant, ms, at which each task that is done ended. */
   readonly done: ReadonlyMap<string, number>;
-  /** Instant, ms, at which the film of a task was last found tacky. */
-  readonly tacky: ReadonlyMap<string, number>;
   /** All that was done on it, by time. */
   readonly progress: readonly ProgressRecord[];
   /** It is to be put right before anything else is done: from this instant on, ms. */

@@ -9,6 +9,7 @@ import { planPiece } from "../../coating/planner/plan-piece";
 import type { Piece } from "../../piece/piece";
 import { workFor } from "../../schedule/dates-of";
 import { mug, pebble, pot } from "../../../tests/reference/bench";
+import { leftLonger } from "../actual";
 import { coatEvents } from "../coat-events";
 import { coatStates } from "../coat-states";
 import { actStates } from "../group-states";
@@ -37,7 +38,7 @@ class Table {
     const shown = planned.get(key) ?? planPiece(piece, CATALOGUE).candidates[0]!;
     planned.set(key, shown);
     const work = workFor(piece, shown, CATALOGUE);
-    this.pieces.set(id, { id, name: id, count: piece.count ?? 1, due: null, shown, work, done: new Map(), tacky: new Map(), progress: [], ...more });
+    this.pieces.set(id, { id, name: id, count: piece.count ?? 1, due: null, shown, work, done: new Map(), progress: [], ...more });
     return this;
   }
 
@@ -112,7 +113,8 @@ describe("what may be touched", () => {
     table.pieces.set("pot", { ...first, done: new Map(first.work.tasks.slice(0, first.work.tasks.indexOf(primed) + 1).map((task) => [task.id, START])) });
     table.now = START + 300 * MIN;
     expect(table.bench.alone.flatMap(({ wet }) => wet)).toEqual([]);
-    table.pieces.set("pot", { ...table.pieces.get("pot")!, tacky: new Map([[primed.id, START + 299 * MIN]]) });
+    const { work, done } = table.pieces.get("pot")!;
+    table.pieces.set("pot", { ...table.pieces.get("pot")!, work: leftLonger(work, done, new Map([[primed.id, START + 299 * MIN]])) });
     expect(table.bench.alone[0]?.wet).toContain(primed.zones[0]);
   });
 

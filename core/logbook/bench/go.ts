@@ -81,7 +81,7 @@ export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number
     const [first] = free;
     if (!first) return [];
     const zones = [...new Set(free.flatMap((task) => task.zones))];
-    const beside = wetBeside(zones, films, { stepIds: act.stepIds, coat: first.coat });
+    const beside = wetBeside({ zones, go: first.go }, films);
     const later = (own: readonly (number | null)[], wet: readonly number[]) => Math.max(0, ...own.map((at) => at ?? 0), ...wet);
     return [
       {

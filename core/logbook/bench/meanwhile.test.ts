@@ -19,8 +19,8 @@ const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2"]
 const HOUR = 3_600_000;
 
 function onBench(id: string, half: Half, more: Partial<BenchPiece> = {}): BenchPiece {
-  const { shown, done, tacky } = half.view;
-  return { id, name: id, count: 1, due: null, shown: shown!, work: workFor(half.piece, shown!, CATALOGUE), done, tacky, progress: half.progress, ...more };
+  const { shown, done } = half.view;
+  return { id, name: id, count: 1, due: null, shown: shown!, work: workFor(half.piece, shown!, CATALOGUE), done, progress: half.progress, ...more };
 }
 
 describe("within a wait", () => {

@@ -1,6 +1,6 @@
-import { plainZone } from "../../catalogue/vocabulary";
+import { isHeldBy } from "../../coating/facts/same-body";
+import type { InHand } from "../../coating/facts/same-body";
 import type { ZoneId } from "../../catalogue/vocabulary";
-import type { StepId } from "../../catalogue/ids";
 import type { Step } from "../../coating/model/step";
 import type { Task } from "../../coating/facts/task";
 import { clocksFrom, waitedFrom } from "../../schedule/drying-clock";
@@ -18,15 +18,6 @@ export interface WetFilm {
   /** Instants, ms, at which it is dry to the touch: usual and careful. */
   readonly until: number;
   readonly untilCareful: number;
-}
-
-/** Parts of a piece that lie on the table by themselves. */
-const APART: ReadonlySet<string> = new Set(["saucer", "lid", "parts"]);
-
-/** What a zone is taken in the hand with: the piece itself, or a part of it. */
-function bodyOfZone(zone: ZoneId): string {
-  const plain = plainZone(zone);
-  return APART.has(plain) ? plain : "piece";
 }
 
 /**
@@ -54,24 +45,11 @@ export function wetFilms(piece: Pick<BenchPiece, "shown" | "work" | "done" | "pr
     .sort((one, other) => other.until - one.until);
 }
 
-/** What is laid in one go with a coat: its own act, in other places, is worked on at once. */
-export interface SameGo {
-  readonly stepIds: readonly StepId[];
-  readonly coat: number;
-}
-
 /**
- * Wet films in the way of a hand that works elsewhere on the same body: it would have to be held by them. Of its own places the waits of the plan
- * say when a film may be worked over.
+ * Wet films in the way of a hand that works elsewhere on the same body: it would have to be held by them.
  *
- * @param zones where the hand works
- * @param go what it lays there: what it has laid of it in other places it goes on from
+ * @param work where the hand works, and what it lays there: what it has laid of it in other places it goes on from
  */
-export function wetBeside(zones: readonly ZoneId[], films: readonly WetFilm[], go: SameGo): readonly WetFilm[] {
-  const own = new Set(zones.map(plainZone));
-  const bodies = new Set(zones.map(bodyOfZone));
-  const isOther = ({ task }: WetFilm) => task.coat !== go.coat || !go.stepIds.includes(task.stepId);
-  return films.filter(
-    (film) => isOther(film) && film.zones.some((zone) => bodies.has(bodyOfZone(zone))) && !film.zones.some((zone) => own.has(plainZone(zone))),
-  );
+export function wetBeside(work: InHand, films: readonly WetFilm[]): readonly WetFilm[] {
+  return films.filter(({ task }) => isHeldBy(work, { zones: task.zones, go: task.go }));
 }

@@ -132,14 +132,17 @@ describe("what a remedy makes of the plan", () => {
     expect(missing(bench)).toEqual([]);
   });
 
-  test("the ground refilled, it gets one coat more before the marks", () => {
+  test("the ground refilled is on it and wet, one coat more of it, and the marks are asked for again", () => {
     const bench = begun();
     const band = at(bench, "decorate");
-    const { ruined, changes } = rewritten(bench, "decorate", "refill-ground");
+    const { ruined, laid, changes } = rewritten(bench, "decorate", "refill-ground");
+    expect(laid).toMatchObject([{ stepId: band.below[0]!.id, coat: band.below[0]!.coats + 1 }]);
     expect(changes).toEqual([{ op: "set", stepId: band.below[0]!.id, field: "coats", value: band.below[0]!.coats + 1 }]);
     bench.record("ruined", ruined);
     bench.keeping = { ...bench.keeping, edits: [...bench.keeping.edits, ...changes] };
-    expect(bench.open()[0]?.id).toBe(band.below[0]!.id);
+    bench.record("done", laid);
+    expect(bench.open()[0]?.role).toBe("decorate");
+    expect(missing(bench)).toEqual([]);
   });
 
   test("only the last coat is laid again where only that went wrong", () => {
@@ -168,9 +171,12 @@ describe("what a remedy makes of the plan", () => {
         if (!shown || bands.length === 0) return;
         const band = bands[pick % bands.length]!;
         const spot = spotOf(bench.piece, shown, done, workFor(bench.piece, shown, CATALOGUE).tasks, { ...band, wetness: "hard" }, CATALOGUE);
-        const { ruined, changes } = rewritingOf({ effect: { kind }, lays: [] }, spot, shown, bodyOf(bench.progress), CATALOGUE);
+        const { ruined, mended, laid, changes } = rewritingOf({ effect: { kind }, lays: [] }, spot, shown, bodyOf(bench.progress), CATALOGUE);
         for (const change of changes) expect(() => applyChanges(shown.zones as never, [change])).not.toThrow();
         bench.record("ruined", ruined);
+        bench.record("mended", mended);
+        bench.record("done", laid);
+        bench.keeping = { ...bench.keeping, edits: [...bench.keeping.edits, ...changes] };
         expect(missing(bench)).toEqual([]);
         const on = bodyOf(bench.progress).filter(({ zone }) => zone === band.zone);
         if (kind === "start-again") expect(on).toEqual([]);

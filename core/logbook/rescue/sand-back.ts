@@ -1,6 +1,6 @@
 import type { Catalogue } from "../../catalogue/catalogue";
 import type { Piece } from "../../piece/piece";
-import { lastAt } from "../body-state";
+import { dryingSince } from "../body-state";
 import type { LaidAct } from "../body-state";
 
 /** Whether what is painted on a body may be sanded back, so that it begins again. */
@@ -35,7 +35,7 @@ export function sandBackOf({ conditions = [] }: Pick<Piece, "conditions">, body:
   if (other) return { kind: "never", why: "not-waterborne", product: other.product.name };
   const cured = films.map(({ laid, product }) => ({
     name: product.name,
-    at: Date.parse(lastAt(laid)) + (product.drying.cureDays?.cautious ?? 0) * MS_PER_MIN,
+    at: Math.max(...laid.coats.map((coat) => Date.parse(dryingSince(coat)))) + (product.drying.cureDays?.cautious ?? 0) * MS_PER_MIN,
   }));
   const last = cured.reduce((latest, one) => (one.at > latest.at ? one : latest));
   return last.at <= now ? { kind: "now" } : { kind: "later", from: last.at, product: last.name };

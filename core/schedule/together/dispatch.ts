@@ -3,6 +3,7 @@ import type { Sitting } from "../free-hours";
 import type { Places } from "./loads";
 import type { Network, Node } from "./network";
 import { RoomFor } from "./room-for";
+import { WetInHand } from "./wet-in-hand";
 
 /** A stretch of one task at the table. */
 export interface Stint {
@@ -100,6 +101,7 @@ class Table {
     private readonly keep: Float64Array | null,
     private readonly hands: number,
     private readonly room: RoomFor,
+    private readonly wet: WetInHand,
   ) {
     this.last = Array.from({ length: hands }, () => "");
     this.busy = new Float64Array(1 + Math.max(-1, ...nodes.map(({ piece }) => piece))).fill(-Infinity);
@@ -112,6 +114,7 @@ class Table {
       else {
         this.over(index, endedAt);
         this.room.done(index, endedAt - nodes[index]!.ms, endedAt);
+        this.wet.done(index, endedAt);
       }
     for (const [index, { endedAt }] of nodes.entries()) if (endedAt === null && this.missing[index] === 0) this.add(index);
   }
@@ -180,8 +183,13 @@ class Table {
     return best && { open: best, from, until: this.endsFor(best.node, hurry, until) };
   }
 
+  /** When there is room for it, and nothing it would be held by is wet. */
   private roomFrom(index: number, at: number): number {
-    return this.room.from(index, at, Math.min(this.rest[index]!, this.nodes[index]!.breakMs));
+    const ms = Math.min(this.rest[index]!, this.nodes[index]!.breakMs);
+    let from = at;
+    for (let next = this.wet.from(index, this.room.from(index, from, ms)); next > from; next = this.wet.from(index, this.room.from(index, from, ms)))
+      from = next;
+    return from;
   }
 
   /** Until when a task may go on now: what must not be kept waiting and what is to stay in this sitting have their time. */
@@ -222,6 +230,7 @@ class Table {
       ...(hand > 0 ? { hand } : {}),
     });
     this.room.done(index, from, to);
+    this.wet.done(index, to);
     this.last[hand] = node.like;
     if (this.isKept(index)) this.reserved -= ms;
     if (this.hands > 1) this.busy[node.piece] = to;
@@ -252,7 +261,16 @@ export function dispatch(
   start: number,
   { hands = 1, keep, places = {} }: Manner = {},
 ): Dispatched | null {
-  const table = new Table(nodes, rank, start, Math.max(0, ...sittings.map(({ from, to }) => to - from)), keep ?? null, hands, new RoomFor(nodes, places));
+  const table = new Table(
+    nodes,
+    rank,
+    start,
+    Math.max(0, ...sittings.map(({ from, to }) => to - from)),
+    keep ?? null,
+    hands,
+    new RoomFor(nodes, places),
+    new WetInHand(nodes),
+  );
   for (const sitting of sittings) {
     if (table.finished) break;
     table.work(sitting);

@@ -54,6 +54,8 @@ export interface Node {
   readonly ovenMs: number;
   /** Nothing may touch it after its end until all of these are over: what comes next of it may be done, or it may be handled. */
   readonly dries: readonly After[];
+  /** How long what it lays is wet to the touch; null of what leaves no film. */
+  readonly touch: After | null;
   readonly task: Task;
   readonly ms: number;
   /** It may be broken off at multiples of this, ms; Infinity: it is done in one go. */
@@ -128,6 +130,10 @@ function arcOf(from: number, { typicalMin, cautiousMin, closesMin = Infinity, re
   return { from, waitMs: (careful ? cautiousMin : typicalMin) * MS_PER_MIN, closesMs: closesMin * MS_PER_MIN, reopensMs: reopensMin * MS_PER_MIN, clock };
 }
 
+function touchOf({ touch }: Task, careful: boolean, clock: DryingClock | null): After | null {
+  return touch ? { waitMs: (careful ? touch.cautiousMin : touch.typicalMin) * MS_PER_MIN, clock } : null;
+}
+
 /** Two ties between the same tasks are one: the longer wait, and the window that shuts first. */
 function tighter(one: Arc, other: Arc | undefined): Arc {
   if (!other) return one;
@@ -177,6 +183,7 @@ export function networkOf(
         count,
         ovenMs: ((careful ? task.oven?.cautiousMin : task.oven?.typicalMin) ?? 0) * MS_PER_MIN,
         task,
+        touch: touchOf(task, careful, clockOf(task.touch?.by, piece.work.room)),
         ms: min * MS_PER_MIN,
         ...breaksOf(count, task, min, longestMs),
         like,
