@@ -17,12 +17,13 @@ const iso = (instant: number) => new Date(instant).toISOString();
  *
  * @param at instant, ms
  * @param said the user has said it: it is past
+ * @param what it is, in the user's words
  */
-export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | null, at: number, said = false): PlanAsk {
+export function doneAsk(piece: OnBench, tasks: readonly Task[], begun: Begun | null, at: number, said = false, what?: string): PlanAsk {
   const { shown, followed } = piece;
   const reckoned = tasks.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
   const coats = doneEvents(shown, tasks, said ? null : tookMin(begun?.at ?? null, at, reckoned));
-  return { intent: "done", followed, coats, at: iso(at), ...(said ? { said: true } : {}) };
+  return { intent: "done", followed, coats, at: iso(at), ...(said ? { said: true } : {}), ...(what === undefined ? {} : { what }) };
 }
 
 /** That hands are on a go, and how many pieces of the batch have it. */
@@ -31,7 +32,7 @@ export function startedAsk({ shown, followed, count }: OnBench, tasks: readonly 
 }
 
 /** That what a go waits for was touched, and was tacky or dry; null where nothing beneath it has to dry. */
-export function touchedAsk({ shown, work, done }: OnBench, tasks: readonly Task[], at: number, seen: Look["seen"]): PlanAsk | null {
+export function touchedAsk({ shown, work, done }: OnBench, tasks: readonly Task[], at: number, seen: Look["seen"], what?: string): PlanAsk | null {
   const coats = touchedEvents(shown, tasks, { work, done, now: at }, seen);
-  return coats.length > 0 ? { intent: seen, coats, at: iso(at) } : null;
+  return coats.length > 0 ? { intent: seen, coats, at: iso(at), ...(what === undefined ? {} : { what }) } : null;
 }

@@ -173,7 +173,7 @@ export function Notices({ renewed }: { renewed: (() => void) | null }) {
 /** How long what was done is told, ms. */
 const TOLD_MS = 12_000;
 
-/** What was taken back, brought back or removed: told to eyes, and for a removal the way back beside it. */
+/** What was noted, taken back, brought back or removed: told to eyes, with the way back beside it. */
 export function Told() {
   const { history, bringBack } = useAppContext();
   const [read, setRead] = useState(history.said?.step ?? 0);
@@ -195,6 +195,11 @@ export function Told() {
       {said.removal !== null && (
         <button type="button" className="button" onClick={() => bringBack(said.removal!)}>
           Bring it back
+        </button>
+      )}
+      {said.noted !== undefined && (
+        <button type="button" className="button" onClick={() => bringBack(said.noted!)}>
+          Take back
         </button>
       )}
       <ToolButton icon={X} label="I have read it" onClick={() => setRead(said.step)} />

@@ -25,3 +25,10 @@ export function followedField(joi: JoiRoot) {
 export function coatsField(joi: JoiRoot) {
   return joi.array().items(coatEventSchema(joi)).min(1).max(200).required();
 }
+
+/** What was done, in the user's words. */
+export function whatField(joi: JoiRoot) {
+  return joi.string().max(MOST_WHAT);
+}
+
+const MOST_WHAT = 400;

@@ -24,9 +24,9 @@ export interface PlanActions {
   /** Keeps a step of the plan whatever is made right around it, or lets it go. */
   readonly pin: (stepIds: readonly StepId[], kept: boolean) => void;
   /** Marks coats as done, or not done, in every place they were laid. */
-  readonly markDone: (tasks: readonly Task[], tookMin?: number | null) => void;
+  readonly markDone: (tasks: readonly Task[], tookMin: number | null, what: string) => void;
   /** What the tasks wait for was touched. */
-  readonly markTouched: (tasks: readonly Task[], seen: Look["seen"]) => void;
+  readonly markTouched: (tasks: readonly Task[], seen: Look["seen"], what: string) => void;
   /** What the film beneath is touched with, where there is one that can be and nobody has found it dry. */
   readonly touchBefore: (tasks: readonly Task[]) => ReturnType<typeof touchBefore>;
   readonly markUndone: (tasks: readonly Task[]) => void;
@@ -64,19 +64,19 @@ export function usePlanActions(pieceId: string, view: PlannedView, { plan, progr
       else ask(all, { about: `${pieceId}/${running}`, over: (earlier) => (earlier.intent === "edit" ? { ...all, known: earlier.known } : all) });
     },
     pin: (stepIds, kept) => followed && ask({ intent: "pin", followed, stepIds, kept }),
-    markDone: (tasks, tookMin = null) => {
+    markDone: (tasks, tookMin, what) => {
       if (!shown || !followed || !view.work) return;
-      ask({ intent: "done", followed, coats: doneEvents(shown, tasks, tookMin), at: now() });
+      ask({ intent: "done", followed, coats: doneEvents(shown, tasks, tookMin), at: now(), what });
     },
     touchBefore: (tasks) => {
       if (!view.work || foundDry(tasks, { work: view.work, done: view.done }, progress)) return null;
       return touchedFilms(tasks, { work: view.work, done: view.done, now: Date.now() }, "dry").length > 0 ? touchBefore(tasks, view) : null;
     },
-    markTouched: (tasks, seen) => {
+    markTouched: (tasks, seen, what) => {
       if (!shown || !view.work) return;
       const at = now();
       const coats = touchedEvents(shown, tasks, { work: view.work, done: view.done, now: Date.parse(at) }, seen);
-      if (coats.length > 0) ask({ intent: seen, coats, at });
+      if (coats.length > 0) ask({ intent: seen, coats, at, what });
     },
     markUndone: (tasks) => shown && ask({ intent: "undone", coats: tasks.flatMap((task) => coatEvents(shown, task)), at: now() }),
     clockIsRight: () => void ask({ intent: "clock-right", at: now() }),

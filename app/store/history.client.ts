@@ -2,6 +2,7 @@ import { MOST_ACTS } from "./acts";
 import type { Act } from "./acts";
 import { onCommand, takeBack } from "./command";
 import type { Database } from "./database";
+import { isNoted } from "./noted";
 import { announceChange, database } from "./open.client";
 import { namesGone, removedFrom, removedText } from "./removals";
 import { tidyUp } from "./tidy";
@@ -15,6 +16,8 @@ export interface Said {
   readonly text: string;
   /** The act that removed something, so that it can be brought back; null where nothing was removed. */
   readonly removal: string | null;
+  /** The act that noted something at the table, so that it can be taken back at once; absent where nothing was noted. */
+  readonly noted?: string;
 }
 
 export interface HistoryState {
@@ -51,6 +54,7 @@ onCommand((act, replaces) => {
   future = [];
   const from = removedFrom(act.entries);
   if (from) say(removedText(act.entries, from), act.id);
+  else if (isNoted(act.entries)) said = { step: (said?.step ?? 0) + 1, text: `Noted: ${act.label}`, removal: null, noted: act.id };
 });
 
 /** Only ids are read, for an act may hold much: what it did is read when it is to be told or turned round. */
@@ -117,7 +121,7 @@ export async function removedLately(db: Database): Promise<readonly RemovedPiece
     .filter(({ names }) => names.length > 0);
 }
 
-/** Brings back what one act removed, wherever it stands among what was done since. */
+/** Brings back what one act removed, or takes back what it noted, wherever it stands among what was done since. */
 export async function bringBack(actId: string): Promise<boolean> {
   const db = await database();
   const act = await db.get("acts", actId);
@@ -126,6 +130,7 @@ export async function bringBack(actId: string): Promise<boolean> {
   past = past.filter((one) => one.id !== actId);
   if (reversed) future = [...future, known(reversed)];
   announceChange();
-  say(reversed ? `Brought back: ${act.label}` : "This could not be brought back: it is here already");
+  if (removedFrom(act.entries)) say(reversed ? `Brought back: ${act.label}` : "This could not be brought back: it is here already");
+  else say(reversed ? `Taken back: ${act.label}` : `This could not be taken back: something else has changed ${act.label} since, or was noted on it`);
   return reversed !== null;
 }

@@ -82,6 +82,7 @@ async function withMixture(recorder: Recorder, act: RecordedAct): Promise<Record
  * @throws FoundTacky
  * @param at ISO 8601
  * @param said the user has said the instant, which is past
+ * @param what was done, in the user's words: told of it, and of taking it back
  */
 export function markDone(
   db: Database,
@@ -91,8 +92,10 @@ export function markDone(
   at: string,
   by: By = {},
   said = false,
+  what?: string,
 ): Promise<PlanId> {
-  const label = new Set(coats.map((one) => `${one.coat}:${one.half ?? ""}`)).size > 1 ? "marking coats as done" : "marking it as done";
+  const several = new Set(coats.map((one) => `${one.coat}:${one.half ?? ""}`)).size > 1;
+  const label = what === undefined ? (several ? "marking coats as done" : "marking it as done") : `${what}, done`;
   return runCommand(
     db,
     label,
@@ -140,10 +143,11 @@ export function putRight(
   timer: string | null,
   at: string,
   by: By = {},
+  what?: string,
 ): Promise<void> {
   return runCommand(
     db,
-    "putting it right",
+    what ?? "putting it right",
     `pieces/${piece}`,
     ["plans", "pieces", "progress", "shelf", "timers"],
     async (recorder) => {
@@ -171,10 +175,10 @@ export interface DoneOn {
  *
  * @param at ISO 8601
  */
-export function markDoneTogether(db: Database, parts: readonly DoneOn[], at: string, by: By = {}): Promise<void> {
+export function markDoneTogether(db: Database, parts: readonly DoneOn[], at: string, by: By = {}, what?: string): Promise<void> {
   return runCommand(
     db,
-    `marking it as done on ${parts.length === 1 ? "one piece" : `${parts.length} pieces`}`,
+    `${what === undefined ? "marking it as done" : `${what}, done`} on ${parts.length === 1 ? "one piece" : `${parts.length} pieces`}`,
     "pieces",
     ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
@@ -242,8 +246,8 @@ function noteLaid(
  *
  * @param at ISO 8601
  */
-export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
-  return noteLaid(db, "noting that it is still tacky", { pieceId: piece, planId: plan }, coats, "tacky", at, by);
+export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}, what?: string): Promise<void> {
+  return noteLaid(db, what === undefined ? "noting that it is still tacky" : `${what}, still tacky`, { pieceId: piece, planId: plan }, coats, "tacky", at, by);
 }
 
 /**
@@ -251,8 +255,8 @@ export function markTacky(db: Database, piece: PieceId, plan: PlanId, coats: rea
  *
  * @param at ISO 8601
  */
-export function markDry(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
-  return noteLaid(db, "noting that it is dry", { pieceId: piece, planId: plan }, coats, "dry", at, by);
+export function markDry(db: Database, piece: PieceId, plan: PlanId, coats: readonly CoatEvent[], at: string, by: By = {}, what?: string): Promise<void> {
+  return noteLaid(db, what === undefined ? "noting that it is dry" : `${what}, dry to the touch`, { pieceId: piece, planId: plan }, coats, "dry", at, by);
 }
 
 /**

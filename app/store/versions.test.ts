@@ -22,7 +22,7 @@ let count = 0;
 const fresh = () => `versions-${(count += 1)}`;
 
 /** What came later, and is not said until the user says it. */
-const NEVER_SAID = { toldLearntAnew: false, perHour: null, toolsEach: null, margin: null, tellAt: "" };
+const NEVER_SAID = { toldLearntAnew: false, spaceNotes: false, perHour: null, toolsEach: null, margin: null, tellAt: "" };
 
 describe("the notebook's own versions", () => {
   test("follow one another without a gap, and say what they do", () => {

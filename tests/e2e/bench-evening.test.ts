@@ -137,6 +137,21 @@ test("what is wet asks first, what was done earlier is said so, what is put off 
     await goneOn(page, offered);
   }
   const chosen = (await touchable(page))!;
+  // Pressed to scroll, it notes nothing.
+  const untouched = (await kept(page, "progress")).length;
+  await page.locator("#page").focus();
+  await page.keyboard.press(" ");
+  await page.locator("[data-now]").focus();
+  expect([await touchable(page), (await kept(page, "progress")).length]).toEqual([chosen, untouched]);
+  await page.keyboard.press(" ");
+  await goneOn(page, chosen);
+  // What was noted is told with the way back, and done again.
+  await page.locator("[data-told]").getByRole("button", { name: "Take back" }).click();
+  await page
+    .locator("[data-told]")
+    .getByText(/^Taken back: .*, done\.$/)
+    .waitFor();
+  await page.locator("[data-now]").focus();
   await page.keyboard.press(" ");
   await goneOn(page, chosen);
   const [piece] = chosen.split("/") as [string];

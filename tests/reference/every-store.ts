@@ -209,6 +209,7 @@ const EVERYTHING = {
       dropsPerMl: 21,
       ownTimes: false,
       toldLearntAnew: true,
+      spaceNotes: true,
       notify: true,
       awake: true,
       perHour: 12,

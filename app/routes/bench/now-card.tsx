@@ -36,7 +36,7 @@ export function NowCard({ go, piece, menu, tools, now, noting, rescue }: Props) 
   const ask = (of: PlanAsk) => askOf(actionOf(piece), of);
   const { technique } = go.act.step;
   return (
-    <section aria-label="Now" className="note border-l-8 border-l-act p-4 sm:p-6" data-now>
+    <section aria-label="Now" tabIndex={0} className="note border-l-8 border-l-act p-4 sm:p-6" data-now>
       <p className="font-display text-xl text-act">Now</p>
       <div className="grid gap-4 md:grid-cols-[minmax(0,1fr)_auto]">
         <GoText go={go} piece={piece} menu={menu} tools={tools} now={now} />

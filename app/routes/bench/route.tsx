@@ -107,7 +107,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   const { timers, tools, off } = loaded;
   const menu = useMenu();
   const navigate = useNavigate();
-  const { settings, announce } = useAppContext();
+  const { settings } = useAppContext();
   const { bench, now } = useBench(pieces, timers);
   const byId = useMemo(() => new Map(pieces.map((piece) => [piece.id, piece])), [pieces]);
   const { isSkipped, skip, takeAllUp } = useSkipped(now);
@@ -120,15 +120,12 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   const go = free.find(({ id }) => id === chosen) ?? free[0] ?? null;
   const piece = go && byId.get(go.piece)!;
   const noteDone = (of: Go, on: OnBench, at: number, said: boolean) => {
-    askOf(actionOf(on), doneAsk(on, of.tasks, of.begun, at, said));
-    announce(`Noted: ${goTitle(of, menu)}, ${on.name}`);
+    askOf(actionOf(on), doneAsk(on, of.tasks, of.begun, at, said, `${goTitle(of, menu)}, ${on.name}`));
     choose(null);
   };
   const noteTouched = (of: Go, on: OnBench, seen: Look["seen"], at: number) => {
-    const ask = touchedAsk(on, of.tasks, at, seen);
-    if (!ask) return;
-    askOf(actionOf(on), ask);
-    announce(seen === "dry" ? `Noted: ${on.name} is dry to the touch` : `Noted: ${on.name} is still tacky; it is left for longer`);
+    const ask = touchedAsk(on, of.tasks, at, seen, on.name);
+    if (ask) askOf(actionOf(on), ask);
   };
   const notingOf = (of: Go, on: OnBench): Noting => ({
     start: () => void askOf(actionOf(on), startedAsk(on, of.tasks, 0, Date.now())),
@@ -233,14 +230,16 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   );
 }
 
-/** The space bar does the likeliest thing; arrows take another piece up. */
+/** The space bar does the likeliest thing on the card that has the focus; arrows take another piece up. */
 function useBenchKeys(free: readonly Go[], go: Go | null, choose: (id: string) => void): void {
-  const { singleKeys } = useAppContext().settings;
+  const { singleKeys, spaceNotes } = useAppContext().settings;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("[role=dialog],[role=alertdialog]")) return;
       const onButton = event.target instanceof HTMLElement && event.target.closest("button, a, summary") !== null;
-      if (event.key === " " && singleKeys && !onButton && !event.repeat) {
+      // People press it to scroll: it notes something only on the card that has the focus, or where it was switched on.
+      const onCard = event.target instanceof HTMLElement && event.target.closest("[data-now]") !== null;
+      if (event.key === " " && (spaceNotes || (singleKeys && onCard)) && !onButton && !event.repeat) {
         event.preventDefault();
         document.querySelector<HTMLElement>("[data-primary]")?.click();
       }
@@ -248,9 +247,10 @@ function useBenchKeys(free: readonly Go[], go: Go | null, choose: (id: string) =
         event.preventDefault();
         const at = free.indexOf(go) + (event.key === "ArrowDown" ? 1 : -1);
         choose(free[(at + free.length) % free.length]!.id);
+        requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-now]")?.focus());
       }
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [free, go, choose, singleKeys]);
+  }, [free, go, choose, singleKeys, spaceNotes]);
 }

@@ -45,17 +45,19 @@ export function planCommands(of: string) {
       const { plan } = await keptPiece(of);
       if (plan) await clearEdits(await database(), id, plan.id, by);
     },
-    done: async ({ followed, coats, at, said }: Of<"done">, by: By) => void (await markDone(await database(), id, followed, coats, at, by, said === true)),
+    done: async ({ followed, coats, at, said, what }: Of<"done">, by: By) =>
+      void (await markDone(await database(), id, followed, coats, at, by, said === true, what)),
     started: async ({ followed, coats, at }: Of<"started">, by: By) => markStarted(await database(), id, followed, coats, at, by),
-    "put-right": async ({ followed, rewriting, timer, at }: Of<"put-right">, by: By) => putRight(await database(), id, followed, rewriting, timer, at, by),
+    "put-right": async ({ followed, rewriting, timer, at, what }: Of<"put-right">, by: By) =>
+      putRight(await database(), id, followed, rewriting, timer, at, by, what),
     inspected: async ({ intent: _intent, ...found }: Of<"inspected">, by: By) => noteInspection(await database(), { ...found, pieceId: id }, by),
-    tacky: async ({ coats, at }: Of<"tacky">, by: By) => {
+    tacky: async ({ coats, at, what }: Of<"tacky" | "dry">, by: By) => {
       const { plan } = await keptPiece(of);
-      if (plan) await markTacky(await database(), id, plan.id, coats, at, by);
+      if (plan) await markTacky(await database(), id, plan.id, coats, at, by, what);
     },
-    dry: async ({ coats, at }: Of<"dry">, by: By) => {
+    dry: async ({ coats, at, what }: Of<"tacky" | "dry">, by: By) => {
       const { plan } = await keptPiece(of);
-      if (plan) await markDry(await database(), id, plan.id, coats, at, by);
+      if (plan) await markDry(await database(), id, plan.id, coats, at, by, what);
     },
     undone: async ({ coats, at }: Of<"undone">, by: By) => {
       const { plan } = await keptPiece(of);

@@ -113,8 +113,7 @@ function Rescue({ kept, view, shown, timer }: { kept: KeptPiece; view: PlannedVi
   const carriedOut = ({ remedy }: Offered) => {
     if (!followed) return;
     const rewriting = rewritingOf(remedy, spot, shown, body, CATALOGUE);
-    ask({ intent: "put-right", followed, rewriting, timer, at: new Date().toISOString() });
-    announce(`Noted: ${remedy.name}. It can be taken back.`);
+    ask({ intent: "put-right", followed, rewriting, timer, at: new Date().toISOString(), what: `${remedy.name}, ${record.piece.name}` });
     void navigate("/");
   };
   /** When the film will be as dry as a remedy wants it, ms. */

@@ -59,7 +59,7 @@ clientLoader.hydrate = true as const;
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const [{ database }, { markDoneTogether }] = await Promise.all([import("~/store/open.client"), import("~/store/progress")]);
   return perform<SetAsk, null>(request, SET_INTENTS, {
-    "done-together": async ({ parts, at }, by) => (await markDoneTogether(await database(), parts, at, by), null),
+    "done-together": async ({ parts, at, what }, by) => (await markDoneTogether(await database(), parts, at, by, what), null),
   });
 }
 

@@ -1,7 +1,7 @@
 import { instantSchema } from "#core/formats/hours-schema";
 import { recordIdSchema } from "#core/formats/stores/definition";
 import type { Intents } from "~/actions/perform";
-import { coatsField, followedField } from "~/piece/change-asks";
+import { coatsField, followedField, whatField } from "~/piece/change-asks";
 import type { DoneOn } from "~/store/progress";
 
 /** What the page of a set may ask. */
@@ -9,6 +9,7 @@ export interface SetAsk {
   readonly intent: "done-together";
   readonly parts: readonly DoneOn[];
   readonly at: string;
+  readonly what?: string;
 }
 
 /** Pieces of one set whose work is told together, at most. */
@@ -23,5 +24,6 @@ export const SET_INTENTS: Intents<SetAsk> = {
       .max(MOST_TOGETHER)
       .required(),
     at: instantSchema(joi).required(),
+    what: whatField(joi),
   }),
 };

@@ -114,7 +114,7 @@ function DoneTogether({ set, act, made, title }: { set: string; act: TogetherAct
       const { id, followed, plan } = pieceOf(part, made);
       return { piece: id, followed, coats: doneEvents(plan, tasks, minutes === null || all <= 0 ? null : (minutes * handsOf(tasks)) / all) };
     });
-    ask({ intent: "done-together", parts, at: new Date().toISOString() });
+    ask({ intent: "done-together", parts, at: new Date().toISOString(), what: title });
     took.type("");
   };
   return (

@@ -205,6 +205,11 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
                 on={settings.singleKeys}
                 onChange={(singleKeys) => set({ singleKeys })}
               />
+              <Tick
+                name="The space bar notes what the Bench shows as done wherever you are on the page; else only on the card that has the focus"
+                on={settings.spaceNotes}
+                onChange={(spaceNotes) => set({ spaceNotes })}
+              />
             </div>
           </Box>
           <Box id="rooms" title="Your rooms">

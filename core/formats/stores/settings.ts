@@ -13,6 +13,8 @@ export interface SettingsRecord {
   readonly sounds: boolean;
   /** Keys without Ctrl do things; arrows, Enter and Tab always do. */
   readonly singleKeys: boolean;
+  /** The space bar notes what the Bench shows as done, wherever the page is focused; else only on the card that has the focus. */
+  readonly spaceNotes: boolean;
   /** How the user signs; "" when they have not said. */
   readonly signature: string;
   /** Drops of water to 1 mL by the user's own dropper. */
@@ -42,6 +44,7 @@ export const USUAL_SETTINGS: SettingsRecord = {
   theme: "system",
   sounds: false,
   singleKeys: true,
+  spaceNotes: false,
   signature: "",
   dropsPerMl: STANDARD_DROPS_PER_ML,
   ownTimes: true,
@@ -64,6 +67,7 @@ export function settingsFields(joi: JoiRoot) {
     theme: joi.string().valid("system", "light", "dim"),
     sounds: joi.boolean(),
     singleKeys: joi.boolean(),
+    spaceNotes: joi.boolean(),
     signature: joi.string().allow("").max(80),
     dropsPerMl: joi.number().min(DROPS_BOUNDS.least).max(DROPS_BOUNDS.most),
     ownTimes: joi.boolean(),
@@ -86,6 +90,7 @@ export const SETTINGS = defineStore<SettingsRecord>({
     theme: "pages light or dim",
     sounds: "the two notes",
     singleKeys: "single keys",
+    spaceNotes: "the space bar",
     signature: "how you sign",
     dropsPerMl: "your dropper",
     ownTimes: "your own times",
@@ -129,8 +134,8 @@ export const SETTINGS = defineStore<SettingsRecord>({
     },
     {
       to: 16,
-      does: "drying is learnt from what was touched alone; where something had been learnt otherwise that is told once",
-      up: (record) => ({ ...record, toldLearntAnew: false }),
+      does: "drying is learnt from what was touched alone, and where it had been learnt otherwise that is told once; the space bar notes nothing by itself",
+      up: (record) => ({ ...record, toldLearntAnew: false, spaceNotes: false }),
     },
   ],
 });
