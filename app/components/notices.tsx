@@ -187,7 +187,7 @@ export function Told() {
   return (
     <section
       aria-label="Just now"
-      className="note fixed bottom-4 left-4 z-10 max-sm:bottom-[calc(var(--foot)+0.5rem)] flex max-w-[min(92vw,34rem)] flex-wrap items-center gap-3 p-3 [overflow-wrap:anywhere] print:hidden"
+      className="note fixed bottom-4 left-4 z-10 lg:left-auto lg:right-4 max-sm:bottom-[calc(var(--foot)+0.5rem)] flex max-w-[min(92vw,34rem)] flex-wrap items-center gap-3 p-3 [overflow-wrap:anywhere] print:hidden"
       data-told
       data-foot
     >

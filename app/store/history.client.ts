@@ -3,6 +3,7 @@ import type { Act } from "./acts";
 import { onCommand, takeBack } from "./command";
 import type { Database } from "./database";
 import { isNoted } from "./noted";
+import { COUNTING } from "./progress";
 import { announceChange, database } from "./open.client";
 import { namesGone, removedFrom, removedText } from "./removals";
 import { tidyUp } from "./tidy";
@@ -54,7 +55,7 @@ onCommand((act, replaces) => {
   future = [];
   const from = removedFrom(act.entries);
   if (from) say(removedText(act.entries, from), act.id);
-  else if (isNoted(act.entries)) said = { step: (said?.step ?? 0) + 1, text: `Noted: ${act.label}`, removal: null, noted: act.id };
+  else if (isNoted(act.entries) && act.label !== COUNTING) said = { step: (said?.step ?? 0) + 1, text: `Noted: ${act.label}`, removal: null, noted: act.id };
 });
 
 /** Only ids are read, for an act may hold much: what it did is read when it is to be told or turned round. */

@@ -16,6 +16,9 @@ import { FinalError } from "./final-error";
 import { followedPlan, GonePiece } from "./plans";
 import type { Followed } from "./plans";
 
+/** What counting a batch is called: it has its own way back, and is not told of each time. */
+export const COUNTING = "counting the pieces";
+
 /** All that was done on a piece, by time. */
 export async function progressOf(db: Database, piece: PieceId): Promise<readonly ProgressRecord[]> {
   const found = await db.getAllFromIndex("progress", "byPiece", piece);
@@ -118,7 +121,7 @@ export function markDone(
 export function markStarted(db: Database, piece: PieceId, followed: Followed, coats: readonly CoatEvent[], at: string, by: By = {}): Promise<void> {
   return runCommand(
     db,
-    "counting the pieces",
+    COUNTING,
     `pieces/${piece}`,
     ["plans", "pieces", "progress", "shelf"],
     async (recorder) => {
