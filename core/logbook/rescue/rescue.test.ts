@@ -90,6 +90,29 @@ test("every remedy that a row names is there, and every remedy is named by a row
   expect(() => remedyById("prayer")).toThrow("prayer");
 });
 
+test("what a remedy lays is on the piece at once, or is asked for again: for every remedy, by what it is and by what it says", () => {
+  const laying =
+    /\b(Touch (the|it|up)|Lay|One (thin|coat)|Set (it|them|one|a|small|the)|Load|Paint the|Draw (a line|the edge)|small drop|push paint|Put a leaf)\b/;
+  for (const { id, steps, lays, effect } of REMEDIES) {
+    const again = ["relay", "take-off", "start-again"].includes(effect.kind);
+    const lay = ["accent", "one-more", "refill-ground", "block"].includes(effect.kind);
+    if (steps.some((text) => laying.test(text)) && effect.kind !== "wait") expect([id, again || lay || lays.length > 0]).toEqual([id, true]);
+  }
+  const bench = new Bench(pebble({ uses: ["handled"], decoration: DOTS })).workUpTo("seal");
+  const { shown, done } = bench.view;
+  const body = bodyOf(bench.progress);
+  const band = bandsOn(shown!, done).findLast(({ step }) => step.role === "decorate")!;
+  const spot = spotOf(bench.piece, shown!, done, [], { ...band, wetness: "dry" }, CATALOGUE);
+  for (const remedy of REMEDIES) {
+    const { mended, laid, ruined } = rewritingOf(remedy, spot, shown!, body, CATALOGUE);
+    const own = mended.some(({ stepId }) => stepId === band.step.id);
+    const ground = mended.some(({ stepId }) => stepId === spot.below[0]!.id);
+    expect([remedy.id, own, ground]).toEqual([remedy.id, remedy.lays.includes("own"), remedy.lays.includes("ground")]);
+    expect([remedy.id, laid.length > 0]).toEqual([remedy.id, ["accent", "one-more", "refill-ground", "block"].includes(remedy.effect.kind)]);
+    expect([remedy.id, ruined.length > 0]).toEqual([remedy.id, ["relay", "take-off", "refill-ground", "start-again"].includes(remedy.effect.kind)]);
+  }
+});
+
 test("painters differ about a wet dot: over a clear coat it is wiped now, over a ground that moves it is left to dry", () => {
   const found = [...spots()].find(
     ({ spot: one }) => one.wetness === "wet" && one.step.marks !== undefined && one.carrier === "water" && !one.bare && !one.groundMoves,
