@@ -80,9 +80,14 @@ function told({ network, sittings, handle, cured, bound, gapMs }: Together) {
 
 function findingsOf(together: Together, hours: FreeHours, start: number): readonly ScheduleFinding[] {
   const names = together.network.pieces.map(({ id }) => id);
-  const others = names.flatMap((id) =>
+  const each = names.flatMap((id) =>
     timeFindings(together, id).map(({ code, severity, message }): ScheduleFinding => ({ code, severity, pieces: [id], message })),
   );
+  // The same of several pieces is one thing.
+  const others = [...new Set(each.map(({ code, message }) => `${code} ${message}`))].map((same): ScheduleFinding => {
+    const all = each.filter(({ code, message }) => `${code} ${message}` === same);
+    return { ...all[0]!, pieces: all.flatMap(({ pieces }) => pieces) };
+  });
   const much = overloads(together.network, hours, start, together.hands).map(({ due, workMin, freeMin, pieces }): ScheduleFinding => ({
     code: "too-much",
     severity: "stop",

@@ -19,7 +19,7 @@ const finding = (code: string, severity: Finding["severity"], stepId: Finding["s
  * What is wrong with the time of one piece among all.
  *
  * @param id of the piece
- * @returns findings of its plan: late for its day, not hard by it, a window that shuts before the next coat, a coat that is longer than any sitting
+ * @returns findings of its plan, each told once, of the step it weighs most on: late for its day, not hard by it, a window that shuts before the next coat, a coat that is longer than any sitting
  */
 export function timeFindings({ network, sittings, late, cured }: Together, id: string): readonly Finding[] {
   const piece = network.pieces.findIndex((one) => one.id === id);
@@ -54,28 +54,36 @@ export function timeFindings({ network, sittings, late, cured }: Together, id: s
       stints.flatMap(({ node, windowShut }) => (windowShut && network.nodes[node]!.piece === piece ? [network.nodes[node]!.task.stepId] : [])),
     ),
   );
-  for (const stepId of shut)
+  const [first] = shut;
+  if (first !== undefined)
     found.push(
       finding(
         "window-shut",
         "warn",
-        stepId,
-        "in your free hours this coat comes after the one below has closed",
+        first,
+        shut.size === 1
+          ? "in your free hours this coat comes after the one below has closed"
+          : `in your free hours ${shut.size} coats come after the ones below have closed`,
         "past its window a coat takes hold of nothing, a mask tears its edge, and colours no longer run into one another",
         "Find a longer stretch for both; else scuff the coat below, score along the mask, or lay fresh colour to blend into.",
       ),
     );
-  const long = new Set(network.nodes.flatMap((node) => (node.piece === piece && node.tooLong && node.endedAt === null ? [node.task.stepId] : [])));
-  for (const stepId of long)
+  const long = network.nodes.filter((node) => node.piece === piece && node.tooLong && node.endedAt === null);
+  const longest = long.reduce<(typeof long)[number] | null>((most, node) => (most && most.ms >= node.ms ? most : node), null);
+  if (longest) {
+    const coats = new Set(long.map(({ task }) => task.stepId)).size;
     found.push(
       finding(
         "too-long",
         "warn",
-        stepId,
-        "this coat takes longer than any stretch of your free hours",
+        longest.task.stepId,
+        coats === 1
+          ? "this coat takes longer than any stretch of your free hours"
+          : `${coats} steps take longer than any stretch of your free hours; this one longest, ${sayDuration(longest.ms / MS_PER_MIN)}`,
         "a coat that is broken off shows an edge where it was left",
         "Free one longer stretch for it, or break it off at a rim, a corner or a line of the pattern.",
       ),
     );
+  }
   return found;
 }

@@ -96,3 +96,9 @@ test("what is wrong with a piece's time: late, not hard by its day, a window tha
   expect(timeFindings(together, "shut")[0]!.stepId).toBe("two");
   expect(timeFindings(together, "nobody")).toEqual([]);
 });
+
+test("what is true of seven coats is told once, of the longest", () => {
+  const coats = [400, 500, 900, 410, 420, 430, 440].map((min, k, all) => task(`coat${k}`, min, k === 0 ? [] : [edge(`coat${all.indexOf(all[k - 1]!)}`, 60)]));
+  const together = scheduleAll(ask([piece("wall", workOf(coats, 60))]))!;
+  expect(timeFindings(together, "wall")).toMatchObject([{ code: "too-long", stepId: "coat2", message: expect.stringMatching(/^7 steps .*15 hours/) }]);
+});
