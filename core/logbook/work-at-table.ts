@@ -1,5 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue";
-import { overWhatIsOn } from "../coating/facts/work-of";
+import { overWhatIsOn } from "../coating/facts/over-what-is-on";
 import type { Work } from "../coating/facts/task";
 import type { Candidate } from "../coating/model/plan";
 import type { Piece } from "../piece/piece";

@@ -198,29 +198,6 @@ function tieFilms(demands: readonly FilmDemand[], candidate: Worked, all: Readon
   }
 }
 
-/**
- * Work where something is on the piece: each task waits for the films on its place as they are there now, in whatever order they were laid, and
- * by whomever; and for what is to be laid beneath it yet.
- *
- * @param done tasks that are done, by id
- */
-export function overWhatIsOn(work: Work, done: ReadonlyMap<string, number>): Work {
-  if (done.size === 0) return work;
-  const task = (one: Task): Task => {
-    // What is on already waits for nothing that is not: that goes over it now.
-    if (done.has(one.id)) return { ...one, after: one.after.filter((edge) => done.has(edge.task)) };
-    if (!one.over || one.over.length === 0) return one;
-    const asked = one.over.flatMap(({ ordered, heats, ...edge }): readonly Edge[] => {
-      const laid = done.get(edge.task);
-      // A bake that is still to come lies between; one that was before it has nothing to do with it.
-      const isBaked = heats.some((heat) => heat !== one.id && (done.get(heat) ?? Infinity) >= (laid ?? -Infinity) && (ordered || done.has(heat)));
-      return isBaked || !(ordered || laid !== undefined) ? [] : [edge];
-    });
-    return { ...one, after: [...one.after, ...asked] };
-  };
-  return { ...work, tasks: work.tasks.map(task) };
-}
-
 /** Whether what a zone stands on is done before it is begun. */
 function isUnderside(zone: ZoneSteps, exposures: ReadonlyMap<ZoneId, Exposure>): boolean {
   return exposures.get(zone.zone) === "underside";
