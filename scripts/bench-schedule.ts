@@ -1,6 +1,6 @@
 /** Times schedules of many pieces: the first answer, sixty tries, and how both grow; and what a missed evening takes. Prints, judges nothing. */
 import { performance } from "node:perf_hooks";
-import type { StepId } from "../core/catalogue/ids";
+import type { ProductId, StepId } from "../core/catalogue/ids";
 import type { Task } from "../core/coating/facts/task";
 import { MS_PER_MIN, usualHours } from "../core/schedule/free-hours";
 import type { PieceWork } from "../core/schedule/together/network";
@@ -11,12 +11,23 @@ const RUNS = 5;
 const STEPS = 12;
 const DAY_MIN = 1440;
 
-/** Twelve steps one after the other: an hour between coats, a night before every fourth. */
+/** What is laid is wet to the touch so long, minutes: nothing is held by it meanwhile. */
+const touch = { typicalMin: 20, cautiousMin: 30, film: "craft-acrylic" as ProductId };
+
+/** Twelve steps one after the other, every fourth on the back: an hour between coats, a night before every fourth. */
 function pieceOf(index: number): PieceWork {
   const tasks = Array.from({ length: STEPS }, (_unused, k): Task => {
     const waitMin = k % 4 === 3 ? DAY_MIN : 60;
     const after = k === 0 ? [] : [{ task: `t${k - 1}`, typicalMin: waitMin, cautiousMin: 2 * waitMin, until: "dry-to-recoat" as const }];
-    return { id: `t${k}`, stepId: `t${k}` as StepId, coat: 1, zones: ["top"], handsOnMin: 5 + ((index * 7 + k * 11) % 25), after };
+    return {
+      id: `t${k}`,
+      stepId: `t${k}` as StepId,
+      coat: 1,
+      zones: [k % 4 === 3 ? "back" : "top"],
+      touch,
+      handsOnMin: 5 + ((index * 7 + k * 11) % 25),
+      after,
+    };
   });
   const dries = { typicalMin: DAY_MIN, cautiousMin: 2 * DAY_MIN };
   const work = { tasks, milestones: [{ task: `t${STEPS - 1}`, handle: dries, cured: dries }] };
