@@ -33,8 +33,8 @@ export interface Aid {
     readonly hiddenByPaint: boolean;
     readonly bleeds: boolean;
   };
-  /** For masks: the film below must be dry-hard to take the glue. */
-  readonly mask?: { readonly sticks: boolean };
+  /** For masks. Where it sticks the film below must be dry-hard to take the glue; where it lies flat on it, sprayed paint must be dry right through. */
+  readonly mask?: { readonly sticks: boolean; readonly lies: boolean };
   readonly heat?: { readonly kind: "oven" | "kiln" };
   readonly handsOnMin: number;
   readonly provenance: Provenance;

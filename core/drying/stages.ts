@@ -100,7 +100,10 @@ function workOutStages(product: ProductClass, room: Room, markMicrons: number | 
       cureDays: cureDays ? (pick(cureDays) * deepBy) / MIN_PER_DAY : null,
     };
   };
-  return { typical: column((s) => s.typical, factor.fast, deep.fast), cautious: column((s) => s.cautious, factor.slow, deep.slow) };
+  // Air takes the water out sooner, and knits no film: what is deep in it, and its cure, go by warmth, and are never sooner than the label has them.
+  const knits = roomFactor("reaction", room) ?? deep;
+  const [usual, careful] = [Math.max(1, deep.fast, knits.fast), Math.max(1, deep.slow, knits.slow)];
+  return { typical: column((s) => s.typical, factor.fast, usual), cautious: column((s) => s.cautious, factor.slow, careful) };
 }
 
 /**

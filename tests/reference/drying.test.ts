@@ -121,14 +121,35 @@ describe("whatever is asked", () => {
     );
   });
 
+  test("no air makes a film dry through or hard sooner than its label says, of whatever class: a fan, warmth and dry air only take the water out", () => {
+    fc.assert(
+      fc.property(rooms, fc.constantFrom("still" as const, "drafty" as const, "fan" as const), (here, airflow) => {
+        for (const product of CATALOGUE.products.values()) {
+          const { stages } = dryingOf({ product, room: { ...here, airflow } });
+          if (!stages || product.drying.by === "none") continue;
+          const { through, cureDays } = product.drying;
+          if (through) expect([product.id, stages.dryThrough.typicalMin >= through.typical]).toEqual([product.id, true]);
+          if (cureDays && stages.cured) expect([product.id, stages.cured.typicalMin >= cureDays.typical]).toEqual([product.id, true]);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    const warm: Room = { temperatureC: 27, relativeHumidity: 0.3, airflow: "drafty" };
+    const [varnish, paint] = ["acrylic-varnish", "craft-acrylic"].map((id) => dryingOf({ product: CATALOGUE.products.get(id as never)!, room: warm }).stages!);
+    expect(varnish!.cured!.typicalMin / 1440).toBeGreaterThanOrEqual(14);
+    expect(paint!.dryThrough.typicalMin / 60).toBeGreaterThanOrEqual(24);
+  });
+
   test("colder, damper or thicker is never sooner; water films know the damp", () => {
     fc.assert(
       fc.property(rooms, fc.integer({ min: 20, max: 900 }), (here, wetMicrons) => {
         const at = (more: Partial<Room>, wet = wetMicrons) => dryingOf({ product: PAINT, room: { ...here, ...more }, wetMicrons: wet }).stages;
-        const now = at({})!.dryThrough.typicalMin;
-        expect(at({ temperatureC: here.temperatureC - 3 })?.dryThrough.typicalMin ?? Infinity).toBeGreaterThan(now);
-        expect(at({ relativeHumidity: here.relativeHumidity + 0.06 })?.dryThrough.typicalMin ?? Infinity).toBeGreaterThan(now);
-        expect(at({}, wetMicrons * 1.5)!.dryThrough.typicalMin).toBeGreaterThanOrEqual(now);
+        const { dryToTouch: touch, dryThrough: through } = at({})!;
+        for (const more of [{ temperatureC: here.temperatureC - 3 }, { relativeHumidity: here.relativeHumidity + 0.06 }]) {
+          expect(at(more)?.dryToTouch.typicalMin ?? Infinity).toBeGreaterThan(touch.typicalMin);
+          expect(at(more)?.dryThrough.typicalMin ?? Infinity).toBeGreaterThanOrEqual(through.typicalMin);
+        }
+        expect(at({}, wetMicrons * 1.5)!.dryThrough.typicalMin).toBeGreaterThanOrEqual(through.typicalMin);
       }),
       { numRuns: 200 },
     );

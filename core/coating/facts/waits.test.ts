@@ -53,6 +53,15 @@ describe("waits that the engine works out", () => {
     expect(seal).toMatchObject({ min: 30, until: "dry-body" });
   });
 
+  test("whatever masks sprayed paint waits until that is dry right through, a day at least", () => {
+    for (const mask of ["tape", "adhesive-film", "stencil"])
+      for (const room of [STANDARD, { temperatureC: 28, relativeHumidity: 0.3, airflow: "fan" } as const]) {
+        const [, masked] = waits(pot({ room }), "outside", [s("base", "spray-paint", { coats: 2 }), s("mask", mask)]);
+        expect(masked).toMatchObject({ until: "dry-through" });
+        expect(masked!.min).toBeGreaterThanOrEqual(DAY);
+      }
+  });
+
   test("tape waits for a hard film, rubber bands only for a dry one", () => {
     const taped = waits(pot(), "outside", [base, s("mask", "tape")])[1]!;
     const banded = waits(pot(), "outside", [base, s("mask", "rubber-band")])[1]!;

@@ -90,6 +90,8 @@ function needOf(upper: StepFact, lower: StepFact): Need {
   if (runsInto(upper.step, lower.step) || liesBeside(upper, lower)) return "none";
   if (crossesOilAndWater(upper, lower) || dissolvesInk(upper, lower)) return "through";
   const need = NEEDS[role] ?? "none";
+  // Paper and film lift sprayed paint that is soft inside, and so does a stencil that is pressed on it [common practice].
+  if (role === "mask" && upper.aid?.mask?.lies && lower.product?.methods[0] === "spray") return "through";
   if (role === "mask" && upper.aid?.mask?.sticks) return "hard";
   // Clear and ground films below take a recoat; only what carries colour has to be dry right through.
   if ((need === "through" || need === "bake") && !isColour(lower)) return "recoat";
