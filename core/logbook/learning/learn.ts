@@ -75,7 +75,7 @@ export function learn({ product, room, stage, reckonedMin, observations }: Learn
     const tacky = what === "tacky";
     return [{ product: product.id, room: roomKey(room), stage: of, longerThan: tacky ? at : null, notLongerThan: tacky ? null : at }];
   });
-  const factors = dryingFactors(seen);
+  const factors = dryingFactors(seen, Infinity);
   const [film, here] = [factors.films[0], factors.rooms[0]];
   const stretch = dryingStretch(factors, product.id, room, of);
   const label = labelMin(product.drying, of);

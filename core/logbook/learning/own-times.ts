@@ -58,13 +58,13 @@ const SETTLED = 1e-3;
 const LATEST = 40;
 
 /** The latest films of each paint, room and stage. */
-function latest(films: readonly SeenFilm[]): readonly SeenFilm[] {
+function latest(films: readonly SeenFilm[], most: number): readonly SeenFilm[] {
   const left = new Map<string, number>();
   const kept = [...films].reverse().filter(({ product, room, stage }) => {
     const key = `${product}/${room}/${stage}`;
     const count = (left.get(key) ?? 0) + 1;
     left.set(key, count);
-    return count <= LATEST;
+    return count <= most;
   });
   return kept.reverse();
 }
@@ -103,9 +103,14 @@ function factorsOfStage(stage: LearntStage, seen: readonly SeenFilm[]): Pick<Own
   return { films: factors("film"), rooms: factors("room") };
 }
 
-/** How much longer films take than reckoned, by paint and by room, each stage by itself. */
-export function dryingFactors(films: readonly SeenFilm[]): Pick<OwnTimes, "films" | "rooms"> {
-  const seen = latest(films);
+/**
+ * How much longer films take than reckoned, by paint and by room, each stage by itself.
+ *
+ * @param films by time
+ * @param most films of one paint in one room that count, the latest
+ */
+export function dryingFactors(films: readonly SeenFilm[], most = LATEST): Pick<OwnTimes, "films" | "rooms"> {
+  const seen = latest(films, most);
   const stages = [...new Set(seen.map(({ stage }) => stage))].map((stage) =>
     factorsOfStage(
       stage,
