@@ -1,7 +1,7 @@
 import type { ProductClass } from "../catalogue/product-class";
 import type { Room } from "../piece/piece";
 import { dayAndNight, NIGHT_SHARE } from "./day-night";
-import { AIR_SPEED, evaporationFactor, STANDARD_ROOM } from "./air";
+import { AIR_SPEED, evaporationFactor, inStillAir, STANDARD_ROOM } from "./air";
 import type { RoomFactor } from "./air";
 
 /** Oxidation and reaction go about half as fast for each 10 °C less [from memory]. */
@@ -32,6 +32,20 @@ export function roomFactor(by: DryingBy, room: Room): RoomFactor | null {
   if (!one && !other) return null;
   const mean = (pick: (factor: RoomFactor) => number) => 1 / ((1 - NIGHT_SHARE) * rateOf(one, pick) + NIGHT_SHARE * rateOf(other, pick));
   return { fast: mean(({ fast }) => fast), slow: mean(({ slow }) => slow) };
+}
+
+/**
+ * How the times of what is deep in a film, and of its cure, change in this room. Air takes the water out sooner, and knits no film: they go by warmth
+ * where that is slower than the water, and are never sooner than the label has them.
+ *
+ * @returns factors of 1 or more; null when it will not dry here
+ */
+export function deepFactor(by: DryingBy, room: Room): RoomFactor | null {
+  const still = inStillAir(room);
+  const deep = roomFactor(by, still);
+  if (!deep) return null;
+  const knits = roomFactor("reaction", still) ?? deep;
+  return { fast: Math.max(1, deep.fast, knits.fast), slow: Math.max(1, deep.slow, knits.slow) };
 }
 
 const rateOf = (factor: RoomFactor | null, pick: (factor: RoomFactor) => number) => (factor ? 1 / pick(factor) : 0);

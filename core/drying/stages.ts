@@ -1,8 +1,7 @@
 import type { ProductClass, Span } from "../catalogue/product-class";
 import type { Room } from "../piece/piece";
 import { hours, MIN_PER_DAY } from "../units/duration";
-import { inStillAir } from "./air";
-import { roomFactor } from "./room-factor";
+import { deepFactor, roomFactor } from "./room-factor";
 
 /** Stages of one coat in one room, minutes (cure in days): one column of a plan's `typical` and `cautious`. */
 export interface Stages {
@@ -81,8 +80,7 @@ const stagesByProduct = new WeakMap<ProductClass, WeakMap<Room, Map<number | nul
 
 function workOutStages(product: ProductClass, room: Room, markMicrons: number | null): StageRange | null {
   const factor = roomFactor(product.drying.by, room);
-  // Deep drying and cure are slow for what is inside the film: a fan does not hurry them.
-  const deep = roomFactor(product.drying.by, inStillAir(room));
+  const deep = deepFactor(product.drying.by, room);
   if (!factor || !deep) return null;
   const { early, throughMin } = thickness(product, markMicrons);
   const through = throughOf(product);
@@ -100,10 +98,7 @@ function workOutStages(product: ProductClass, room: Room, markMicrons: number | 
       cureDays: cureDays ? (pick(cureDays) * deepBy) / MIN_PER_DAY : null,
     };
   };
-  // Air takes the water out sooner, and knits no film: what is deep in it, and its cure, go by warmth, and are never sooner than the label has them.
-  const knits = roomFactor("reaction", room) ?? deep;
-  const [usual, careful] = [Math.max(1, deep.fast, knits.fast), Math.max(1, deep.slow, knits.slow)];
-  return { typical: column((s) => s.typical, factor.fast, usual), cautious: column((s) => s.cautious, factor.slow, careful) };
+  return { typical: column((s) => s.typical, factor.fast, deep.fast), cautious: column((s) => s.cautious, factor.slow, deep.slow) };
 }
 
 /**

@@ -1,6 +1,5 @@
 import type { Edge, Milestone, Work } from "../../coating/facts/task";
-import { inStillAir } from "../../drying/air";
-import { roomFactor } from "../../drying/room-factor";
+import { deepFactor, roomFactor } from "../../drying/room-factor";
 import type { DryingBy } from "../../drying/room-factor";
 import { remedied, REMEDIES } from "../../drying/what-if";
 import type { Remedy } from "../../drying/what-if";
@@ -28,8 +27,9 @@ export interface WhatIfAll {
 }
 
 /** How many times longer a wait is in another room; 1 where nothing is known of it. */
-function stretch(by: DryingBy, from: Room, to: Room, careful: boolean): number {
-  const [was, is] = [roomFactor(by, from), roomFactor(by, to)];
+function stretch(by: DryingBy, from: Room, to: Room, careful: boolean, deep: boolean): number {
+  const factorOf = deep ? deepFactor : roomFactor;
+  const [was, is] = [factorOf(by, from), factorOf(by, to)];
   return was && is ? (careful ? is.slow / was.slow : is.fast / was.fast) : 1;
 }
 
@@ -45,9 +45,8 @@ export function workInRoom(work: Work, to: Room): Work {
   const { room: from } = work;
   if (!from) return work;
   const times = (span: { readonly typicalMin: number; readonly cautiousMin: number }, by: DryingBy, deep: boolean) => {
-    const [was, is] = deep ? [inStillAir(from), inStillAir(to)] : [from, to];
-    const typicalMin = Math.ceil(span.typicalMin * stretch(by, was, is, false));
-    return { typicalMin, cautiousMin: Math.max(typicalMin, Math.ceil(span.cautiousMin * stretch(by, was, is, true))) };
+    const typicalMin = Math.ceil(span.typicalMin * stretch(by, from, to, false, deep));
+    return { typicalMin, cautiousMin: Math.max(typicalMin, Math.ceil(span.cautiousMin * stretch(by, from, to, true, deep))) };
   };
   const edge = (one: Edge): Edge => {
     if (one.by === undefined) return one;
