@@ -1,11 +1,17 @@
 /** Whatever is planned, rescued, laid unplanned or repaired, in any order: nothing is offered over a film that is not ready, and as long as something is left to do something is offered, or a time is told. */
 import { expect, test } from "@jest/globals";
+import { repairBody } from "#core/casting/repair/repair-body";
+import { repairsOf } from "#core/casting/repair/repair";
+import type { Fault } from "#core/casting/repair/fault";
 import { CATALOGUE } from "#core/catalogue/catalogue";
+import type { StepId } from "#core/catalogue/ids";
 import { changesWith } from "#core/coating/model/apply-changes";
-import { bodyOf } from "#core/logbook/body-state";
+import type { Change } from "#core/coating/model/change";
+import { actKey, bodyOf } from "#core/logbook/body-state";
 import { benchOf } from "#core/logbook/bench/bench";
 import type { BenchPiece } from "#core/logbook/bench/bench-piece";
 import type { CoatEvent, ProgressKind } from "#core/logbook/progress";
+import { repairChanges } from "#core/logbook/rescue/repairing";
 import { mishapsAt, remediesFor } from "#core/logbook/rescue/rescue";
 import { rewritingOf } from "#core/logbook/rescue/rewriting";
 import { bandsOn, spotOf, wetnessOf } from "#core/logbook/rescue/spot";
@@ -19,7 +25,7 @@ import { usualHours } from "#core/schedule/free-hours";
 import { scheduleAll } from "#core/schedule/together/schedule-all";
 import { workAtTable } from "#core/logbook/work-at-table";
 import { numbersFrom } from "#core/units/seeded";
-import { jar, mug, pebble, pot, tray, woodDisc } from "./bench";
+import { gypsum, jar, mug, pebble, pot, tray, woodDisc } from "./bench";
 import { Bench } from "./half-painted";
 import { wetFaults } from "./wet-oracle";
 
@@ -32,14 +38,23 @@ const PIECES: readonly Piece[] = [
   mug({ decoration: { techniques: ["freehand-brush"], colours: ["#1f3a4d"] } }),
   jar({ decoration: { techniques: ["dots"], colours: ["#f4efe2"] } }),
   tray({ decoration: { techniques: ["stencil"], baseColour: "#f4efe2", colours: ["#1f3a4d"] } }),
+  gypsum({ uses: ["handled"], conditions: ["air-holes"], decoration: DOTS }),
   woodDisc({ decoration: { techniques: ["dots", "lettering"], baseColour: "#1f3a4d", colours: ["#f4efe2"] } }),
 ];
+
+const coatName = (zone: string, stepId: string, act: CoatEvent["act"], { coat, half }: Pick<CoatEvent, "coat" | "half">) =>
+  [zone, stepId, actKey(act), coat, half].join("/");
 
 /** A piece on a bench with a clock, its records and its plan as they are kept. */
 class Table extends Bench {
   now = START;
+  private names = 0;
 
   at(kind: ProgressKind, events: readonly CoatEvent[]): void {
+    // A coat that is on already is not laid a second time under its name: the film that lies there would be forgotten.
+    const on = new Set(bodyOf(this.progress).flatMap(({ zone, stepId, act, coats }) => coats.map((one) => coatName(zone, stepId, act, one))));
+    if (kind === "done")
+      expect(events.filter(({ zone, stepId, act, ...coat }) => CATALOGUE.products.has(act.product) && on.has(coatName(zone, stepId, act, coat)))).toEqual([]);
     this.record(kind, events as never);
     const count = events.length;
     const at = new Date((this.now += 1)).toISOString();
@@ -52,6 +67,16 @@ class Table extends Bench {
     if (!shown) return;
     if (basis !== (this.keeping.basis ?? null)) this.keeping = { ...this.keeping, edits };
     this.follow(shown, basis);
+  }
+
+  /** Changes of the plan, each new step with a name of its own. */
+  edit(changes: readonly Change[]): void {
+    const named = changes.map((change) =>
+      change.op === "add" && change.step.id === undefined
+        ? { ...change, step: { ...change.step, id: `${change.zone}.own.${(this.names += 1)}` as StepId } }
+        : change,
+    );
+    this.keeping = { ...this.keeping, edits: changesWith(this.keeping.edits, named) };
   }
 
   get laid(): BenchPiece | null {
@@ -92,7 +117,7 @@ function told(piece: Piece, seed: number): readonly string[] {
       table.at("tacky", tacky);
       table.at("mended", mended);
       table.at("done", fresh);
-      table.keeping = { ...table.keeping, edits: changesWith(table.keeping.edits, changes) };
+      table.edit(changes);
       story.push(`${Math.round((table.now - START) / MIN)} rescue ${offered.remedy.id} of ${band.step.id}`);
     } else if (chance < 0.18) {
       const zone = pick(shown.zones)!.zone;
@@ -103,7 +128,20 @@ function told(piece: Piece, seed: number): readonly string[] {
         unplannedCoat({ zone, role, product: product.id, ...(role === "seal" ? {} : { colour: "#8a3a2a" }) }, bodyOf(table.progress), CATALOGUE),
       ]);
       story.push(`${Math.round((table.now - START) / MIN)} unplanned ${role} ${product.id} on ${zone}`);
-    } else if (chance < 0.25) {
+    } else if (chance < 0.21) {
+      const fault: Fault = {
+        kind: pick(["hole", "chip"] as const)!,
+        place: pick(["face", "edge", "foot"] as const)!,
+        bodies: 1,
+        each: 1,
+        widthMm: 3,
+        depthMm: 1 + 3 * number(),
+      };
+      const changes = repairChanges(repairsOf([fault], repairBody(piece, CATALOGUE)), shown, CATALOGUE);
+      table.keep();
+      table.edit(changes);
+      story.push(`${Math.round((table.now - START) / MIN)} repair of ${fault.kind} at ${fault.place}: ${changes.length} changes`);
+    } else if (chance < 0.27) {
       const waiting = bench.alone.find(({ then }) => then !== null)?.then ?? bench.now[0];
       const touched = waiting ? touchedEvents(shown, waiting.tasks, { work, done, now: table.now }, number() < 0.5 ? "tacky" : "dry") : [];
       const seen = touched[0]?.actual?.look?.seen ?? "tacky";

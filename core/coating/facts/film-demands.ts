@@ -34,7 +34,9 @@ export function filmDemands(stacks: readonly StackFacts[]): readonly FilmDemand[
             const beneath = lower.index < upper.index;
             // The user has said themselves how long it waits.
             if (beneath && upper.step.waitBefore?.set === "hers") return [];
-            const heats = stack.steps.filter(({ step, index }) => step.heat !== undefined && (!beneath || (index > lower.index && index < upper.index)));
+            const heats = stack.steps.filter(
+              ({ step, index }) => step.heat !== undefined && step !== upper.step && (!beneath || (index > lower.index && index < upper.index)),
+            );
             const [usual, careful] = [demand(upper, lower, stack, "typical"), demand(upper, lower, stack, "cautious")];
             if (usual.min <= 0 && careful.min <= 0) return [];
             const typicalMin = Math.ceil(usual.min);

@@ -63,6 +63,25 @@ describe("work over what is on the piece", () => {
     ]);
   });
 
+  test("waits for a coat beneath it that is still to be laid, though the bake was before", () => {
+    const { tasks } = overWhatIsOn(
+      WORK,
+      new Map([
+        ["base", 0],
+        ["bake", 20],
+      ]),
+    );
+    expect(waits(tasks, "seal")).toContainEqual(["dots", 2000]);
+  });
+
+  test("comes after what stands before it in the plan, though what lies between is done", () => {
+    const chain = workOf([task("sand", 5, []), task("coat", 10, [edge("sand", 0)]), task("seal", 10, [edge("coat", 180)])]);
+    expect(waits(overWhatIsOn(chain, new Map([["coat", 0]])).tasks, "seal")).toEqual([
+      ["coat", 180],
+      ["sand", 0],
+    ]);
+  });
+
   test("hardens from the film that was laid last on its place", () => {
     const work = { ...WORK, milestones: [{ ...WORK.milestones[0]!, task: "seal" }] };
     expect(

@@ -1,24 +1,43 @@
-import type { Edge, Milestone, Task, Work } from "./task";
+import type { Edge, Milestone, Over, Task, Work } from "./task";
+
+/** Whether a film has been through a bake since it was laid, or will have been, as one is still to come between. */
+function isBaked({ task, heats, ordered }: Over, done: ReadonlyMap<string, number>): boolean {
+  const laid = done.get(task);
+  return heats.some((heat) => (done.has(heat) ? laid !== undefined && done.get(heat)! >= laid : ordered));
+}
+
+/** Ties to what is still to be done before a task where what lies between is done already: the order of the plan holds all the same. */
+function stillBefore(task: Task, tasks: ReadonlyMap<string, Task>, done: ReadonlyMap<string, number>): readonly Edge[] {
+  const open = new Set<string>();
+  const seen = new Set<string>();
+  const visit = (id: string): void => {
+    if (seen.has(id)) return;
+    seen.add(id);
+    if (!done.has(id)) open.add(id);
+    else for (const edge of tasks.get(id)?.after ?? []) visit(edge.task);
+  };
+  for (const { task: below } of task.after) visit(below);
+  const direct = new Set(task.after.map((edge) => edge.task));
+  return [...open].filter((id) => !direct.has(id)).map((id) => ({ task: id, typicalMin: 0, cautiousMin: 0, until: "dry-to-touch" }));
+}
 
 /**
  * Work where something is on the piece: each task waits for the films on its place as they are there now, in whatever order they were laid, and
- * by whomever; and for what is to be laid beneath it yet.
+ * by whomever; and for what is to be done before it yet.
  *
  * @param done tasks that are done, by id
  */
 export function overWhatIsOn(work: Work, done: ReadonlyMap<string, number>): Work {
   if (done.size === 0) return work;
+  const tasks = new Map(work.tasks.map((one) => [one.id, one]));
   const task = (one: Task): Task => {
     // What is on already waits for nothing that is not: that goes over it now.
     if (done.has(one.id)) return { ...one, after: one.after.filter((edge) => done.has(edge.task)) };
-    if (!one.over || one.over.length === 0) return one;
-    const asked = one.over.flatMap(({ ordered, heats, ...edge }): readonly Edge[] => {
-      const laid = done.get(edge.task);
-      // A bake that is still to come lies between; one that was before it has nothing to do with it.
-      const isBaked = heats.some((heat) => heat !== one.id && (done.get(heat) ?? Infinity) >= (laid ?? -Infinity) && (ordered || done.has(heat)));
-      return isBaked || !(ordered || laid !== undefined) ? [] : [edge];
+    const asked = (one.over ?? []).flatMap((over): readonly Edge[] => {
+      const { ordered, heats: _heats, ...edge } = over;
+      return (ordered || done.has(edge.task)) && !isBaked(over, done) ? [edge] : [];
     });
-    return { ...one, after: [...one.after, ...asked] };
+    return { ...one, after: [...one.after, ...stillBefore(one, tasks, done), ...asked] };
   };
   return { ...work, tasks: work.tasks.map(task), milestones: work.milestones.map((one) => fromLatest(one, work, done)) };
 }

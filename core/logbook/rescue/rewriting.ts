@@ -66,8 +66,7 @@ function lastCoat(laid: LaidAct | undefined): readonly CoatEvent[] {
 }
 
 /** A step that is put into the plan, and on the piece at once. */
-function laidStep(zone: ZoneId, step: NewStep, after: StepId, steps: readonly Step[]): Pick<Rewriting, "laid" | "changes"> {
-  const taken = [...steps.map(({ id }) => id)];
+function laidStep(zone: ZoneId, step: NewStep, after: StepId, taken: ReadonlySet<StepId>): Pick<Rewriting, "laid" | "changes"> {
   const id = step.id ?? freeStepId(zone, `${step.role}.mend`, taken);
   const fresh: NewStep = { ...step, id };
   const { coats: _coats, because: _because, checks: _checks, origin: _origin, id: _id, ...act } = fresh;
@@ -75,10 +74,17 @@ function laidStep(zone: ZoneId, step: NewStep, after: StepId, steps: readonly St
 }
 
 /** One coat more of a step, on the piece at once: as its next coat where nothing lies on it and it has all of them, else as a step of its own. */
-function laidMore(zone: ZoneId, step: Step, top: Step, anchor: StepId, steps: readonly Step[], body: readonly LaidAct[]): Pick<Rewriting, "laid" | "changes"> {
+function laidMore(
+  zone: ZoneId,
+  step: Step,
+  top: Step,
+  anchor: StepId,
+  taken: ReadonlySet<StepId>,
+  body: readonly LaidAct[],
+): Pick<Rewriting, "laid" | "changes"> {
   const own = body.find((one) => one.zone === zone && one.stepId === step.id && actKey(one.act) === actKey(step));
   if (step.done || top.id !== step.id || anchor !== step.id || !own || own.coats.some(({ half }) => half !== undefined))
-    return laidStep(zone, again(step), anchor, steps);
+    return laidStep(zone, again(step), anchor, taken);
   const coat = Math.max(...own.coats.map((one) => one.coat)) + 1;
   // A coat that was still to come is laid by this; else the step gets one more.
   const changes: readonly Change[] = coat > step.coats ? [{ op: "set", stepId: step.id, field: "coats", value: coat }] : [];
@@ -107,6 +113,8 @@ export function rewritingOf(
   const top = spot.above.at(-1) ?? step;
   const steps = shown.zones.find((one) => one.zone === zone)?.steps ?? [];
   const on = new Set(body.filter((one) => one.zone === zone).map(({ stepId }) => stepId as string));
+  // Coats of one work are told as one step: the names they were laid under are taken still.
+  const taken = new Set([...steps.map(({ id }) => id), ...body.filter((one) => one.zone === zone).map(({ stepId }) => stepId)]);
   // What is laid now lies on all that is on the place, baked or not.
   const anchor = steps.findLast(({ id, done }) => done === true || on.has(id) || id === top.id)?.id ?? top.id;
   const [ground] = spot.below;
@@ -123,18 +131,18 @@ export function rewritingOf(
       return { ...NOTHING, ruined: all };
     case "refill-ground": {
       const left = body.flatMap((one) => (laid.includes(one) ? [] : [one]));
-      return { ...NOTHING, ruined: all, ...(ground ? laidMore(zone, ground, ground, ground.id, steps, left) : {}) };
+      return { ...NOTHING, ruined: all, ...(ground ? laidMore(zone, ground, ground, ground.id, taken, left) : {}) };
     }
     case "one-more":
-      return { ...NOTHING, ...laidMore(zone, step, top, anchor, steps, body) };
+      return { ...NOTHING, ...laidMore(zone, step, top, anchor, taken, body) };
     case "block": {
-      const blocker = laidStep(zone, { role: "prime", product: STAIN_BLOCKER, coats: 1 }, anchor, steps);
+      const blocker = laidStep(zone, { role: "prime", product: STAIN_BLOCKER, coats: 1 }, anchor, taken);
       const [added] = blocker.changes;
       const under = added?.op === "add" ? added.step.id! : anchor;
       return { ...NOTHING, laid: blocker.laid, changes: [...blocker.changes, { op: "add", zone, at: { after: under }, step: again(step) }] };
     }
     case "accent":
-      return { ...NOTHING, ...laidStep(zone, accentOf(shown, spot, effect.technique, catalogue), anchor, steps) };
+      return { ...NOTHING, ...laidStep(zone, accentOf(shown, spot, effect.technique, catalogue), anchor, taken) };
     case "start-again":
       return { ...NOTHING, ruined: body.filter((one) => one.zone === zone).flatMap((one) => eventsOf(one)) };
   }
