@@ -12,7 +12,7 @@ import { keyOf } from "~/piece/worked-out.client";
 import type { Database } from "~/store/database";
 import { keptOverview } from "~/store/listing";
 import type { Followed } from "~/store/plans";
-import { settingsIn } from "~/store/preferences";
+import { isLearntAnew } from "~/store/own-times";
 import { timersIn } from "~/store/timers";
 
 /** A piece on the bench, with what it takes to note what is done on it. */
@@ -74,8 +74,7 @@ async function onBench(kept: KeptPiece, timers: readonly TimerRecord[]): Promise
 /** All pieces that are begun, or wanted by a day, as they lie on the bench. */
 export async function benchLoaded(db: Database): Promise<BenchLoaded> {
   const now = Date.now();
-  const [all, timers] = await Promise.all([keptPieces(db), timersIn(db)]);
-  const learntAnew = !(await settingsIn(db)).toldLearntAnew && (await db.countFromIndex("progress", "byDrying")) > 0;
+  const [all, timers, learntAnew] = await Promise.all([keptPieces(db), timersIn(db), isLearntAnew(db)]);
   const here = all.filter((kept) => kept.record.putAway === undefined);
   const on: KeptPiece[] = [];
   for (const kept of here) if (isOn(kept) && !(await isOver(db, kept, now))) on.push(kept);

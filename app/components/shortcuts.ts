@@ -6,7 +6,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly does: string;
   { keys: "1, 2, 3, 4, 5, 6", does: "Go to the places, as they stand in the bar", single: true },
   { keys: "Ctrl Z", does: "Take back what was done last" },
   { keys: "Ctrl Shift Z", does: "Do it again" },
-  { keys: "Space", does: "On the card of the Bench that has the focus: it is done, or one more has it", single: true },
+  { keys: "Space", does: "On the Bench, on the card you have chosen: it is done, or one more has it", single: true },
   { keys: "Arrow up, arrow down", does: "On the Bench: take another piece up" },
   { keys: "Arrow keys", does: "Walk the bands of a coat section" },
   { keys: "Enter", does: "Open a band: step, reasons, what else would do" },

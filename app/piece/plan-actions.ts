@@ -1,6 +1,7 @@
 import type { StepId } from "#core/catalogue/ids";
 import type { Change } from "#core/coating/model/change";
-import { foundDry, touchBefore, touchedFilms } from "#core/logbook/actual";
+import { touchAsked } from "#core/logbook/actual";
+import type { Touch } from "#core/logbook/learning/stages";
 import { coatEvents } from "#core/logbook/coat-events";
 import type { Look } from "#core/logbook/progress";
 import { doneEvents, touchedEvents } from "#core/logbook/table-events";
@@ -28,7 +29,7 @@ export interface PlanActions {
   /** What the tasks wait for was touched. */
   readonly markTouched: (tasks: readonly Task[], seen: Look["seen"], what: string) => void;
   /** What the film beneath is touched with, where there is one that can be and nobody has found it dry. */
-  readonly touchBefore: (tasks: readonly Task[]) => ReturnType<typeof touchBefore>;
+  readonly touchAsked: (tasks: readonly Task[]) => Touch | null;
   readonly markUndone: (tasks: readonly Task[]) => void;
   /** The clock is right by now: what lies later than it was noted by a wrong one. */
   readonly clockIsRight: () => void;
@@ -68,10 +69,7 @@ export function usePlanActions(pieceId: string, view: PlannedView, { plan, progr
       if (!shown || !followed || !view.work) return;
       ask({ intent: "done", followed, coats: doneEvents(shown, tasks, tookMin), at: now(), what });
     },
-    touchBefore: (tasks) => {
-      if (!view.work || foundDry(tasks, { work: view.work, done: view.done }, progress)) return null;
-      return touchedFilms(tasks, { work: view.work, done: view.done, now: Date.now() }, "dry").length > 0 ? touchBefore(tasks, view) : null;
-    },
+    touchAsked: (tasks) => view.work && touchAsked(tasks, { work: view.work, done: view.done }, progress),
     markTouched: (tasks, seen, what) => {
       if (!shown || !view.work) return;
       const at = now();

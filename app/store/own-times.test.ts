@@ -10,7 +10,7 @@ import { coat, follow } from "../../tests/reference/notebook";
 import type { Act } from "./acts";
 import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
-import { ownTimesIn, timesLearnt } from "./own-times";
+import { isLearntAnew, ownTimesIn, timesLearnt } from "./own-times";
 import { addPiece } from "./pieces";
 import { saveSettings } from "./preferences";
 import { markDone, markDry, markTacky, progressOf } from "./progress";
@@ -66,4 +66,16 @@ test("still tacky is noted on the coat that is there, once for each time; it is 
   const looks = acts.filter(({ label }) => label.startsWith("noting that it is"));
   for (const act of [...looks].reverse()) await takeBack(db, act);
   expect((await timesLearnt(db)).films).toEqual([]);
+});
+
+test("a notebook that learnt from waits that were gone on with begins anew, and is told so once; one that never did is told nothing", async () => {
+  const db = await openStore({}, "learnt-anew");
+  const piece = await addPiece(db, pebble());
+  expect(await isLearntAnew(db)).toBe(false);
+  const { stage: _stage, by: _by, afterMin, toldMin: _told, seen: _seen, ...waited } = touched(12).look!;
+  const old: Actual = { drying: { ...waited, waitedMin: afterMin } };
+  await markDone(db, piece.id, follow(candidateId("one"), ""), [{ ...coat(2), actual: old }], "2026-11-30T19:00:00.000Z");
+  expect([await ownTimesIn(db), await isLearntAnew(db)]).toEqual([null, true]);
+  await saveSettings(db, { toldLearntAnew: true });
+  expect(await isLearntAnew(db)).toBe(false);
 });

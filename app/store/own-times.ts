@@ -15,3 +15,8 @@ export async function ownTimesIn(db: Database): Promise<OwnTimes | null> {
   const learnt = await timesLearnt(db);
   return learnt.films.length + learnt.rooms.length + learnt.hands.length === 0 ? null : learnt;
 }
+
+/** Whether it is still to be told that drying is learnt anew: something had been learnt from waits nobody had looked at the end of. */
+export async function isLearntAnew(db: Database): Promise<boolean> {
+  return !(await settingsIn(db)).toldLearntAnew && (await db.countFromIndex("progress", "byDrying")) > 0;
+}

@@ -1,6 +1,5 @@
 import type { Edge, Task, Work } from "../coating/facts/task";
 import { MS_PER_MIN } from "../schedule/free-hours";
-import type { DryingStage } from "../catalogue/vocabulary";
 import { touchFor } from "./learning/stages";
 import type { Touch } from "./learning/stages";
 import type { Actual, Look, ProgressRecord } from "./progress";
@@ -107,24 +106,20 @@ export function touchedFilms(tasks: readonly Task[], standing: Standing, seen: L
   return [...found.values()];
 }
 
-/** What a film is touched with, to see whether the tasks of a go may be begun; null where nothing beneath has to dry. */
-export function touchBefore(tasks: readonly Task[], { done }: Pick<Standing, "done">): { readonly by: Touch; readonly stage: DryingStage } | null {
-  const [first] = tasks.flatMap((task) => waitedFor(task, { done }) ?? []);
-  return first ? { by: touchFor(first.edge.until), stage: first.edge.until } : null;
-}
-
 /**
- * Whether every film a go waits for was found dry since it was laid.
+ * What the films a go waits for are to be touched with, to see whether it may be begun.
  *
  * @param progress records of the piece, by time
+ * @returns null where nothing beneath has to dry, or all of it was found dry since it was laid
  */
-export function foundDry(tasks: readonly Task[], { work, done }: Pick<Standing, "work" | "done">, progress: readonly ProgressRecord[]): boolean {
+export function touchAsked(tasks: readonly Task[], { work, done }: Pick<Standing, "work" | "done">, progress: readonly ProgressRecord[]): Touch | null {
   const films = tasks.flatMap((task) => waitedFor(task, { done }) ?? []);
-  return films.every(({ edge }) => {
+  const open = films.find(({ edge }) => {
     const lower = work.tasks.find(({ id }) => id === edge.task);
     const last = lower && progress.findLast(({ stepId, coat, half }) => stepId === lower.stepId && coat === lower.coat && half === lower.half);
-    return last?.kind === "dry";
+    return last?.kind !== "dry";
   });
+  return open ? touchFor(open.edge.until) : null;
 }
 
 /**

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { MapPin } from "lucide-react";
-import { foundDry, touchBefore } from "#core/logbook/actual";
+import { touchAsked } from "#core/logbook/actual";
 import type { Bench } from "#core/logbook/bench/bench";
 import type { Go } from "#core/logbook/bench/go";
 import type { Look } from "#core/logbook/progress";
@@ -28,7 +28,7 @@ interface Props {
 /** A finger that was put on it before its time: asked only where somebody says so. */
 function TouchedEarly({ then, piece, title, note }: { then: Go; piece: OnBench; title: string; note: (seen: Look["seen"]) => void }) {
   const [open, setOpen] = useState(false);
-  const touch = foundDry(then.tasks, piece, piece.progress) ? null : touchBefore(then.tasks, piece);
+  const touch = touchAsked(then.tasks, piece, piece.progress);
   if (!touch) return null;
   if (!open)
     return (
@@ -39,7 +39,7 @@ function TouchedEarly({ then, piece, title, note }: { then: Go; piece: OnBench; 
   return (
     <div className="w-full pb-2">
       <Touched
-        by={touch.by}
+        by={touch}
         title={title}
         note={(seen) => {
           setOpen(false);

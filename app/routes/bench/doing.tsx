@@ -2,7 +2,7 @@ import { format } from "date-fns";
 import { useState } from "react";
 import { Link } from "react-router";
 import { Check, Hourglass, Minus, Moon, Play, Plus, Wrench } from "lucide-react";
-import { foundDry, touchBefore } from "#core/logbook/actual";
+import { touchAsked } from "#core/logbook/actual";
 import type { Look } from "#core/logbook/progress";
 import { lastTime } from "#core/logbook/bench/evening";
 import { batchClock } from "#core/logbook/bench/begun";
@@ -40,10 +40,10 @@ export function Doing({ go, piece, menu, now, noting }: Props) {
   const batch = piece.count > 1;
   const [has, count] = useCount(go.begun?.ends.length ?? null, now, noting.count);
   const begun = has !== null;
-  const touch = foundDry(go.tasks, piece, piece.progress) ? null : touchBefore(go.tasks, piece);
+  const touch = touchAsked(go.tasks, piece, piece.progress);
   return (
     <div className="mt-4 grid gap-3">
-      {touch && !begun && <Touched by={touch.by} title={title} note={noting.touched} />}
+      {touch && !begun && <Touched by={touch} title={title} note={noting.touched} />}
       {batch && begun && <Batch go={go} piece={piece} now={now} />}
       <div className="flex flex-wrap gap-2">
         {batch && begun ? (
@@ -121,7 +121,7 @@ function useCount(kept: number | null, now: number, note: (pieces: number) => vo
 /** Which pieces of the batch may be touched, each by its own clock. */
 function Batch({ go, piece, now }: Pick<Props, "go" | "piece" | "now">) {
   const ends = go.begun?.ends ?? [];
-  const { dry, next } = batchClock(ends, go.act.step.typical?.touchDry ?? 0, now);
+  const { dry, next } = batchClock(ends, go.tasks[0]?.touch?.typicalMin ?? 0, now);
   const wet = go.act.step.wetMicrons !== null;
   return (
     <div role="status" className="grid gap-1">

@@ -28,7 +28,7 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
   const which = next ? coatWords(next.coat, batch.find((task) => task.half)?.half, coats) : "";
   const ready = state?.state === "ready";
   const took = useTook(`${tasks[0]?.stepId}-${next?.coat}`);
-  const touch = next && (ready || state?.state === "waiting") ? actions.touchBefore(batch) : null;
+  const touch = next && (ready || state?.state === "waiting") ? actions.touchAsked(batch) : null;
   const [doubted, doubt] = useState<readonly Task[] | null>(null);
   const note = (what: readonly Task[]) => {
     actions.markDone(what, took.minutes, which === "" ? title : `${title}, ${which}`);
@@ -66,7 +66,7 @@ export function Doing({ tasks, done, actions, title, state }: Props) {
           </button>
         ))}
       {next && <TookField took={took} title={title} reckonedMin={batch.reduce((sum, task) => sum + task.handsOnMin, 0)} />}
-      {touch && <Touched by={touch.by} title={title} note={(seen) => actions.markTouched(batch, seen, `What lies beneath ${title}`)} />}
+      {touch && <Touched by={touch} title={title} note={(seen) => actions.markTouched(batch, seen, `What lies beneath ${title}`)} />}
       {(laid.length > 0 || ready) && batch.concat(laid).length > 0 && (
         <Link to={`/pieces/${actions.piece}/rescue?step=${encodeURIComponent((laid[0] ?? batch[0])!.stepId)}`} className="button">
           <Wrench aria-hidden size={18} /> It went wrong

@@ -206,7 +206,7 @@ export default function Settings({ loaderData }: Route.ComponentProps) {
                 onChange={(singleKeys) => set({ singleKeys })}
               />
               <Tick
-                name="The space bar notes what the Bench shows as done wherever you are on the page; else only on the card that has the focus"
+                name="The space bar marks what the Bench shows as done, wherever you are on the page; else only on the card you have chosen"
                 on={settings.spaceNotes}
                 onChange={(spaceNotes) => set({ spaceNotes })}
               />

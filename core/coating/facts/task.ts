@@ -53,11 +53,11 @@ export interface Task {
   /** What it asks of every film on its place; see `overWhatIsOn`. */
   readonly over?: readonly Over[];
   /** How long what it lays is wet to the touch; absent of what leaves no film. */
-  readonly touch?: Touch;
+  readonly touch?: WetToTouch;
 }
 
 /** How long a film is wet to the touch, minutes: usually and as a careful painter waits. */
-export interface Touch {
+export interface WetToTouch {
   readonly typicalMin: number;
   readonly cautiousMin: number;
   readonly by?: DryingBy;

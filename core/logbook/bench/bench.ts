@@ -87,7 +87,7 @@ function aloneOf(piece: BenchPiece, goes: readonly Go[], films: ReturnType<typeo
   const untilCareful = free || !waiting ? (last?.untilCareful ?? waiting!.fromCareful) : Math.max(waiting.fromCareful, waiting.from);
   if (free && wet.length === 0) return [];
   const ends = piece.count > 1 && last ? endsLaid(piece.progress, last.task, piece.count) : null;
-  const dry = ends && last ? batchClock(ends, last.step.typical?.touchDry ?? 0, now).dry : 0;
+  const dry = ends && last ? batchClock(ends, last.task.touch?.typicalMin ?? 0, now).dry : 0;
   const some = dry > 0 && dry < piece.count ? { dry } : {};
   return [{ piece: piece.id, wet, until, untilCareful, since: Math.min(since, now), then: free ? null : (waiting ?? null), ...some, partly: free }];
 }

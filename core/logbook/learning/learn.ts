@@ -1,11 +1,10 @@
 import type { ProductClass } from "../../catalogue/product-class";
 import type { DryingStage } from "../../catalogue/vocabulary";
 import { dryingOf } from "../../drying/film-drying";
-import type { FilmStages } from "../../drying/film-drying";
+import type { FilmStages, Wait } from "../../drying/film-drying";
 import { labelMin } from "../../drying/label-min";
 import type { Room } from "../../piece/piece";
 import { learntWait } from "./learnt-wait";
-import type { WaitMin } from "./learnt-wait";
 import { judged } from "./looks";
 import { dryingFactors, dryingStretch, READY_SHARE } from "./own-times";
 import { roomKey } from "./room-key";
@@ -37,7 +36,7 @@ export interface Learnt {
   /** Films of this share are ready when the wait is over. */
   readonly readyShare: number;
   /** The stages of one coat in this room, the one that was looked at as it was learnt; null where it will not dry, or never sets. */
-  readonly stages: Readonly<Record<keyof FilmStages, WaitMin | null>>;
+  readonly stages: Readonly<Record<keyof FilmStages, Wait | null>>;
 }
 
 const STAGE_OF: Readonly<Record<keyof FilmStages, DryingStage>> = {
@@ -80,8 +79,8 @@ export function learn({ product, room, stage, reckonedMin, observations }: Learn
   const stretch = dryingStretch(factors, product.id, room, of);
   const label = labelMin(product.drying, of);
   const typical = (film?.factor ?? 1) * (here?.factor ?? 1);
-  const waitOf = (wait: WaitMin) => (stretch.typical === 1 && stretch.cautious === 1 ? wait : learntWait(wait, label, stretch));
-  const learnt: Record<keyof FilmStages, WaitMin | null> = { ...plain(stages) };
+  const waitOf = (wait: Wait) => (stretch.typical === 1 && stretch.cautious === 1 ? wait : learntWait(wait, label, stretch));
+  const learnt: Record<keyof FilmStages, Wait | null> = { ...plain(stages) };
   for (const key of IN_ORDER) {
     const now = learnt[key];
     if (now === null) continue;
@@ -102,6 +101,6 @@ export function learn({ product, room, stage, reckonedMin, observations }: Learn
   };
 }
 
-function plain(stages: FilmStages | null): Readonly<Record<keyof FilmStages, WaitMin | null>> {
-  return Object.fromEntries(STAGE_KEYS.map((key) => [key, stages?.[key] ?? null])) as Record<keyof FilmStages, WaitMin | null>;
+function plain(stages: FilmStages | null): Readonly<Record<keyof FilmStages, Wait | null>> {
+  return Object.fromEntries(STAGE_KEYS.map((key) => [key, stages?.[key] ?? null])) as Record<keyof FilmStages, Wait | null>;
 }

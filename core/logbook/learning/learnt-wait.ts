@@ -1,13 +1,8 @@
+import type { Wait } from "../../drying/film-drying";
 import type { Stretch } from "./own-times";
 
 /** Nothing learnt takes a wait below this share of what is reckoned [judgement of this project]. */
 const LEAST_SHARE = 0.5;
-
-/** A wait as it usually is and as a careful painter waits, minutes. */
-export interface WaitMin {
-  readonly typicalMin: number;
-  readonly cautiousMin: number;
-}
 
 /**
  * A wait as the table has taught it: as far down as the label and half of what is reckoned allow, upwards freely. Careful waits only grow.
@@ -17,7 +12,7 @@ export interface WaitMin {
  * @param stretch how many times longer it is left
  * @example learntWait({ typicalMin: 120, cautiousMin: 180 }, 60, { typical: 0.3, cautious: 1 }) // { typicalMin: 60, cautiousMin: 180 }
  */
-export function learntWait(reckoned: WaitMin, labelMin: number | undefined, stretch: Stretch): WaitMin {
+export function learntWait(reckoned: Wait, labelMin: number | undefined, stretch: Stretch): Wait {
   const { typicalMin: usual, cautiousMin } = reckoned;
   const floor = Math.max(usual * LEAST_SHARE, Math.min(labelMin ?? 0, usual));
   const typicalMin = Math.ceil(Math.max(usual * stretch.typical, floor));

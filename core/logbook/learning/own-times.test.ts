@@ -4,7 +4,7 @@ import { COATS, edge, task, workOf } from "../../../tests/reference/made-up-tabl
 import type { ProductId, StepId } from "../../catalogue/ids";
 import type { DryingStage } from "../../catalogue/vocabulary";
 import type { Room } from "../../piece/piece";
-import { actualOfGo, foundDry, leftLonger, touchedFilms } from "../actual";
+import { actualOfGo, leftLonger, touchAsked, touchedFilms } from "../actual";
 import type { Look } from "../progress";
 import { ownTimesOf } from "./own-times";
 import { withOwnTimes } from "./with-own-times";
@@ -186,8 +186,8 @@ describe("work at a table that is known", () => {
     const note = (kind: string) => ({ stepId: "base", coat: 1, kind }) as never;
     const done = new Map([["base", NOON]]);
     const dots = [reckoned.tasks[1]!];
-    expect(foundDry(dots, { work: reckoned, done }, [note("done"), note("dry")])).toBe(true);
-    expect(foundDry(dots, { work: reckoned, done }, [note("done"), note("dry"), note("tacky")])).toBe(false);
-    expect(foundDry(dots, { work: reckoned, done }, [note("done"), note("dry"), note("done")])).toBe(false);
+    expect(touchAsked(dots, { work: reckoned, done }, [note("done"), note("dry")])).toBe(null);
+    expect(touchAsked(dots, { work: reckoned, done }, [note("done"), note("dry"), note("tacky")])).toBe("finger");
+    expect(touchAsked(dots, { work: reckoned, done }, [note("done"), note("dry"), note("done")])).toBe("finger");
   });
 });
