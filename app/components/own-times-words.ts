@@ -66,10 +66,10 @@ export function roomText(key: string, rooms: readonly RoomRecord[]): string {
 }
 
 const STAGE_WORDS: Readonly<Record<LearntStage, string>> = {
-  "set-to-touch": "to set",
-  "dry-to-touch": "to be dry to the touch",
-  "dry-to-recoat": "to its next coat",
-  "dry-hard": "to be hard",
+  "set-to-touch": "until it has set",
+  "dry-to-touch": "until it is dry to the touch",
+  "dry-to-recoat": "until it takes a coat",
+  "dry-hard": "until it is hard",
 };
 
 /** What was learnt, line by line. */
@@ -79,8 +79,8 @@ export function timesTold(
   rooms: readonly RoomRecord[],
 ): readonly (FactorText & { readonly what: string })[] {
   return [
-    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)} takes ${STAGE_WORDS[one.stage]}`, ...factorText(one) })),
-    ...own.map((one) => ({ what: `In ${roomText(one.key, rooms)} things take ${STAGE_WORDS[one.stage]}`, ...factorText(one) })),
+    ...films.map((one) => ({ what: `${nameIn(menu.products, one.key)}, ${STAGE_WORDS[one.stage]}:`, ...factorText(one) })),
+    ...own.map((one) => ({ what: `Any film in ${roomText(one.key, rooms)}, ${STAGE_WORDS[one.stage]}:`, ...factorText(one) })),
     ...hands.map((one) => ({ what: `${kindText(one.key, menu)} takes you`, ...factorText(one) })),
   ];
 }

@@ -74,7 +74,7 @@ test("a coat is found tacky, and one took longer than reckoned: both are learnt,
   await page.getByText(/^Reckoned with your own times/).waitFor();
   await page.getByRole("link", { name: "your own times" }).click();
   const own = page.locator("#own-times");
-  await own.getByText(/to its next coat about \d+\s% longer \(between/).waitFor();
+  await own.getByText(/until it takes a coat: about \d+\s% longer \(between/).waitFor();
   await own.getByText(/takes you about \d+\s% longer/).waitFor();
   await own.getByRole("checkbox", { name: "Reckon with them" }).click();
   await allSaved(page);

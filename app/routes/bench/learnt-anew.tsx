@@ -6,7 +6,7 @@ export function LearntAnew() {
   const { saveSettings } = useAppContext();
   return (
     <section aria-label="Your own drying times" className="note mb-4 flex flex-wrap items-center gap-3 p-4">
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 basis-72">
         Your own drying times begin anew. Until now a wait you went on after counted as proof that the paint was dry; that proves nothing, and made waits too
         short. From now on only what you touch counts. How long your hands take stays as it was learnt.{" "}
         <Link to="/settings#own-times" className="underline">

@@ -158,13 +158,16 @@ export interface Cost {
 /** What putting it right costs: the hands on it, the coats that are laid again, and their drying. */
 export function costOf(min: readonly [number, number], { ruined, mended, changes }: Rewriting, shown: Candidate): Cost {
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id as string, step]));
-  const relaid = [...ruined, ...mended].flatMap(({ stepId }) => steps.get(stepId) ?? []);
+  const stepsOf = (coats: readonly CoatEvent[]) => coats.flatMap(({ stepId }) => steps.get(stepId) ?? []);
   const more = changes.flatMap((change) =>
     change.op === "set" ? (steps.get(change.stepId) ?? []) : change.op === "add" && "after" in change.at ? (steps.get(change.at.after) ?? []) : [],
   );
-  const coats = [...relaid, ...more].filter((step) => step.typical !== null);
-  const byHand = [...ruined.flatMap(({ stepId }) => steps.get(stepId) ?? []), ...more];
-  const hands = byHand.reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
-  const wait = (pick: "typical" | "cautious") => coats.reduce((sum, step) => sum + (step[pick]?.recoatFrom ?? 0), 0);
+  const coats = [...stepsOf(ruined), ...more];
+  const hands = coats.reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
+  // What is laid again dries coat after coat; fresh paint in places all at once.
+  const wait = (pick: "typical" | "cautious") => {
+    const recoat = (step: Step) => step[pick]?.recoatFrom ?? 0;
+    return coats.reduce((sum, step) => sum + recoat(step), 0) + Math.max(0, ...stepsOf(mended).map(recoat));
+  };
   return { hands: [min[0] + hands, min[1] + hands], waits: [wait("typical"), wait("cautious")] };
 }
