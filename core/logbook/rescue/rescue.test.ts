@@ -182,6 +182,10 @@ describe("what a remedy makes of the plan", () => {
     const much = costOf([5, 20], rewritten(bench, "base", "take-off"), shown!);
     expect(much.hands[0]).toBeGreaterThan(5);
     expect(much.waits[1]).toBeGreaterThan(much.waits[0]);
+    // What it lays itself is in its own minutes, and still has to dry.
+    const more = costOf([2, 8], rewritten(bench, "decorate", "one-more"), shown!);
+    expect(more.hands).toEqual([2, 8]);
+    expect(more.waits[0]).toBeGreaterThan(0);
   });
 
   test("whatever is taken off by whichever remedy, the body is what the records say, and its changes fit the plan", () => {

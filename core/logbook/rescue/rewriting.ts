@@ -156,14 +156,17 @@ export interface Cost {
 }
 
 /** What putting it right costs: the hands on it, the coats that are laid again, and their drying. */
-export function costOf(min: readonly [number, number], { ruined, mended, changes }: Rewriting, shown: Candidate): Cost {
+export function costOf(min: readonly [number, number], { ruined, mended, laid, changes }: Rewriting, shown: Candidate): Cost {
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id as string, step]));
   const stepsOf = (coats: readonly CoatEvent[]) => coats.flatMap(({ stepId }) => steps.get(stepId) ?? []);
-  const more = changes.flatMap((change) =>
-    change.op === "set" ? (steps.get(change.stepId) ?? []) : change.op === "add" && "after" in change.at ? (steps.get(change.at.after) ?? []) : [],
-  );
-  const coats = [...stepsOf(ruined), ...more];
-  const hands = coats.reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
+  // What is put in is reckoned like what it lies on.
+  const likeOf = (change: Change) =>
+    change.op === "set" ? (steps.get(change.stepId) ?? []) : change.op === "add" && "after" in change.at ? (steps.get(change.at.after) ?? []) : [];
+  const coats = [...stepsOf(ruined), ...changes.flatMap(likeOf)];
+  // The hands on what the remedy itself lays are told with it.
+  const isLaid = (change: Change) => laid.some(({ stepId }) => stepId === (change.op === "add" ? change.step.id : change.op === "set" ? change.stepId : null));
+  const still = [...stepsOf(ruined), ...changes.filter((change) => !isLaid(change)).flatMap(likeOf)];
+  const hands = still.reduce((sum, step) => sum + step.handsOnMin / Math.max(1, step.coats), 0);
   // What is laid again dries coat after coat; fresh paint in places all at once.
   const wait = (pick: "typical" | "cautious") => {
     const recoat = (step: Step) => step[pick]?.recoatFrom ?? 0;
