@@ -159,9 +159,14 @@ export interface Cost {
 export function costOf(min: readonly [number, number], { ruined, mended, laid, changes }: Rewriting, shown: Candidate): Cost {
   const steps = new Map(shown.zones.flatMap((zone) => zone.steps).map((step) => [step.id as string, step]));
   const stepsOf = (coats: readonly CoatEvent[]) => coats.flatMap(({ stepId }) => steps.get(stepId) ?? []);
-  // What is put in is reckoned like what it lies on.
-  const likeOf = (change: Change) =>
-    change.op === "set" ? (steps.get(change.stepId) ?? []) : change.op === "add" && "after" in change.at ? (steps.get(change.at.after) ?? []) : [];
+  // What is put in is reckoned like work of its own kind where the plan has some, else like what it lies on.
+  const likeOf = (change: Change) => {
+    if (change.op === "set") return steps.get(change.stepId) ?? [];
+    if (change.op !== "add") return [];
+    const { product, technique } = change.step;
+    const same = [...steps.values()].filter((step) => step.product === product);
+    return same.find((step) => step.technique === technique) ?? same[0] ?? ("after" in change.at ? (steps.get(change.at.after) ?? []) : []);
+  };
   const coats = [...stepsOf(ruined), ...changes.flatMap(likeOf)];
   // The hands on what the remedy itself lays are told with it.
   const isLaid = (change: Change) => laid.some(({ stepId }) => stepId === (change.op === "add" ? change.step.id : change.op === "set" ? change.stepId : null));
