@@ -1,7 +1,7 @@
 import { FAULTS } from "#core/casting/repair/fault";
 import type { Fault, FaultPlace } from "#core/casting/repair/fault";
 import { sayMass } from "#core/units/mass";
-import type { Between, WeightTold } from "#core/drying/constant-weight";
+import type { Between, Doubt, WeightTold } from "#core/drying/constant-weight";
 import { sayDay } from "~/components/time-words";
 
 /** What the user weighs in. */
@@ -57,15 +57,32 @@ function sayAbout(g: number, unit: WeightUnit): string {
   return unit === "g" ? `${Math.max(1, Math.round(g))} g` : sayMass(g, unit);
 }
 
+/** Weighings that cannot be of this body, with what it can weigh. */
+function sayDoubts(doubts: readonly Doubt[], unit: WeightUnit, many: boolean): string {
+  const said = doubts.map(({ g }) => sayMass(g, unit)).join(", ");
+  const { g, leastG, mostG } = doubts.at(-1)!;
+  const bound = mostG !== null && g > mostG ? `${sayMass(Math.round(mostG), unit)} at the most` : `${sayMass(Math.round(leastG), unit)} at the least`;
+  const how = mostG === null ? "by the other weighings" : "by what was poured";
+  return `${said} cannot be right: ${how} ${many ? "they weigh" : "it weighs"} ${bound}. It is left out; take it off, or weigh again.`;
+}
+
 /** How far a body's drying has come, in a line. */
 export function sayDrying(told: WeightTold | null, unit: WeightUnit, now: number, many: boolean): string {
   const [it, weighs] = many ? ["they", "them"] : ["it", "it"];
   if (!told) return `Weigh ${weighs} now and then: two or three weighings say when ${it} may be painted.`;
+  if (told.doubts.length > 0) return sayDoubts(told.doubts, unit, many);
   if (told.constant) return `The weight stays the same: ${it} may be painted.`;
   if (told.gained) return "Heavier than before: water was taken up, or something else lay on the scale.";
   if (told.constantAt) {
-    return `About ${sayAbout(told.leftG!.typical, unit)} of water still in ${weighs}: ${it} may be painted ${sayWhenDry(told.constantAt, now)}.`;
+    const { from, typical, to } = told.leftG!;
+    if (!told.unsure) return `About ${sayAbout(typical, unit)} of water still in ${weighs}: ${it} may be painted ${sayWhenDry(told.constantAt, now)}.`;
+    const between = `Between ${sayAbout(from, unit)} and ${sayAbout(to, unit)} of water still in ${weighs}`;
+    const slowly = told.slow ? `, though ${it} hardly ${many ? "lose" : "loses"} any in a day` : "";
+    return `${between}${slowly}. It cannot be told well yet: not before ${sayDay(told.constantAt.from, now)}, perhaps about ${sayDay(told.constantAt.typical, now)}; each weighing narrows it down.`;
   }
+  if (told.againAt !== null)
+    return `The same weight, but in the cold or a bag it would hardly change: the same again on ${sayDay(told.againAt, now)}, and ${it} may be painted.`;
+  if (told.slow) return `The weight hardly changes, yet ${it} ${many ? "are" : "is"} heavier than what was poured weighs dry: there is water in ${weighs}.`;
   if (told.coarse) return "So light a body wants a finer scale, or more of them weighed together.";
   return told.lostG > 0
     ? `${sayMass(told.lostG, unit)} lighter by now. One more weighing, a good half day on, says when ${it} may be painted.`

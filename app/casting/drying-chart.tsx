@@ -10,6 +10,8 @@ import type { WeightUnit } from "./casting-words";
 
 const POINTS = 80;
 const DAY_MS = 86_400_000;
+/** Days that lie too far ahead would squeeze the weighings into a corner: so much is shown beyond them, times what they span and ms. */
+const AHEAD = { times: 2, ms: 6 * DAY_MS } as const;
 const HEIGHT = 260;
 /** A margin above and below the curve, as a share of what it spans. */
 const MARGIN = 0.12;
@@ -30,7 +32,7 @@ export function DryingChart({
 }) {
   const first = Math.min(...weighings.map(({ at }) => at));
   const last = Math.max(...weighings.map(({ at }) => at));
-  const until = Math.max(told.constantAt?.to ?? 0, last) + DAY_MS / 2;
+  const until = Math.min(Math.max(told.constantAt?.to ?? 0, last) + DAY_MS / 2, last + AHEAD.times * (last - first) + AHEAD.ms);
   const curve = dryingCurve(weighings, known, until, POINTS);
   const shown = (g: number) => Math.round(fromG(g, unit) * 10) / 10;
   const all = [...weighings.map(({ g }) => g), ...curve.flatMap(({ from, to }) => [from, to])];
@@ -52,7 +54,10 @@ export function DryingChart({
     },
     yaxis: { min: shown(Math.max(0, least - room)), max: shown(most + room), tickAmount: 4, labels: { formatter: (value) => `${Math.round(value)} ${unit}` } },
     annotations: {
-      xaxis: constantAt ? [{ x: constantAt.from, x2: constantAt.to, fillColor: "var(--ready)", opacity: 0.18, borderColor: "var(--ready)" }] : [],
+      xaxis:
+        constantAt && constantAt.from < until
+          ? [{ x: constantAt.from, x2: Math.min(until, constantAt.to), fillColor: "var(--ready)", opacity: 0.18, borderColor: "var(--ready)" }]
+          : [],
     },
   };
   const line = (pick: (point: (typeof curve)[number]) => number) => curve.map((point) => ({ x: point.at, y: shown(pick(point)) }));
@@ -60,7 +65,7 @@ export function DryingChart({
   return (
     <figure className="m-0">
       <figcaption className="text-soft">
-        Weight over the days; the dashed lines are how far it may be off{constantAt && ", the shaded days when it is dry"}
+        Weight over the days; the dashed lines are how far it may be off{constantAt && ", the shaded days when it may be dry"}
       </figcaption>
       <Chart
         type="line"

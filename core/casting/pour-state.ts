@@ -95,9 +95,11 @@ export function mixOfBody(pour: Pick<Pour, "bowls" | "powder">, { ml }: Pick<Pou
   return mixFor(ml, water > 0 && powder > 0 ? { ...ratio, waterPer100: (water / powder) * 100 } : ratio);
 }
 
-/** What is known of bodies on the scale beside their weighings: of gypsum what they weigh dry, by what was poured. */
+/** What is known of bodies on the scale beside their weighings: of gypsum what they weigh dry and wet, by what was poured. */
 export function knownOf(pour: Pick<Pour, "bowls" | "powder" | "moulds">, bodies: Pick<CastBodies, "mould" | "onScale">): KnownBody {
-  return pour.powder.kind === "gypsum" ? { dryG: dryOf(pour, bodies).dryG } : {};
+  if (pour.powder.kind !== "gypsum") return {};
+  const { dryG, toLoseG } = dryOf(pour, bodies);
+  return { dryG, wetG: dryG + toLoseG };
 }
 
 /** What the weighings of bodies say; null where there are none. */

@@ -1,52 +1,98 @@
 /**
- * How a wet body loses water: at a steady rate while its face is wet, then the slower the less is left (constant-rate and falling-rate periods of drying,
- * Incropera & DeWitt; Coussot, "Scaling approach of the convective drying of a porous medium", 2000, for where one passes into the other).
+ * How a wet body loses water, in the ways that are known of porous bodies: a film of water on its face that evaporates steadily before the rate falls
+ * (constant-rate and falling-rate periods, Incropera & DeWitt; Coussot, "Scaling approach of the convective drying of a porous medium", 2000), a rate in
+ * proportion to what is left (air that carries it away slowly: a shed, a bag), diffusion out of its depth (Crank, The Mathematics of Diffusion, 2nd ed.,
+ * eq. 4.18), and two stores that empty side by side, a thin part before a thick one.
  */
+export const DRYING_KINDS = ["even", "steady-first", "from-depth", "two-stores", "two-far-stores"] as const;
+export type DryingKind = (typeof DRYING_KINDS)[number];
+
+/** One way to dry. */
 export interface DryingShape {
-  /** Time constant of the falling rate, hours. */
+  readonly kind: DryingKind;
+  /** Time constant at which the last of the water leaves, hours; of two stores that of the quicker. */
   readonly tauHours: number;
-  /** Share of the water at the start below which the rate falls; 1: from the start. */
-  readonly falls: number;
+  /**
+   * How far it is bent that way, 0–1. Steady first: share of the water at the start below which the rate falls; from the depth: share that has to diffuse;
+   * two stores: share in the slower.
+   */
+  readonly bend: number;
 }
 
-/** Hours of steady drying before the rate falls. */
-const steadyHours = ({ tauHours, falls }: DryingShape) => (tauHours * (1 - falls)) / falls;
+/** The slower store empties so many times as slowly [from memory]. */
+const TIMES_SLOWER = { "two-stores": 4, "two-far-stores": 16 } as const;
+/** Terms of the series for a slab; before so much of its time constant the law of the half space is as good. */
+const SLAB = { terms: 5, early: 0.05 } as const;
+
+/** Share of the water left in a slab that dries by diffusion, with the slowest term's time constant as unit of time. */
+function slabLeft(time: number): number {
+  // Dt/l² = 4t / (π²τ) for half the thickness l; lost is 2·√(Dt/πl²) while the middle is wet.
+  if (time < SLAB.early) return 1 - (4 / Math.PI ** 1.5) * Math.sqrt(time);
+  let sum = 0;
+  for (let k = 0; k < SLAB.terms; k += 1) sum += Math.exp(-((2 * k + 1) ** 2) * time) / (2 * k + 1) ** 2;
+  return (8 / Math.PI ** 2) * sum;
+}
 
 /**
  * Share of the water that is still in after a time.
  *
  * @param hours since the start, from 0
  * @returns 1 at the start, falling to 0
- * @example waterLeft({ tauHours: 24, falls: 1 }, 24).toFixed(3) // "0.368"
+ * @example waterLeft({ kind: "even", tauHours: 24, bend: 1 }, 24).toFixed(3) // "0.368"
  */
-export function waterLeft(shape: DryingShape, hours: number): number {
-  const { tauHours, falls } = shape;
-  const steady = steadyHours(shape);
-  return hours <= steady ? 1 - (falls * hours) / tauHours : falls * Math.exp(-(hours - steady) / tauHours);
+export function waterLeft({ kind, tauHours, bend }: DryingShape, hours: number): number {
+  const even = () => Math.exp(-hours / tauHours);
+  switch (kind) {
+    case "even":
+      return even();
+    case "steady-first": {
+      const steady = (tauHours * (1 - bend)) / bend;
+      return hours <= steady ? 1 - (bend * hours) / tauHours : bend * Math.exp(-(hours - steady) / tauHours);
+    }
+    case "from-depth":
+      return bend * slabLeft(hours / tauHours) + (1 - bend) * even();
+    case "two-stores":
+    case "two-far-stores":
+      return (1 - bend) * even() + bend * Math.exp(-hours / (tauHours * TIMES_SLOWER[kind]));
+  }
 }
 
 /** Values spread evenly over a range. */
-const spread = (from: number, to: number, steps: number) => Array.from({ length: steps }, (_unused, k) => from + ((to - from) * k) / (steps - 1));
+const spread = ([from, to]: readonly [number, number], steps: number) =>
+  from === to ? [from] : Array.from({ length: steps }, (_unused, k) => from + ((to - from) * k) / (steps - 1));
 
-/** A range of shapes: the logarithm of the time constant, and where the rate begins to fall. */
+/** A range of shapes of one kind: the logarithm of the time constant, and the bend. */
 export interface ShapeRange {
+  readonly kind: DryingKind;
   readonly logTau: readonly [number, number];
-  readonly falls: readonly [number, number];
+  readonly bend: readonly [number, number];
 }
 
-/** Every body of the trade dries within this [from memory]. */
-export const ALL_SHAPES: ShapeRange = { logTau: [Math.log(2), Math.log(600)], falls: [0.2, 1] };
-const STEPS = { logTau: 40, falls: 9 } as const;
+/** Time constants of bodies in rooms, sheds and bags, hours: half a day's sun to half a year [from memory]. */
+const TAUS = [Math.log(2), Math.log(4300)] as const;
+const BENDS: Readonly<Record<DryingKind, readonly [number, number]>> = {
+  even: [1, 1],
+  "steady-first": [0.15, 1],
+  "from-depth": [0.3, 1],
+  "two-stores": [0.05, 0.8],
+  "two-far-stores": [0.03, 0.5],
+};
+const STEPS = { logTau: 24, bend: 5 } as const;
+
+/** All shapes of a kind. */
+export function allOf(kind: DryingKind): ShapeRange {
+  return { kind, logTau: TAUS, bend: BENDS[kind] };
+}
 
 /** Half the way from one shape of a range to the next. */
-export function halfStep({ logTau, falls }: ShapeRange): { readonly logTau: number; readonly falls: number } {
-  return { logTau: (logTau[1] - logTau[0]) / (STEPS.logTau - 1) / 2, falls: (falls[1] - falls[0]) / (STEPS.falls - 1) / 2 };
+export function halfStep({ logTau, bend }: ShapeRange): { readonly logTau: number; readonly bend: number } {
+  return { logTau: (logTau[1] - logTau[0]) / (STEPS.logTau - 1) / 2, bend: (bend[1] - bend[0]) / (STEPS.bend - 1) / 2 };
 }
 
 /** Shapes spread over a range. */
-export function shapesOf({ logTau, falls }: ShapeRange): readonly DryingShape[] {
-  const taus = spread(...logTau, STEPS.logTau).map(Math.exp);
-  return spread(...falls, STEPS.falls).flatMap((one) => taus.map((tauHours) => ({ tauHours, falls: one })));
+export function shapesOf({ kind, logTau, bend }: ShapeRange): readonly DryingShape[] {
+  const taus = spread(logTau, STEPS.logTau).map(Math.exp);
+  return spread(bend, STEPS.bend).flatMap((one) => taus.map((tauHours) => ({ kind, tauHours, bend: one })));
 }
 
 /** The range about some shapes, a step wider each way, within a range. */
@@ -57,15 +103,16 @@ export function rangeAbout(shapes: readonly DryingShape[], within: ShapeRange): 
     Math.min(most, Math.max(...values) + 2 * half),
   ];
   return {
+    kind: within.kind,
     logTau: about(
       shapes.map(({ tauHours }) => Math.log(tauHours)),
       step.logTau,
       within.logTau,
     ),
-    falls: about(
-      shapes.map(({ falls }) => falls),
-      step.falls,
-      within.falls,
+    bend: about(
+      shapes.map(({ bend }) => bend),
+      step.bend,
+      within.bend,
     ),
   };
 }

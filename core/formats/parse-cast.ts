@@ -92,12 +92,21 @@ function answerDrying(document: unknown): Parsed<unknown> {
   if (!shape.ok) return shape;
   const { weighings, ...poured } = shape.value.drying;
   const { toLoseG, boundG, dryG } = bodyWater(poured);
-  const { constant, constantAt, lostG, leftG, gained, coarse } = weightTold(
+  const { constantAt, againAt, doubts, ...told } = weightTold(
     weighings.map(({ at, g }) => ({ at: Date.parse(at), g })),
-    { dryG },
+    { dryG, wetG: dryG + toLoseG },
   );
-  const iso = (instant: number | undefined) => (instant === undefined ? null : new Date(instant).toISOString());
-  return good({ toLoseG, boundG, dryG, lostG, leftG, constant, constantFrom: iso(constantAt?.from), constantTo: iso(constantAt?.to), gained, coarse });
+  const iso = (instant: number | null | undefined) => (instant === null || instant === undefined ? null : new Date(instant).toISOString());
+  return good({
+    toLoseG,
+    boundG,
+    dryG,
+    ...told,
+    constantFrom: iso(constantAt?.from),
+    constantTo: iso(constantAt?.to),
+    againAt: iso(againAt),
+    doubts: doubts.map((one) => ({ ...one, at: iso(one.at) })),
+  });
 }
 
 /** Reads what `cast` is asked, and answers it: a pour, a bowl with too much in it, or a body that dries. */

@@ -33,9 +33,14 @@ const WEIGHINGS_SCHEMA = Joi.object({
 function answerWeighings(document: unknown): Parsed<unknown> {
   const shape = checkShape<{ readonly weighings: readonly { readonly at: string; readonly g: number }[] }>(WEIGHINGS_SCHEMA, document);
   if (!shape.ok) return shape;
-  const { constantAt, ...told } = weightTold(shape.value.weighings.map(({ at, g }) => ({ at: Date.parse(at), g })));
+  const { constantAt, againAt, doubts, ...told } = weightTold(shape.value.weighings.map(({ at, g }) => ({ at: Date.parse(at), g })));
   const iso = (instant: number) => new Date(instant).toISOString();
-  return good({ ...told, constantAt: constantAt && { from: iso(constantAt.from), typical: iso(constantAt.typical), to: iso(constantAt.to) } });
+  return good({
+    ...told,
+    constantAt: constantAt && { from: iso(constantAt.from), typical: iso(constantAt.typical), to: iso(constantAt.to) },
+    againAt: againAt && iso(againAt),
+    doubts: doubts.map((one) => ({ ...one, at: iso(one.at) })),
+  });
 }
 
 interface DryDocument {
