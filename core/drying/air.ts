@@ -51,6 +51,32 @@ function carrier(speed: number): number {
   return 0.089 + 0.0782 * speed;
 }
 
+/** Latent heat of water, J/g [published: Incropera & DeWitt, table A.6, near room temperature]. */
+const LATENT_J_PER_G = 2450;
+const PA_PER_HPA = 100;
+const SECONDS_PER_MIN = 60;
+
+/** Water that leaves a free surface of it, g per m² and minute. */
+export interface WaterFlux {
+  /** Kept as warm as the air. */
+  readonly most: number;
+  /** Cooled to the wet bulb by what leaves it. */
+  readonly least: number;
+}
+
+/**
+ * How fast a free surface of water gives off water: no film, slip or body gives off its own faster [published: Carrier's function, as above, W/(m²·Pa)].
+ *
+ * @returns 0 or more
+ * @example waterFlux(STANDARD_ROOM).most.toFixed(1) // "3.3"
+ */
+export function waterFlux({ temperatureC, relativeHumidity, airflow }: Room): WaterFlux {
+  const flux = (surfaceC: number) =>
+    (Math.max(0, saturationHpa(surfaceC) - relativeHumidity * saturationHpa(temperatureC)) * PA_PER_HPA * carrier(AIR_SPEED[airflow]) * SECONDS_PER_MIN) /
+    LATENT_J_PER_G;
+  return { most: flux(temperatureC), least: flux(wetBulbC(temperatureC, relativeHumidity)) };
+}
+
 /** A laminar plate: flux grows with the square root of speed [published: Incropera & DeWitt, Sh = 0.664 Re^½ Sc^⅓]. */
 function laminar(speed: number): number {
   return Math.sqrt(speed);

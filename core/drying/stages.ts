@@ -2,6 +2,7 @@ import type { ProductClass, Span } from "../catalogue/product-class";
 import type { Room } from "../piece/piece";
 import { hours, MIN_PER_DAY } from "../units/duration";
 import { deepFactor, roomFactor } from "./room-factor";
+import { waterOutMin } from "./water-out";
 
 /** Stages of one coat in one room, minutes (cure in days): one column of a plan's `typical` and `cautious`. */
 export interface Stages {
@@ -81,13 +82,14 @@ const stagesByProduct = new WeakMap<ProductClass, WeakMap<Room, Map<number | nul
 function workOutStages(product: ProductClass, room: Room, markMicrons: number | null): StageRange | null {
   const factor = roomFactor(product.drying.by, room);
   const deep = deepFactor(product.drying.by, room);
-  if (!factor || !deep) return null;
+  const water = waterOutMin(product, markMicrons ?? product.film.wetMicrons, room);
+  if (!factor || !deep || !water) return null;
   const { early, throughMin } = thickness(product, markMicrons);
   const through = throughOf(product);
   const { touch, recoat, cureDays } = product.drying;
-  const column = (pick: (span: Span) => number, by: number, deepBy: number): Stages => {
+  const column = (pick: (span: Span) => number, by: number, deepBy: number, waterMin: number): Stages => {
     const recoatFrom = pick(recoat ?? touch) * by * early;
-    const dryThrough = Math.max(pick(through), throughMin) * deepBy;
+    const dryThrough = Math.max(Math.max(pick(through), throughMin) * deepBy, waterMin);
     const until = recoat?.untilMin ?? null;
     return {
       touchDry: pick(touch) * by * early,
@@ -98,7 +100,10 @@ function workOutStages(product: ProductClass, room: Room, markMicrons: number | 
       cureDays: cureDays ? (pick(cureDays) * deepBy) / MIN_PER_DAY : null,
     };
   };
-  return { typical: column((s) => s.typical, factor.fast, deep.fast), cautious: column((s) => s.cautious, factor.slow, deep.slow) };
+  return {
+    typical: column((s) => s.typical, factor.fast, deep.fast, water.typical),
+    cautious: column((s) => s.cautious, factor.slow, deep.slow, water.cautious),
+  };
 }
 
 /**

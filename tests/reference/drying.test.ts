@@ -9,9 +9,10 @@ import { dryingOf } from "#core/drying/film-drying";
 import type { DryingAsk, FilmStages } from "#core/drying/film-drying";
 import { releasesFor, releasesOf } from "#core/drying/releases";
 import { roomFactor } from "#core/drying/room-factor";
+import { stagesIn } from "#core/drying/stages";
 import { warmedTo, whatIf } from "#core/drying/what-if";
 import type { Room } from "#core/piece/piece";
-import { firstPlan, pebble } from "./bench";
+import { firstPlan, pebble, plate } from "./bench";
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 const SEA_LEVEL_PA = 101_325;
@@ -29,6 +30,50 @@ describe("the air, against a psychrometrics library", () => {
     const [dew, wet] = [dewPointC(celsius, humidity), wetBulbC(celsius, humidity)];
     if (dew > 0) expect(Math.abs(dew - psychrolib.GetTDewPointFromRelHum(celsius, humidity))).toBeLessThan(0.1);
     if (wet > 0) expect(Math.abs(wet - psychrolib.GetTWetBulbFromRelHum(celsius, humidity, SEA_LEVEL_PA))).toBeLessThan(0.35);
+  });
+});
+
+describe("what goes into a kiln or an oven", () => {
+  /** What a free surface of water gives off, g per m² and minute: pressures by the library, Carrier's function for the air's speed. */
+  function freeWater({ temperatureC, relativeHumidity }: Room): number {
+    const pa = psychrolib.GetSatVapPres(temperatureC) * (1 - relativeHumidity);
+    return ((0.089 + 0.0782 * 0.1) * pa * 60) / 2.45e3;
+  }
+  const WAYS = [...CATALOGUE.products.values()].filter(
+    ({ traits, bakeable, drying }) => drying.by === "evaporation" && (traits.includes("needs-firing") || bakeable),
+  );
+
+  test("has given off no less water than a free surface of it could, however thick it was laid and whatever the room", () => {
+    expect(WAYS.length).toBeGreaterThan(4);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...WAYS),
+        fc.double({ min: 12, max: 32, noNaN: true }),
+        fc.double({ min: 0.2, max: 0.8, noNaN: true }),
+        fc.constantFrom("still" as const, "drafty" as const, "fan" as const),
+        fc.double({ min: 0.3, max: 3, noNaN: true }),
+        (one, celsius, humidity, airflow, heightMm) => {
+          const here = room(celsius, humidity, airflow);
+          const least = (heightMm * 1000 * (1 - one.film.volumeSolidsPercent! / 100)) / freeWater(here);
+          const told = stagesIn(one, here, heightMm * 1000);
+          if (!told) return;
+          expect(told.typical.dryThrough).toBeGreaterThanOrEqual(least * 0.99);
+          expect(told.cautious.dryThrough).toBeGreaterThanOrEqual(told.typical.dryThrough);
+        },
+      ),
+    );
+  });
+
+  test("raised letters of slip 1.5 mm high wait for their water, in the plan as in the reckoning", () => {
+    const line = product("kiln-raised-line");
+    const letters = { technique: "raised-line", zone: "rim", colour: "#27406b", marks: { count: 6, diameterMm: 3, heightMm: 1.5 } } as const;
+    const plan = firstPlan(plate({ decoration: { layers: [letters] } }));
+    const steps = plan.zones.flatMap(({ steps: all }) => all);
+    const at = steps.findIndex(({ technique }) => technique === "raised-line");
+    const fire = steps.findIndex(({ role }, k) => k > at && role === "fire");
+    expect(steps[at]!.product).toBe(line.id);
+    const waited = steps.slice(at + 1, fire + 1).reduce((sum, { waitBefore }) => sum + (waitBefore?.min ?? 0), 0);
+    expect(waited).toBeGreaterThanOrEqual((1500 * (1 - line.film.volumeSolidsPercent! / 100)) / freeWater(STANDARD_ROOM));
   });
 });
 

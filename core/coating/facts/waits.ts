@@ -3,6 +3,7 @@ import { airsOf } from "../../drying/day-night";
 import { roomFactor } from "../../drying/room-factor";
 import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages";
 import type { Stages } from "../../drying/stages";
+import { waterOutMin } from "../../drying/water-out";
 import { hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
 import { coversField, isClear, isColour, isFilm } from "./facts";
@@ -50,6 +51,11 @@ function stagesOf(fact: StepFact, stack: StackFacts, column: Column): Stages | n
   if (!fact.product || fact.product.drying.by === "none") return null;
   const marked = fact.step.marks ? fact.wetMicrons : null;
   return stagesIn(fact.product, stack.room, marked)?.[column] ?? null;
+}
+
+/** Until there is no water left in a film for an oven to boil, minutes. */
+function waterOutOf({ product, wetMicrons }: StepFact, stack: StackFacts, column: Column): number {
+  return (product && waterOutMin(product, wetMicrons, stack.room)?.[column]) ?? 0;
 }
 
 /** Binder types that must not be crossed before the lower film is dry through. */
@@ -114,7 +120,7 @@ function filmNeedMin(upper: StepFact, lower: StepFact, stack: StackFacts, column
     case "through":
       return stages.dryThrough;
     case "bake":
-      return Math.max(stages.recoatFrom, lower.product?.bakeable?.afterMin ?? stages.dryThrough);
+      return Math.max(stages.recoatFrom, lower.product?.bakeable?.afterMin ?? stages.dryThrough, waterOutOf(lower, stack, column));
   }
 }
 
