@@ -68,6 +68,10 @@ describe("waits and zones", () => {
   test("a wait is a range in one unit, and says what for; the user's says so", () => {
     expect(waitText({ min: 72, cautiousMin: 110, until: "dry-to-recoat" })).toBe("Wait 1–2 hours until it takes the next coat");
     expect(waitText({ min: 1711, cautiousMin: 5200, until: "dry-body" })).toBe("Wait 1–4 days until the piece itself is dry");
+    expect(waitText({ min: 9 * 1440, cautiousMin: 20 * 1440, until: "dry-body", body: "weighed" })).toBe(
+      "Weigh it now and then, until its weight stays the same: in this room about 1–3 weeks",
+    );
+    expect(waitText({ min: 28 * 1440, until: "dry-body", body: "cement" })).toBe("Wait 4 weeks until the cement has hardened");
     expect(waitText({ min: 30, until: "dry-through", set: "hers" })).toBe("Wait 30 min (set by you) until it is dry right through");
   });
   test("zones are said in one breath", () => {

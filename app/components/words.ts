@@ -52,7 +52,10 @@ const UNTIL_WORDS: Record<Wait["until"], string> = {
 export function waitText(wait: Wait): string {
   const until = UNTIL_WORDS[wait.until] ?? "";
   if (wait.set === "hers") return `Wait ${sayDuration(wait.min)} (set by you) ${until}`;
-  return `Wait ${sayDurationRange(wait.min, wait.cautiousMin ?? wait.min)} ${until}`;
+  const range = sayDurationRange(wait.min, wait.cautiousMin ?? wait.min);
+  if (wait.body === "weighed") return `Weigh it now and then, until its weight stays the same: in this room about ${range}`;
+  if (wait.body === "cement") return `Wait ${range} until the cement has hardened`;
+  return `Wait ${range} ${until}`;
 }
 
 /** What one plan trades against another, as the user would say it. */

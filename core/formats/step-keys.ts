@@ -1,4 +1,5 @@
 import { DRYING_STAGES, METHODS, ROLES, SHEENS, TECHNIQUES } from "../catalogue/vocabulary";
+import { BODY_WAITS } from "../coating/model/step";
 import { layerRowsSchema } from "./pattern-schema";
 import type { JoiRoot } from "./stores/definition";
 
@@ -9,6 +10,7 @@ export function stepKeys(joi: JoiRoot) {
     until: joi.string().valid(...DRYING_STAGES),
     cautiousMin: joi.number().min(0).max(5_000_000),
     set: joi.string().valid("hers"),
+    body: joi.string().valid(...BODY_WAITS),
   });
   return {
     id: joi.string().max(120),

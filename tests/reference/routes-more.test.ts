@@ -97,3 +97,29 @@ describe("the rest of the handbook's table (§6)", () => {
     expect(CATALOGUE.products.get(first.product)!.traits).toContain("stands-alkali");
   });
 });
+
+test("cement that is damp has its 28 days, or a primer that stands its lime, whatever is made of it; it says which, and mature cement waits for neither", () => {
+  const slab = (more: Omit<Parameters<typeof piece>[0], "material">) => piece({ material: "concrete-cast", form: { kind: "disc", diameterMm: 200, thicknessMm: 25 }, ...more });
+  const firstFilms = (of: ReturnType<typeof slab>) =>
+    planPiece(of, CATALOGUE).candidates.flatMap(({ zones }) =>
+      zones.flatMap(({ steps }) => {
+        const at = steps.findIndex(({ product, role }) => role !== "fill" && CATALOGUE.products.has(product));
+        const waits = steps.slice(0, at + 1).flatMap(({ waitBefore }) => waitBefore ?? []);
+        const stands = CATALOGUE.products.get(steps[at]?.product as never)?.traits.includes("stands-alkali") ?? false;
+        return at < 0 ? [] : [{ stands, min: waits.reduce((sum, { min }) => sum + min, 0), cement: waits.some(({ body }) => body === "cement") }];
+      }),
+    );
+  let bare = 0;
+  for (const use of ["indoor-display", "outdoor-exposed"])
+    for (const technique of ["dots", "poured", "stencil"])
+      for (const baseColour of [null, "#1f3a4d"]) {
+        const facts = { uses: [use], conditions: ["damp"], decoration: { techniques: [technique], baseColour, colours: ["#aa3322"] } };
+        for (const { stands, min, cement } of firstFilms(slab(facts))) {
+          expect(stands || min >= 28 * DAY).toBe(true);
+          expect(cement).toBe(!stands);
+          if (!stands) bare += 1;
+        }
+        expect(firstFilms(slab({ ...facts, body: { matured: true } })).some(({ cement }) => cement)).toBe(false);
+      }
+  expect(bare).toBeGreaterThan(4);
+});

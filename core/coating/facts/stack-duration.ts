@@ -109,7 +109,7 @@ export class StackDuration {
       for (let below = order - 1; below >= 0; below -= 1) {
         const lower = chosen[below]!;
         const asked = this.need(upper, lower)[column];
-        if (asked.min - gone > best.min) best = { min: asked.min - gone, until: asked.until };
+        if (asked.min - gone > best.min) best = { ...asked, min: asked.min - gone };
         gone += passed[below]! + (coats[below]! - 1) * this.recoats[lower]![column];
       }
       const body = order === first ? this.bodyMin : 0;

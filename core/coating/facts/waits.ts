@@ -4,10 +4,11 @@ import { roomFactor } from "../../drying/room-factor";
 import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages";
 import type { Stages } from "../../drying/stages";
 import { waterOutMin } from "../../drying/water-out";
-import { hours } from "../../units/duration";
+import { practice } from "../../catalogue/provenance";
+import { days, hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
 import { coversField, isClear, isColour, isFilm } from "./facts";
-import type { StepChoice, Wait } from "../model/step";
+import type { BodyWait, StepChoice, Wait } from "../model/step";
 
 export type Column = "typical" | "cautious";
 type Need = "none" | "recoat" | "hard" | "touch" | "through" | "bake";
@@ -147,6 +148,20 @@ export function conditionDryMin(stack: StackFacts): number {
   return Math.max(0, ...stack.conditions.map((condition) => condition.driesForMin));
 }
 
+/** Cement cures in about four weeks [common practice]. */
+export const CEMENT_CURES_MIN = practice(days(28)).value;
+
+/** Cement that is damp still has its lime about it; one that has had its time is said to be mature. */
+export function isYoungCement({ material, piece }: Pick<StackFacts, "material" | "piece">): boolean {
+  return material.traits.includes("alkaline") && piece.conditions.includes("damp") && piece.body?.matured !== true;
+}
+
+/** A film on the body itself; filler mends it. */
+const isOnBody = (fact: StepFact) => isFilm(fact) && fact.step.role !== "fill";
+
+/** A film that fresh cement eats from below. */
+export const cementEats = (fact: StepFact) => isOnBody(fact) && !fact.product!.traits.includes("stands-alkali");
+
 /** On the piece since nobody knows when: taken as dry. */
 function isLongDry({ step }: StepFact): boolean {
   return step.done === true && step.laidAt === undefined;
@@ -197,18 +212,20 @@ export function waitedBetween(stack: StackFacts, lower: StepFact, upper: StepFac
 export interface Demand {
   readonly min: number;
   readonly until: DryingStage;
+  readonly body?: BodyWait;
 }
 
 export function demand(upper: StepFact, lower: StepFact, stack: StackFacts, column: Column): Demand {
   if (isLongDry(lower) || upper.step.done) return { min: 0, until: "dry-to-recoat" };
-  if (lower.aid) return { min: aidNeedMin(upper, lower, stack, column), until: "dry-body" };
+  if (lower.aid) return { min: aidNeedMin(upper, lower, stack, column), until: "dry-body", ...(lower.aid.weighs ? { body: "weighed" } : {}) };
   return { min: filmNeedMin(upper, lower, stack, column), until: UNTIL[needOf(upper, lower)] };
 }
 
 export function waitOf(usual: Demand, careful: Demand): Wait | null {
   const min = rounded(usual.min);
   if (min <= 0 && careful.min <= 0) return null;
-  return { min, cautiousMin: Math.max(min, rounded(careful.min)), until: usual.min > 0 ? usual.until : careful.until };
+  const { until, body } = usual.min > 0 ? usual : careful;
+  return { min, cautiousMin: Math.max(min, rounded(careful.min)), until, ...(body ? { body } : {}) };
 }
 
 function waitFor(stack: StackFacts, upper: StepFact, filled: readonly StepFact[], column: Column, elapsed: readonly number[]): Demand {
@@ -217,12 +234,14 @@ function waitFor(stack: StackFacts, upper: StepFact, filled: readonly StepFact[]
   for (let index = upper.index - 1; index >= 0; index -= 1) {
     const lower = filled[index]!;
     const asked = demand(upper, lower, stack, column);
-    if (asked.min - passed > best.min) best = { min: asked.min - passed, until: asked.until };
+    if (asked.min - passed > best.min) best = { ...asked, min: asked.min - passed };
     passed += (elapsed[index] ?? 0) + withinMin(lower, stack, column);
   }
   const first = isFilm(upper) && !filled.some(isFilm);
   const body = first ? conditionDryMin(stack) : 0;
-  return body - passed > best.min ? { min: body - passed, until: "dry-body" } : best;
+  if (body - passed > best.min) best = { min: body - passed, until: "dry-body" };
+  const cement = isYoungCement(stack) && cementEats(upper) && !filled.some(isOnBody) ? CEMENT_CURES_MIN : 0;
+  return cement - passed > best.min ? { min: cement - passed, until: "dry-body", body: "cement" } : best;
 }
 
 function rounded(min: number): number {

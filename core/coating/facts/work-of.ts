@@ -64,9 +64,10 @@ function between(previous: { readonly step: Step; readonly last: Draft }, wait: 
   const [typical, cautious] = [wait?.min ?? 0, wait?.cautiousMin ?? wait?.min ?? 0];
   const until = wait?.until ?? "dry-to-touch";
   const tie = edge(previous.last.id, Math.max(typical, baked?.typicalMin ?? 0), Math.max(cautious, baked?.cautiousMin ?? 0), until);
-  // What cools, and what the user has said, goes by no air.
+  // What cools, what hardens with water, and what the user has said, goes by no air.
   const isOfRoom = wait !== null && typical >= (baked?.typicalMin ?? 0) && wait.set !== "hers";
-  return isOfRoom ? { ...tie, ...(until === "dry-body" ? { by: "evaporation" } : waitsFor(film, until)) } : tie;
+  if (!isOfRoom || wait.body === "cement") return tie;
+  return { ...tie, ...(until === "dry-body" ? { by: "evaporation" } : waitsFor(film, until)) };
 }
 
 /** The longest a step may be put off after the one before: a mask is lifted before the paint is hard, colours that are blended are laid while they are wet. */

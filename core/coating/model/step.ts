@@ -30,7 +30,13 @@ export interface Wait {
   readonly cautiousMin?: number;
   /** Set by the user; the engine leaves it alone and judges it. */
   readonly set?: "hers";
+  /** What dries is no film: a body that is weighed until its weight stays the same, or cement that hardens. */
+  readonly body?: BodyWait;
 }
+
+/** A body that is waited for by more than the clock. */
+export const BODY_WAITS = ["weighed", "cement"] as const;
+export type BodyWait = (typeof BODY_WAITS)[number];
 
 /** What is chosen of a step, before any number is worked out. Absent means unknown. */
 export interface StepChoice {

@@ -1,16 +1,12 @@
 import type { Role } from "../../catalogue/vocabulary";
-import { practice } from "../../catalogue/provenance";
-import { days } from "../../units/duration";
 import { addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
+import { CEMENT_CURES_MIN, cementEats } from "../facts/waits";
 import { coversField, films, has, isColour, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Change } from "../model/change";
 import { zoneWord } from "./judge";
 import type { Hit, Rule } from "./rule";
 import { wholeWait, asChange, firstFilm, isBaked, onBare, rulesUnder, suitable, tooThirstyFor } from "./help";
-
-/** Cement cures in about four weeks [common practice]. */
-const CEMENT_CURES = practice(days(28));
 
 /** Steps that could have given the bare or old surface a hold. */
 const KEYING: readonly Role[] = ["sand", "fill", "size", "prime", "base"];
@@ -175,16 +171,16 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     fix: "Let it cure 28 days, or begin with a primer that stands alkali.",
     find: (stack) => {
       const first = films(stack).find((fact) => !has(fact, "fill"));
-      if (!first || !stack.material.traits.includes("alkaline") || stack.piece.body?.matured || first.product!.traits.includes("stands-alkali")) return [];
+      if (!first || !stack.material.traits.includes("alkaline") || stack.piece.body?.matured || !cementEats(first)) return [];
       const waited = wholeWait(stack, first);
-      if (waited !== undefined && waited >= CEMENT_CURES.value) return [];
+      if (waited !== undefined && waited >= CEMENT_CURES_MIN) return [];
       const primer = suitable(stack, (product) => product.traits.includes("stands-alkali") && product.jobs.includes("ground"));
       return [
         {
           at: first,
           culprits: [first],
           missing: ["size", "prime"],
-          change: primer ? addBefore(stack, first, { role: "prime", product: primer.id, coats: 1 }) : waitFix(first, CEMENT_CURES.value, "dry-body"),
+          change: primer ? addBefore(stack, first, { role: "prime", product: primer.id, coats: 1 }) : waitFix(first, CEMENT_CURES_MIN, "dry-body"),
         },
       ];
     },
