@@ -99,7 +99,8 @@ describe("the rest of the handbook's table (§6)", () => {
 });
 
 test("cement that is damp has its 28 days, or a primer that stands its lime, whatever is made of it; it says which, and mature cement waits for neither", () => {
-  const slab = (more: Omit<Parameters<typeof piece>[0], "material">) => piece({ material: "concrete-cast", form: { kind: "disc", diameterMm: 200, thicknessMm: 25 }, ...more });
+  const slab = (more: Omit<Parameters<typeof piece>[0], "material">) =>
+    piece({ material: "concrete-cast", form: { kind: "disc", diameterMm: 200, thicknessMm: 25 }, ...more });
   const firstFilms = (of: ReturnType<typeof slab>) =>
     planPiece(of, CATALOGUE).candidates.flatMap(({ zones }) =>
       zones.flatMap(({ steps }) => {

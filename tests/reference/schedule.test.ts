@@ -1,107 +1,17 @@
-/** Schedules of many pieces against the true optimum of a general solver (HiGHS), on small instances of seeded numbers. */
-import { beforeAll, expect, test } from "@jest/globals";
-import loadHighs from "highs";
-import type { Highs } from "highs";
-import type { StepId } from "#core/catalogue/ids";
-import type { Task } from "#core/coating/facts/task";
-import { MS_PER_MIN, sittingsFrom } from "#core/schedule/free-hours";
-import type { FreeHours } from "#core/schedule/free-hours";
-import type { PieceWork } from "#core/schedule/together/network";
-import { scheduleAll } from "#core/schedule/together/schedule-all";
+/** Schedules of many pieces against the true optimum of a general solver, on small instances of seeded numbers. */
+import { expect, test } from "@jest/globals";
+import { againstOptimum } from "./small-schedules";
 
-/** All lengths are whole slots, so that the best schedule starts everything at a slot. */
-const SLOT_MIN = 15;
-const EVENING = [{ from: "19:00", to: "20:30" }];
-const HOURS: FreeHours = { weekday: [EVENING, EVENING, [], EVENING, EVENING, EVENING, []], exceptions: [], timeZone: "UTC" };
-const START = Date.parse("2026-11-30T00:00:00Z");
-const SITTINGS = 7;
-const INSTANCES = 54;
-const DAY_MIN = 1440;
+const INSTANCES = 100;
 
-let highs: Highs;
-beforeAll(async () => {
-  highs = await loadHighs({});
-});
-
-/** Numbers from a seed, 0–1: the minimal standard generator (Park & Miller 1988). */
-function numbers(seed: number): (most: number) => number {
-  let state = seed * 7919 + 17;
-  return (most) => {
-    state = (state * 48_271) % 2_147_483_647;
-    return state % most;
-  };
-}
-
-/** Two or three pieces of two to four coats, in chains or with a second start. */
-function instance(seed: number): readonly PieceWork[] {
-  const number = numbers(seed);
-  return Array.from({ length: 2 + number(2) }, (_unused, k): PieceWork => {
-    const tasks = Array.from({ length: 2 + number(3) }, (_none, at): Task => {
-      const before = at > 0 && number(5) > 0 ? `t${at - 1 - (at > 1 && number(4) === 0 ? 1 : 0)}` : null;
-      const waitMin = SLOT_MIN * [0, 1, 2, 4, 60, 96][number(6)]!;
-      const after = before === null ? [] : [{ task: before, typicalMin: waitMin, cautiousMin: waitMin, until: "dry-to-recoat" as const }];
-      return { id: `t${at}`, stepId: `t${at}` as StepId, coat: 1, zones: ["top"], handsOnMin: SLOT_MIN * (1 + number(4)), after };
-    });
-    const dries = (days: number) => ({ typicalMin: days * DAY_MIN, cautiousMin: days * DAY_MIN });
-    const work = { tasks, milestones: [{ task: tasks.at(-1)!.id, handle: dries(number(3)), cured: dries(9) }] };
-    return { id: `p${k}`, work, count: 1, likeOf: ({ id }) => id, due: null, done: new Map() };
-  });
-}
-
-/** The earliest instant at which all may be handled, min after the start: by start slots, each task in one of them, no slot with two. */
-function optimum(pieces: readonly PieceWork[]): number {
-  const sittings = [...sittingsFrom(HOURS, START)]
-    .slice(0, SITTINGS)
-    .map(({ from, to }) => ({ from: (from - START) / MS_PER_MIN, to: (to - START) / MS_PER_MIN }));
-  const slots = sittings.flatMap(({ from, to }) => Array.from({ length: (to - from) / SLOT_MIN }, (_unused, k) => ({ at: from + k * SLOT_MIN, to })));
-  const jobs = pieces.flatMap((piece, p) => piece.work.tasks.map((task) => ({ task, name: `${p}_${task.id}`, p, min: task.handsOnMin })));
-  const starts = new Map(jobs.map((job) => [job.name, slots.filter(({ at, to }) => at + job.min <= to)]));
-  const x = (name: string, at: number) => `x_${name}_${at}`;
-  const sum = (name: string, by: number, sign = "+") =>
-    starts
-      .get(name)!
-      .map(({ at }) => `${sign} ${at + by} ${x(name, at)}`)
-      .join("\n");
-  const lines: string[] = [];
-  for (const { name } of jobs)
-    lines.push(
-      `${starts
-        .get(name)!
-        .map(({ at }) => x(name, at))
-        .join("\n + ")} = 1`,
-    );
-  for (const { at } of slots) {
-    const busy = jobs.flatMap(({ name, min }) => starts.get(name)!.flatMap((one) => (one.at <= at && at < one.at + min ? [x(name, one.at)] : [])));
-    if (busy.length > 1) lines.push(`${busy.join("\n + ")} <= 1`);
-  }
-  for (const { task, name, p } of jobs)
-    for (const { task: before, typicalMin } of task.after) {
-      const earlier = jobs.find((one) => one.p === p && one.task.id === before)!;
-      lines.push(`${sum(name, 0)}\n${sum(earlier.name, 0, "-")}\n >= ${earlier.min + typicalMin}`);
-    }
-  for (const { task, name, p, min } of jobs) {
-    const dries = pieces[p]!.work.milestones.find((one) => one.task === task.id)?.handle.typicalMin ?? 0;
-    lines.push(`last\n${sum(name, 0, "-")}\n >= ${min + dries}`);
-  }
-  const binaries = jobs.flatMap(({ name }) => starts.get(name)!.map(({ at }) => x(name, at)));
-  const program = `Minimize\n obj: last\nSubject To\n${lines.map((line, k) => ` c${k}: ${line}`).join("\n")}\nBinary\n${binaries.join("\n")}\nEnd`;
-  const solved = highs.solve(program);
-  expect(solved.Status).toBe("Optimal");
-  return Math.round(solved.ObjectiveValue);
-}
-
-test(`on ${INSTANCES} small instances: never better than the optimum, no bound above it, and seldom behind it`, () => {
-  const gaps = Array.from({ length: INSTANCES }, (_unused, seed) => {
-    const pieces = instance(seed + 1);
-    const best = optimum(pieces);
-    const found = scheduleAll({ pieces, hours: HOURS, start: START })!;
-    const last = (Math.max(...found.handle) - START) / MS_PER_MIN;
-    const bound = (found.bound.at - START) / MS_PER_MIN;
-    expect(last).toBeGreaterThanOrEqual(best - 1e-6);
+test(`on ${INSTANCES} small instances: never better than the optimum, no bound above it, and hardly ever an evening behind it`, async () => {
+  const all = await againstOptimum(INSTANCES);
+  for (const { best, found, bound } of all) {
+    expect(found).toBeGreaterThanOrEqual(best - 1e-6);
     expect(bound).toBeLessThanOrEqual(best + 1e-6);
-    return (last - best) / best;
-  }).sort((a, b) => a - b);
-  expect(gaps[INSTANCES / 2]!).toBeLessThanOrEqual(0.03);
-  // Four in five are the best there is; who never idles cannot always be.
-  expect(gaps[Math.floor(INSTANCES * 0.8)]!).toBeLessThanOrEqual(1e-9);
-});
+  }
+  const gaps = all.map(({ gap }) => gap).sort((a, b) => a - b);
+  // Nine in ten are the best there is; of the others nearly all end the same evening.
+  expect(gaps[Math.floor(INSTANCES * 0.9)]!).toBeLessThanOrEqual(1e-9);
+  expect(gaps[Math.floor(INSTANCES * 0.98)]!).toBeLessThan(0.01);
+}, 120_000);

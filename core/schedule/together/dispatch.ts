@@ -73,6 +73,11 @@ export interface Manner {
   readonly hands?: number;
   /** The sitting each task is to stay in, its begin in ms; NaN: in none. What stays has its time kept free in its sitting. */
   readonly keep?: Float64Array;
+  /**
+   * How far the hands rest for something more urgent that opens soon, 0–1 of the time until the first of what may be done would be over: 0, never idle while
+   * anything may be done [published: Bierwirth & Mattfeld 1999, parameterized active schedules]. 0 where absent.
+   */
+  readonly patience?: number;
 }
 
 /** The table: what is to do, what is over, and the hours it is done in. */
@@ -102,6 +107,7 @@ class Table {
     private readonly hands: number,
     private readonly room: RoomFor,
     private readonly wet: WetInHand,
+    private readonly patience: number,
   ) {
     this.last = Array.from({ length: hands }, () => "");
     this.busy = new Float64Array(1 + Math.max(-1, ...nodes.map(({ piece }) => piece))).fill(-Infinity);
@@ -168,19 +174,24 @@ class Table {
   }
 
   private choose(now: number, until: number, hand: number): { readonly open: Open; readonly from: number; readonly until: number } | null {
-    let best: Open | null = null;
-    let from = Infinity;
+    let [first, over] = [Infinity, Infinity];
     const hurry = this.nextHurry(now, until);
+    const may: { readonly open: Open; readonly at: number }[] = [];
     for (const [place, kept] of this.open.entries()) {
       const free = this.roomFrom(kept.node, Math.max(now, kept.at, this.busy[this.nodes[kept.node]!.piece]!));
       const open = free > kept.closes ? shutOut(kept.node, this.nodes[kept.node]!.arcs, this.ends, free) : kept;
       this.open[place] = open;
       const at = open.at > free ? this.roomFrom(open.node, open.at) : free;
-      const ends = this.endsFor(open.node, hurry, until);
-      if (at > from || this.share(open.node, ends - at) <= 0 || this.partsTheGo(open.node, until - at)) continue;
-      if (!best || at < from || this.better(open, best, at, hand)) [best, from] = [open, at];
+      const share = this.share(open.node, this.endsFor(open.node, hurry, until) - at);
+      if (share <= 0 || this.partsTheGo(open.node, until - at)) continue;
+      may.push({ open, at });
+      [first, over] = [Math.min(first, at), Math.min(over, at + share)];
     }
-    return best && { open: best, from, until: this.endsFor(best.node, hurry, until) };
+    // Until then the hands may rest for what is more urgent.
+    const rests = first + this.patience * (over - first);
+    const soon = may.filter(({ at }) => at === first || at < rests);
+    const best = soon.reduce((one, other) => (this.better(other.open, one.open, first, hand) ? other : one), soon[0]!);
+    return best && { open: best.open, from: best.at, until: this.endsFor(best.open.node, hurry, until) };
   }
 
   /** When there is room for it, and nothing it would be held by is wet. */
@@ -248,7 +259,8 @@ class Table {
 }
 
 /**
- * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting, but for what is to stay in a later one.
+ * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting, but for what is to stay in a later one, and
+ * as far as there is patience for what is more urgent.
  *
  * @param rank of each task, the least first
  * @param sittings free hours, in order
@@ -259,7 +271,7 @@ export function dispatch(
   rank: Float64Array,
   sittings: readonly Sitting[],
   start: number,
-  { hands = 1, keep, places = {} }: Manner = {},
+  { hands = 1, keep, places = {}, patience = 0 }: Manner = {},
 ): Dispatched | null {
   const table = new Table(
     nodes,
@@ -270,6 +282,7 @@ export function dispatch(
     hands,
     new RoomFor(nodes, places),
     new WetInHand(nodes),
+    patience,
   );
   for (const sitting of sittings) {
     if (table.finished) break;

@@ -55,7 +55,9 @@ export interface Together {
   readonly late: readonly number[];
 }
 
-const USUAL_TRIES = 60;
+/** Orders tried where none are asked for: few pieces are reckoned so fast that many may be tried. */
+const USUAL_TRIES = { least: 60, most: 300, ofNodes: 12_000 } as const;
+const usualTries = (nodes: number) => Math.max(USUAL_TRIES.least, Math.min(USUAL_TRIES.most, Math.round(USUAL_TRIES.ofNodes / Math.max(1, nodes))));
 
 interface Judged {
   readonly done: Dispatched;
@@ -96,7 +98,10 @@ function isBetter(one: Judged, other: Judged): boolean {
   return at >= 0 && one.worth[at]! < other.worth[at]!;
 }
 
-/** A rank shaken about: ever less as tries go on without gain. */
+/** How far a rank is shaken, try after try, against the longest tail: a little about it, and now and then as if there were none. */
+const SHAKEN = [1 / 6, 1 / 3, 2 / 3, 1, 2.5] as const;
+
+/** A rank shaken about. */
 function shaken(rank: Float64Array, byMs: number, number: () => number): Float64Array {
   return rank.map((value) => value + (number() - 0.5) * byMs);
 }
@@ -134,12 +139,14 @@ export interface Improving {
   readonly of: number;
 }
 
+/** How far the hands rest for what is more urgent, try after try. */
+const PATIENCE = [0, 1, 0.5] as const;
 /** Orders tried between two looks at how far it is. */
 const TRIES_A_LOOK = 5;
 
 /**
- * Dates the work of all pieces for the hands there are: every wait kept, nothing idle that may be done, dates met where they can be. Priority rules, then
- * shaken orders of them; the same seed gives the same schedule. Where dates were agreed on they stand as far as they can: only what slipped is laid anew.
+ * Dates the work of all pieces for the hands there are: every wait kept, nothing idle that may be done unless all is done sooner for it, dates met where they
+ * can be. Priority rules, then shaken orders of them; the same seed gives the same schedule. Where dates were agreed on they stand as far as they can: only what slipped is laid anew.
  *
  * @yields the first schedule, and then the best so far again and again; nothing when the free hours do not suffice
  */
@@ -150,7 +157,7 @@ export function* improving({
   goal = "earliest",
   careful = false,
   seed = 1,
-  tries = USUAL_TRIES,
+  tries,
   hands = 1,
   places = {},
   stop = () => false,
@@ -187,12 +194,12 @@ export function* improving({
     return { best: known.together, tried, of };
   };
   // What was agreed on is not shaken.
-  const most = keep.every(Number.isNaN) ? tries : 0;
+  const most = keep.every(Number.isNaN) ? (tries ?? usualTries(network.nodes.length)) : 0;
   const isBest = () => best.worth[0] === 0 && goal !== "fewest-sittings" && Math.max(...best.handle) <= bound.at;
   yield told(0, most);
   for (let tried = 0; tried < most && !isBest() && !stop(); tried += 1) {
-    const other = shaken(rank, (reach * (1 + (tried % 5))) / 6, number);
-    const done = dispatch(network, other, sittings, start, manner);
+    const other = shaken(rank, reach * SHAKEN[tried % SHAKEN.length]!, number);
+    const done = dispatch(network, other, sittings, start, { ...manner, patience: PATIENCE[tried % PATIENCE.length]! });
     const judged = done && judge(network, done, sittings, goal, start);
     if (judged && isBetter(judged, best)) [best, rank] = [judged, other];
     if ((tried + 1) % TRIES_A_LOOK === 0) yield told(tried + 1, most);
