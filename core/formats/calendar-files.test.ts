@@ -50,6 +50,19 @@ describe("as iCalendar", () => {
     expect(found("pot/top-base:1/0").summary).toContain("Ünder, “näme”\nof two lines");
   });
 
+  test("a reminder stands before each sitting where one is wanted, and nowhere else", () => {
+    const alarmsOf = (calendarText: string) =>
+      new ICAL.Component(ICAL.parse(calendarText) as never).getAllSubcomponents("vevent").map((one) => {
+        const [alarm] = one.getAllSubcomponents("valarm");
+        return { kind: one.getFirstPropertyValue("transp"), trigger: alarm ? String(alarm.getFirstPropertyValue("trigger")) : null };
+      });
+    expect(alarmsOf(text).every(({ trigger }) => trigger === null)).toBe(true);
+    const reminded = alarmsOf(writeIcs({ ...CALENDAR, remindMin: 60 }));
+    expect(reminded).toHaveLength(4);
+    for (const { kind, trigger } of reminded)
+      expect(trigger === null ? null : ICAL.Duration.fromString(trigger).toSeconds()).toBe(kind === "OPAQUE" ? -3600 : null);
+  });
+
   test("waits leave the time free, and a day is a day, leap days too", () => {
     const wait = found(`wait/pot/${at("2026-12-31T23:30:00Z")}`);
     expect(wait.component.getFirstPropertyValue("transp")).toBe("TRANSPARENT");

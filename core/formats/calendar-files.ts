@@ -46,6 +46,8 @@ export interface CalendarFile {
   readonly waits: readonly FileWait[];
   readonly dues: readonly FileDue[];
   readonly looks?: readonly FileLook[];
+  /** A reminder so many minutes before each sitting; none where it is absent. Waits and days have none. */
+  readonly remindMin?: number;
 }
 
 const PRODUCT = "nook-coat/calendar";
@@ -64,13 +66,15 @@ function at(
 
 const dayArray = (date: string): [number, number, number] => date.split("-").map(Number) as [number, number, number];
 
-function eventsOf({ sittings, waits, dues, looks = [] }: CalendarFile): EventAttributes[] {
+function eventsOf({ sittings, waits, dues, looks = [], remindMin }: CalendarFile): EventAttributes[] {
   const work = sittings.flatMap(({ acts }): EventAttributes[] => {
     const [first] = acts;
     if (!first) return [];
     const description = acts.map(({ act, pieces }) => `${act}: ${pieces}`).join("\n");
     const title = acts.length === 1 ? `${first.act}: ${first.pieces}` : `${first.act} and ${acts.length - 1} more`;
-    return [{ ...at(first.from, acts.at(-1)!.to), uid: `${first.id}@${HOST}`, title, description, busyStatus: "BUSY", transp: "OPAQUE" }];
+    const alarms: EventAttributes["alarms"] =
+      remindMin === undefined ? [] : [{ action: "display", description: printable(title), trigger: { minutes: remindMin, before: true } }];
+    return [{ ...at(first.from, acts.at(-1)!.to), uid: `${first.id}@${HOST}`, title, description, busyStatus: "BUSY", transp: "OPAQUE", alarms }];
   });
   const left = waits.map(({ piece, name, from, to }): EventAttributes => ({
     ...at(from, to),

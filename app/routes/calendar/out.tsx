@@ -7,11 +7,21 @@ import { actsToldIn } from "#core/schedule/together/runs";
 import { actTitle, namesOf, partsWords, shutWords, stepOf } from "~/calendar/act-words";
 import type { CalendarShown } from "~/calendar/act-words";
 import { download } from "~/components/download";
+import { Choice } from "~/components/fields";
 import { sayTimes } from "~/components/time-words";
 import { timeZoneHere } from "~/components/time-zone";
+import { useDraft } from "~/components/use-draft";
+
+/** Reminders of a calendar file, by the minutes they stand before a sitting. */
+const REMINDERS = [
+  { id: "", name: "no reminders", says: "The file has no reminders" },
+  { id: "15", name: "a quarter of an hour before", says: "Each sitting has a reminder a quarter of an hour before; waits and days have none" },
+  { id: "60", name: "an hour before", says: "Each sitting has a reminder an hour before; waits and days have none" },
+  { id: "180", name: "three hours before", says: "Each sitting has a reminder three hours before; waits and days have none" },
+] as const;
 
 /** The calendar with its words, as a file has it. */
-function fileOf({ calendar: { days, tracks }, pieces, menu }: CalendarShown): CalendarFile {
+function fileOf({ calendar: { days, tracks }, pieces, menu }: CalendarShown, remind: string): CalendarFile {
   const nameOf = (id: string) => pieces.get(id)?.name ?? "";
   return {
     sittings: days.flatMap(({ sittings }) =>
@@ -21,6 +31,7 @@ function fileOf({ calendar: { days, tracks }, pieces, menu }: CalendarShown): Ca
     ),
     waits: tracks.flatMap(({ piece, drying }) => drying.map(({ from, to }) => ({ piece, name: nameOf(piece), from, to }))),
     dues: days.flatMap(({ date, due }) => due.map((piece) => ({ piece, name: nameOf(piece), date }))),
+    ...(remind === "" ? {} : { remindMin: Number(remind) }),
   };
 }
 
@@ -29,14 +40,19 @@ export function Out(props: CalendarShown) {
   const { calendar, now } = props;
   const name = `nook-coat-${dateOf(now, timeZoneHere())}`;
   const files = () => import("#core/formats/calendar-files");
-  const asIcs = async () => download({ name: `${name}.ics`, text: (await files()).writeIcs(fileOf(props)), type: "text/calendar" });
+  const [remind, setRemind] = useDraft<string>("remind", "");
+  const reminder = REMINDERS.find(({ id }) => id === remind) ?? REMINDERS[0];
+  const asIcs = async () => download({ name: `${name}.ics`, text: (await files()).writeIcs(fileOf(props, reminder.id)), type: "text/calendar" });
   const asCsv = async () => {
     const local = (instant: number) => [format(instant, "yyyy-MM-dd"), format(instant, "HH:mm")] as const;
-    download({ name: `${name}.csv`, text: (await files()).writeCalendarCsv(fileOf(props), local), type: "text/csv" });
+    download({ name: `${name}.csv`, text: (await files()).writeCalendarCsv(fileOf(props, ""), local), type: "text/csv" });
   };
   return (
     <>
-      <p className="mt-6 flex flex-wrap gap-2 print:hidden">
+      <div className="mt-6 flex flex-wrap items-end gap-2 print:hidden">
+        <div className="w-60">
+          <Choice label="Reminders in the file" value={reminder.id} choices={REMINDERS} onChange={setRemind} />
+        </div>
         <button type="button" className="button" onClick={() => void asIcs()}>
           <CalendarPlus aria-hidden size={18} /> For your own calendar (.ics)
         </button>
@@ -46,7 +62,8 @@ export function Out(props: CalendarShown) {
         <button type="button" className="button" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> Print the week
         </button>
-      </p>
+      </div>
+      <p className="mt-1 text-soft print:hidden">{reminder.says}. Read in again, it moves what has moved.</p>
       <PrintedWeek {...props} days={calendar.days.slice(0, DAYS_PRINTED)} />
     </>
   );

@@ -1,7 +1,7 @@
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import { namesOf } from "~/calendar/act-words";
 import type { TablePiece } from "~/calendar/table.client";
-import { useLast } from "~/components/awaited";
+import { useLastAnswer } from "~/components/awaited";
 import { sayClock, sayDay } from "~/components/time-words";
 import type { AllIfs } from "~/workers/schedule-worker-api";
 
@@ -34,10 +34,12 @@ export function whatIfText({ what, last, sooner, later, inTime, late }: WhatIfAl
 
 /** What warmth, a fan, a helper or another day would do to all of it, and by when it has to be begun. */
 export function WhatIfs({ ifs, pieces, now }: { ifs: Promise<AllIfs>; pieces: Pieces; now: number }) {
-  const answer = useLast(ifs);
+  const { value: answer, isOlder } = useLastAnswer(ifs);
   return (
-    <details className="mt-4 print:hidden" data-what-ifs={answer ? "told" : "waiting"}>
-      <summary className="w-fit py-2 underline">What would it buy: warmth, a fan, a helper, tomorrow?</summary>
+    <details className="mt-4 print:hidden" data-what-ifs={answer && !isOlder ? "told" : "waiting"}>
+      <summary className="w-fit py-2 underline">
+        What would it buy: warmth, a fan, a helper, tomorrow?{isOlder && <span className="text-soft"> (being worked out anew)</span>}
+      </summary>
       {answer === null ? (
         <p className="mt-1 text-soft">Trying it…</p>
       ) : (

@@ -13,6 +13,7 @@ import type { PlanRecord } from "#core/formats/stores/plans";
 import { actStates, groupStates } from "#core/logbook/group-states";
 import { laterThanNow } from "#core/logbook/noted-times";
 import { hasOneColumn, openStep } from "#core/logbook/open-step";
+import { MS_PER_MIN } from "#core/schedule/free-hours";
 import { sayDuration } from "#core/units/duration";
 import { useAppContext } from "~/components/app-context";
 import { Awaited, useLast } from "~/components/awaited";
@@ -203,8 +204,10 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
           </p>
         </details>
       </div>
-      <p className="mt-2">
-        About {sayDuration(shown.totals.handsOnMin)} of your time, spread over {sayDuration(Math.max(60, shown.totals.elapsedMin))}; handle it gently after that
+      <p className="mt-2 min-h-[2.75em]">
+        About {sayDuration(shown.totals.handsOnMin)} of your time, and {sayDuration(Math.max(60, shown.totals.elapsedMin))} of paint and waits
+        {timed?.dates?.usual && `: in your free hours ${sayDuration(Math.max(60, (timed.dates.usual.handle - timed.now) / MS_PER_MIN))}`}; handle it gently
+        after that
         {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
       </p>
       <Questions piece={record.piece} menu={menu} answer={actions.apply} />

@@ -62,7 +62,7 @@ export function Candidates({ candidates, shown, menu, material, choose }: Props)
               <MiniSection groups={alikeZones(one.zones)} menu={menu} material={material} states={null} label={`Coats: ${one.title}`} />
             </span>
             <span className="font-normal">
-              {sayDuration(one.totals.handsOnMin)} of work; done in {sayDuration(Math.max(one.totals.elapsedMin, 60))}, hard in{" "}
+              {sayDuration(one.totals.handsOnMin)} of work; {sayDuration(Math.max(one.totals.elapsedMin, 60))} of paint and waits, hard after{" "}
               {sayDuration(one.scores.readyDays * DAY_MIN)}
             </span>
             <Wins words={winsBesideTitle(one, candidates)} />
