@@ -207,6 +207,8 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   await numbers.getByText("Weigh them now and then").waitFor();
   const curve = (hours: number) => Math.round(421 + 68 * Math.exp(-hours / 30));
   for (const hours of [1, 24, 48]) await weigh(hours, curve(hours));
+  await numbers.getByText(/It cannot be told well yet: not before .*; each weighing narrows it down/).waitFor();
+  for (const hours of [72, 96, 120]) await weigh(hours, curve(hours));
   await numbers.getByText(/they may be painted about .*/).waitFor();
   await numbers.getByRole("img", { name: /Still in it/ }).waitFor();
   await axeClean(page);
