@@ -206,8 +206,8 @@ export function PlanPart({ record, view, shown, plan, chosen, repair, dates, exp
       </div>
       <p className="mt-2 min-h-[2.75em]">
         About {sayDuration(shown.totals.handsOnMin)} of your time, and {sayDuration(Math.max(60, shown.totals.elapsedMin))} of paint and waits
-        {timed?.dates?.usual && `: in your free hours ${sayDuration(Math.max(60, (timed.dates.usual.handle - timed.now) / MS_PER_MIN))}`}; handle it gently
-        after that
+        {timed?.dates?.usual && `; in your free hours it is ready in ${sayDuration(Math.max(60, (timed.dates.usual.handle - timed.now) / MS_PER_MIN))}`}. Handle
+        it gently after that
         {shown.totals.cureDays >= 1 && `, and let it harden ${sayDuration(shown.totals.cureDays * 24 * 60)} before hard use`}.
       </p>
       <Questions piece={record.piece} menu={menu} answer={actions.apply} />
