@@ -60,9 +60,9 @@ function sayAbout(g: number, unit: WeightUnit): string {
 /** Weighings that cannot be of this body, with what it can weigh. */
 function sayDoubts(doubts: readonly Doubt[], unit: WeightUnit, many: boolean): string {
   const said = doubts.map(({ g }) => sayMass(g, unit)).join(", ");
-  const { g, leastG, mostG } = doubts.at(-1)!;
-  const bound = mostG !== null && g > mostG ? `${sayMass(Math.round(mostG), unit)} at the most` : `${sayMass(Math.round(leastG), unit)} at the least`;
-  const how = mostG === null ? "by the other weighings" : "by what was poured";
+  const { g, by, leastG, mostG } = doubts.at(-1)!;
+  const bound = g > mostG ? `${sayMass(Math.round(mostG), unit)} at the most` : `${sayMass(Math.round(leastG), unit)} at the least`;
+  const how = by === "others" ? "by the other weighings" : "by what was poured";
   return `${said} cannot be right: ${how} ${many ? "they weigh" : "it weighs"} ${bound}. It is left out; take it off, or weigh again.`;
 }
 

@@ -148,13 +148,15 @@ describe("a cast on the scales", () => {
     const poured = { dryG: 783, wetG: 905 };
     const good = [at(0, 880), at(24, 850), at(48, 828)];
     const told = weightTold([...good, at(72, 361)], poured);
-    expect(told.doubts).toMatchObject([{ g: 361, mostG: expect.any(Number) }]);
+    expect(told.doubts).toMatchObject([{ g: 361, by: "poured" }]);
     expect(told.doubts[0]!.leastG).toBeGreaterThan(361);
     expect({ ...told, doubts: [], lostG: 52 }).toEqual(weightTold(good, poured));
     expect(dryingCurve([...good, at(72, 361)], poured, START + 100 * HOUR, 5)).toEqual(dryingCurve(good, poured, START + 100 * HOUR, 5));
     expect(weightTold([at(0, 1020)], poured)).toMatchObject({ doubts: [{ g: 1020 }], constant: false, leftG: null });
     // A third of a body is no body, even where nothing was poured.
-    expect(weightTold([...good, at(72, 261)]).doubts).toMatchObject([{ g: 261, mostG: null }]);
+    expect(weightTold([...good, at(72, 261)]).doubts).toMatchObject([{ g: 261, by: "others" }]);
+    // A nought too many is one weighing that cannot be, and not all the others.
+    expect(weightTold([at(0, 8800), ...good.slice(1), at(72, 812)]).doubts).toMatchObject([{ g: 8800 }]);
     const half = [440, 425, 414, 406].map((g, day) => at(24 * day, g));
     expect(weightTold(half, poured)).toEqual(weightTold(half));
   });

@@ -13,9 +13,11 @@ export interface Between {
 
 /** A weight that the body cannot have. */
 export interface Doubt extends Weighing {
-  /** What it can weigh at least and at most, g; no most where it is not known what was poured. */
+  /** What says so: what was poured, or its other weighings. */
+  readonly by: "poured" | "others";
+  /** What it can weigh at least and at most, g. */
   readonly leastG: number;
-  readonly mostG: number | null;
+  readonly mostG: number;
 }
 
 /** Whether a cast, a washed stone or a soaked pot has given its water off. */
@@ -118,13 +120,22 @@ function agree(sorted: readonly Weighing[], stepG: number): Quiet | null {
 /** The slowest of bodies would lose more in that time, hours, were there more water in it than a dry one hides. */
 const quietLongAfter = ({ spreadG }: Quiet, g: number, stepG: number) => ((spreadG + stepG) * SLOWEST_HOURS) / (DRY_SHARE * g);
 
+/** What a body can weigh: by what was poured, or by the middle of its weighings and the most water there is in any. */
+function boundsOf(sorted: readonly Weighing[], { dryG, wetG }: KnownBody): Omit<Doubt, keyof Weighing> {
+  const wettest = 1 / (1 - USUAL_WATER.most);
+  if (dryG !== undefined) return { by: "poured", leastG: dryG * (1 - POURED_OFF.less), mostG: (wetG ?? dryG * wettest) * (1 + POURED_OFF.more) };
+  const middle = quantile(
+    sorted.map(({ g }) => g),
+    HALF,
+  );
+  return { by: "others", leastG: middle / wettest, mostG: middle * wettest };
+}
+
 /** Weighings that cannot be of this body, and what is known of it: where most of them cannot be, it is not what was poured. */
 function doubted(sorted: readonly Weighing[], known: KnownBody): { readonly doubts: readonly Doubt[]; readonly known: KnownBody } {
-  const doubtsBy = ({ dryG, wetG }: KnownBody): readonly Doubt[] => {
-    const most = Math.max(...sorted.map(({ g }) => g));
-    const leastG = dryG === undefined ? most * (1 - USUAL_WATER.most) : dryG * (1 - POURED_OFF.less);
-    const mostG = wetG === undefined ? null : wetG * (1 + POURED_OFF.more);
-    return sorted.filter(({ g }) => g < leastG || (mostG !== null && g > mostG)).map((one) => ({ ...one, leastG, mostG }));
+  const doubtsBy = (of: KnownBody): readonly Doubt[] => {
+    const bounds = boundsOf(sorted, of);
+    return sorted.filter(({ g }) => g < bounds.leastG || g > bounds.mostG).map((one) => ({ ...one, ...bounds }));
   };
   const doubts = doubtsBy(known);
   const { dryG: _dryG, wetG: _wetG, ...rest } = known;

@@ -189,10 +189,9 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
   // Weighed over days; what is told narrows until it is dry.
   const out = now;
   let weighed = 0;
-  const weigh = async (hours: number, grams: number) => {
+  const weigh = async (hours: number) => {
     await later(page, out + hours * HOUR_MS);
-    const box = numbers.getByLabel(/weighs?$/);
-    await box.fill(String(grams));
+    await numbers.getByLabel(/weighs?$/).fill(String(Math.round(421 + 68 * Math.exp(-hours / 30))));
     await numbers
       .locator("form")
       .filter({ has: page.locator("input[type=datetime-local]") })
@@ -205,17 +204,16 @@ test("six moulds are poured out of one bag without a slip of paper; it is known 
       .waitFor();
   };
   await numbers.getByText("Weigh them now and then").waitFor();
-  const curve = (hours: number) => Math.round(421 + 68 * Math.exp(-hours / 30));
-  for (const hours of [1, 24, 48]) await weigh(hours, curve(hours));
+  for (const hours of [1, 24, 48]) await weigh(hours);
   await numbers.getByText(/It cannot be told well yet: not before .*; each weighing narrows it down/).waitFor();
-  for (const hours of [72, 96, 120]) await weigh(hours, curve(hours));
+  for (const hours of [72, 96, 120]) await weigh(hours);
   await numbers.getByText(/they may be painted about .*/).waitFor();
   await numbers.getByRole("img", { name: /Still in it/ }).waitFor();
   await axeClean(page);
   await allSaved(page);
   await page.goto(`${URL_BASE}/desk/casting`);
   await page.getByRole("link", { name: /^Table number × 3 may be painted about/ }).click();
-  for (const hours of [168, 192]) await weigh(hours, curve(hours));
+  for (const hours of [168, 192]) await weigh(hours);
   await numbers.getByText("The weight stays the same: they may be painted.").waitFor();
   await allSaved(page);
 

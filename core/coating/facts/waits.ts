@@ -4,9 +4,9 @@ import { roomFactor } from "../../drying/room-factor";
 import { earliestRecoatMin, markThroughMin, stagesIn } from "../../drying/stages";
 import type { Stages } from "../../drying/stages";
 import { waterOutMin } from "../../drying/water-out";
-import { practice } from "../../catalogue/provenance";
-import { days, hours } from "../../units/duration";
+import { hours } from "../../units/duration";
 import type { StackFacts, StepFact } from "./facts";
+import { cementWaitMin } from "./young-cement";
 import { coversField, isClear, isColour, isFilm } from "./facts";
 import type { BodyWait, StepChoice, Wait } from "../model/step";
 
@@ -148,20 +148,6 @@ export function conditionDryMin(stack: StackFacts): number {
   return Math.max(0, ...stack.conditions.map((condition) => condition.driesForMin));
 }
 
-/** Cement cures in about four weeks [common practice]. */
-export const CEMENT_CURES_MIN = practice(days(28)).value;
-
-/** Cement that is damp still has its lime about it; one that has had its time is said to be mature. */
-export function isYoungCement({ material, piece }: Pick<StackFacts, "material" | "piece">): boolean {
-  return material.traits.includes("alkaline") && piece.conditions.includes("damp") && piece.body?.matured !== true;
-}
-
-/** A film on the body itself; filler mends it. */
-const isOnBody = (fact: StepFact) => isFilm(fact) && fact.step.role !== "fill";
-
-/** A film that fresh cement eats from below. */
-export const cementEats = (fact: StepFact) => isOnBody(fact) && !fact.product!.traits.includes("stands-alkali");
-
 /** On the piece since nobody knows when: taken as dry. */
 function isLongDry({ step }: StepFact): boolean {
   return step.done === true && step.laidAt === undefined;
@@ -240,7 +226,7 @@ function waitFor(stack: StackFacts, upper: StepFact, filled: readonly StepFact[]
   const first = isFilm(upper) && !filled.some(isFilm);
   const body = first ? conditionDryMin(stack) : 0;
   if (body - passed > best.min) best = { min: body - passed, until: "dry-body" };
-  const cement = isYoungCement(stack) && cementEats(upper) && !filled.some(isOnBody) ? CEMENT_CURES_MIN : 0;
+  const cement = cementWaitMin(stack, upper, filled);
   return cement - passed > best.min ? { min: cement - passed, until: "dry-body", body: "cement" } : best;
 }
 

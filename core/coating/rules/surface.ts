@@ -1,6 +1,6 @@
 import type { Role } from "../../catalogue/vocabulary";
 import { addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
-import { CEMENT_CURES_MIN, cementEats } from "../facts/waits";
+import { CEMENT_CURES_MIN, cementMayEat } from "../facts/young-cement";
 import { coversField, films, has, isColour, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import type { Change } from "../model/change";
@@ -171,7 +171,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
     fix: "Let it cure 28 days, or begin with a primer that stands alkali.",
     find: (stack) => {
       const first = films(stack).find((fact) => !has(fact, "fill"));
-      if (!first || !stack.material.traits.includes("alkaline") || stack.piece.body?.matured || !cementEats(first)) return [];
+      if (!first || !cementMayEat(stack, first)) return [];
       const waited = wholeWait(stack, first);
       if (waited !== undefined && waited >= CEMENT_CURES_MIN) return [];
       const primer = suitable(stack, (product) => product.traits.includes("stands-alkali") && product.jobs.includes("ground"));
