@@ -1,10 +1,9 @@
 import type { BenchPiece } from "#core/logbook/bench/bench-piece";
-import { instantOf } from "#core/schedule/free-hours";
 import type { PieceRecord } from "#core/formats/stores/pieces";
 import type { TimerRecord } from "#core/formats/stores/timers";
-import { isOn, tableOf } from "~/calendar/table.client";
+import { commonIn, isOn, onTable, tableOf } from "~/calendar/on-table.client";
+import type { Common } from "~/calendar/hands";
 import type { OffTable } from "~/calendar/table.client";
-import { timeZoneHere } from "~/components/time-zone";
 import { followedOf } from "~/piece/followed";
 import { keptPieces } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
@@ -13,7 +12,6 @@ import type { Database } from "~/store/database";
 import { keptOverview } from "~/store/listing";
 import type { Followed } from "~/store/plans";
 import { isLearntAnew } from "~/store/own-times";
-import { timersIn } from "~/store/timers";
 
 /** A piece on the bench, with what it takes to note what is done on it. */
 export interface OnBench extends BenchPiece {
@@ -26,6 +24,8 @@ export interface BenchLoaded {
   readonly pieces: Promise<readonly OnBench[]>;
   /** Names of those for which nothing can be planned. */
   readonly without: Promise<readonly OffTable[]>;
+  /** What the order of what is done next goes by, beside the pieces. */
+  readonly common: Common;
   readonly timers: readonly TimerRecord[];
   /** Pieces nobody has begun. */
   readonly off: readonly OffTable[];
@@ -44,46 +44,26 @@ async function isOver(db: Database, kept: KeptPiece, now: number): Promise<boole
   return (await keptOverview(db, kept.record.id, keyOf(kept), now))?.finished === true;
 }
 
-/** When a piece is held because it is to be put right first. */
-function spoiltOf(id: string, timers: readonly TimerRecord[]): Pick<BenchPiece, "spoilt"> {
-  const held = timers.find((timer) => timer.rescue !== undefined && timer.piece === id);
-  return held ? { spoilt: Date.parse(held.until) } : {};
-}
-
-async function onBench(kept: KeptPiece, timers: readonly TimerRecord[]): Promise<OnBench | null> {
+async function onBench(kept: KeptPiece, common: Common): Promise<OnBench | null> {
   const table = await tableOf(kept, false);
   const followed = table && followedOf(table);
-  if (!table || !followed) return null;
-  const { record, progress } = kept;
-  const { due } = record.dates ?? {};
-  return {
-    id: record.id,
-    name: record.piece.name,
-    count: record.piece.count ?? 1,
-    due: due ? instantOf(due, "00:00", timeZoneHere()) : null,
-    shown: table.shown,
-    work: table.work,
-    done: table.done,
-    progress,
-    ...spoiltOf(record.id, timers),
-    record,
-    followed,
-  };
+  return table && followed && { ...onTable(kept, table, common), record: kept.record, followed };
 }
 
 /** All pieces that are begun, or wanted by a day, as they lie on the bench. */
 export async function benchLoaded(db: Database): Promise<BenchLoaded> {
   const now = Date.now();
-  const [all, timers, learntAnew] = await Promise.all([keptPieces(db), timersIn(db), isLearntAnew(db)]);
+  const [all, common, learntAnew] = await Promise.all([keptPieces(db), commonIn(db), isLearntAnew(db)]);
   const here = all.filter((kept) => kept.record.putAway === undefined);
   const on: KeptPiece[] = [];
   for (const kept of here) if (isOn(kept) && !(await isOver(db, kept, now))) on.push(kept);
-  const told = Promise.all(on.map(async (kept) => ({ kept, found: await onBench(kept, timers).catch(() => null) })));
+  const told = Promise.all(on.map(async (kept) => ({ kept, found: await onBench(kept, common).catch(() => null) })));
   const named = ({ record }: KeptPiece): OffTable => ({ id: record.id, name: record.piece.name });
   return {
     pieces: told.then((list) => list.flatMap(({ found }) => found ?? [])),
     without: told.then((list) => list.flatMap(({ kept, found }) => (found ? [] : [named(kept)]))),
-    timers,
+    common,
+    timers: common.timers,
     off: here.filter((kept) => !isOn(kept)).map(named),
     on: on.length,
     learntAnew,

@@ -2,7 +2,7 @@ import { differenceInCalendarDays } from "date-fns";
 import type { Menu } from "#core/catalogue/menu";
 import type { Go } from "#core/logbook/bench/go";
 import type { LeftAlone } from "#core/logbook/bench/bench";
-import { sayDay } from "~/components/time-words";
+import { sayDay, sayTime } from "~/components/time-words";
 import { coatWords, stepTitle, zoneNames } from "~/components/words";
 import type { OnBench } from "./bench-loaded.client";
 
@@ -33,6 +33,11 @@ const NEAR_MS = 14 * 24 * 60 * 60_000;
 export function neededWords({ due }: Pick<OnBench, "due">, now: number): string | null {
   if (due === null || due - now > NEAR_MS) return null;
   return `${differenceInCalendarDays(due, now) < 0 ? "was needed" : "needed"} ${sayDay(due, now)}`;
+}
+
+/** What something was put off to: its day, or its time where that is today. */
+export function sayPutOff(putOff: number, now: number): string {
+  return differenceInCalendarDays(putOff, now) === 0 ? sayTime(putOff) : sayDay(putOff, now);
 }
 
 /** What must not be touched of a piece: "wet on the rim", "drying through". */

@@ -2,22 +2,19 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
-import { leftOfBatch } from "#core/logbook/bench/begun";
-import { instantOf } from "#core/schedule/free-hours";
-import { isTooLittleRoom } from "#core/schedule/together/loads";
+import { workLeft } from "#core/logbook/bench/bench-piece";
+import { datesFrom } from "#core/logbook/bench/order";
 import { timeZoneHere } from "~/components/time-zone";
-import { keptPieces, planOf } from "~/piece/kept-piece";
+import { keptPieces } from "~/piece/kept-piece";
 import type { KeptPiece } from "~/piece/kept-piece";
 import { keyOf } from "~/piece/worked-out.client";
-import { calendarIn } from "~/store/calendar";
 import { keptOverview } from "~/store/listing";
 import type { Database } from "~/store/database";
-import { hoursIn } from "~/store/preferences";
-import type { AtTable } from "~/workers/plan-worker-api";
-import { atTable } from "~/workers/planner.client";
 import { pieceDatesFor, scheduleFor, whatIfFor } from "~/workers/schedule.client";
-import type { AllIfs, PieceDates, ScheduleQuestion, SentPiece } from "~/workers/schedule-worker-api";
+import type { AllIfs, PieceDates, ScheduleQuestion } from "~/workers/schedule-worker-api";
+import { handsFor } from "./hands";
 import { toldLooking } from "./looking";
+import { commonIn, isOn, onTable, tableOf } from "./on-table.client";
 
 /** A piece of the calendar, as it is told. */
 export interface TablePiece {
@@ -58,38 +55,6 @@ export interface PlannedDates extends PieceDates {
 
 /** Days that are laid out at least: six weeks, so that a month is whole. */
 const LEAST_DAYS = 42;
-
-/** Dates are worked out to the quarter of an hour, so that they stay still while they are read. */
-export const QUARTER_MS = 15 * 60_000;
-
-/** Begun, or wanted by a day. */
-export function isOn({ record, progress }: KeptPiece): boolean {
-  return record.putAway === undefined && (record.planId !== null || progress.length > 0 || Boolean(record.dates?.due) || Boolean(record.dates?.start));
-}
-
-/** What is known of a piece on the table, as long as nothing about it changes. */
-const known = new Map<string, { readonly key: string; readonly table: Promise<AtTable | null> }>();
-
-/**
- * A piece as it stands on the table; null where nothing can be planned for it.
- *
- * @param beside another piece is looked at: this one may wait
- */
-export function tableOf(kept: KeptPiece, beside: boolean): Promise<AtTable | null> {
-  const { id } = kept.record;
-  const key = keyOf(kept);
-  const before = known.get(id);
-  if (before?.key === key) return before.table;
-  const table = atTable(id, planOf(kept), beside);
-  known.set(id, { key, table });
-  // What went wrong is asked again the next time.
-  table.catch(() => {
-    if (known.get(id)?.table === table) known.delete(id);
-  });
-  return table;
-}
-
-const sittingsOf = (list: readonly InSitting[], id: string) => new Map(list.filter(({ piece }) => piece === id).map(({ task, at }) => [task, Date.parse(at)]));
 
 /** The first schedule, and the best that will be found. */
 export interface Laid {
@@ -146,11 +111,9 @@ async function isFinished(db: Database, kept: KeptPiece, now: number): Promise<b
  * @param about the piece that is looked at: it is among them in any case, and the others may wait
  */
 async function onTheTable(db: Database, about?: string): Promise<OnTable> {
-  const timeZone = timeZoneHere();
-  const [all, hours, record] = await Promise.all([keptPieces(db), hoursIn(db, timeZone), calendarIn(db)]);
-  const { goal, hands, rackPlaces, ovenPlaces, agreed, held } = record;
-  const places = { ...(rackPlaces === null ? {} : { rack: rackPlaces }), ...(ovenPlaces === null ? {} : { oven: ovenPlaces }) };
-  const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
+  const [all, common] = await Promise.all([keptPieces(db), commonIn(db)]);
+  const { goal, held } = common.record;
+  const now = datesFrom(Date.now());
   const isAbout = ({ record: { id } }: KeptPiece) => id === about;
   const on: KeptPiece[] = [];
   for (const kept of all) if (isAbout(kept) || (isOn(kept) && !(await isFinished(db, kept, now)))) on.push(kept);
@@ -165,26 +128,14 @@ async function onTheTable(db: Database, about?: string): Promise<OnTable> {
     }),
   );
   const open = tables.then((list) =>
-    list.flatMap(({ kept, table }) => (table && (isAbout(kept) || table.work.tasks.some(({ id }) => !table.done.has(id))) ? [{ kept, table }] : [])),
+    list.flatMap(({ kept, table }) =>
+      table && (isAbout(kept) || table.work.tasks.some(({ id }) => !table.done.has(id))) ? [{ kept, table, lies: onTable(kept, table, common) }] : [],
+    ),
   );
-  const instantOfDay = (day: string) => instantOf(day, "00:00", hours.timeZone);
   const question = open.then((list): ScheduleQuestion => {
-    const pieces = list.map(({ kept: { record: of, progress }, table: { work: whole, likes, done } }): SentPiece => {
-      const { start, due } = of.dates ?? {};
-      const work = leftOfBatch({ work: whole, done, progress, count: of.piece.count ?? 1 });
-      return {
-        id: of.id,
-        work,
-        likes,
-        done,
-        count: of.piece.count ?? 1,
-        due: due ? instantOfDay(due) : null,
-        ...(start ? { from: instantOfDay(start) } : {}),
-        agreed: sittingsOf(agreed, of.id),
-        held: sittingsOf(held, of.id),
-      };
-    });
-    return { hours, timeZone, start: now, goal, hands, places: isTooLittleRoom(pieces, places) ? {} : places, days: LEAST_DAYS, pieces };
+    const all = list.map(({ lies }) => lies);
+    const { hours, hands, places } = handsFor(all, common);
+    return { hours, timeZone: timeZoneHere(), start: now, goal, hands, places, days: LEAST_DAYS, pieces: all.map(workLeft) };
   });
   const rest = Promise.all([tables, open]).then(([list, here]) => ({
     pieces: new Map(
@@ -193,10 +144,10 @@ async function onTheTable(db: Database, about?: string): Promise<OnTable> {
         return [of.id as string, { id: of.id, name, count, due: of.dates?.due ?? "", steps, places: spots }] as const;
       }),
     ),
-    tooLittleRoom: isTooLittleRoom(
-      here.map(({ kept, table }) => ({ count: kept.record.piece.count ?? 1, work: table.work })),
-      places,
-    ),
+    tooLittleRoom: handsFor(
+      here.map(({ lies }) => lies),
+      common,
+    ).tooLittleRoom,
     without: list.flatMap(({ kept, table }) => (table ? [] : [kept.record.piece.name])),
     now,
   }));

@@ -1,4 +1,5 @@
-import { pieceDates, QUARTER_MS } from "~/calendar/table.client";
+import { datesFrom } from "#core/logbook/bench/order";
+import { pieceDates } from "~/calendar/table.client";
 import type { PlannedDates } from "~/calendar/table.client";
 import { changeCount, database } from "~/store/open.client";
 import type { KeptPiece } from "./kept-piece";
@@ -19,7 +20,7 @@ async function worked(kept: KeptPiece, now: number): Promise<DatesView> {
 
 /** Dates the plan of a piece into the user's free hours beside all else that is on the table, from now or from the day they mean to begin. */
 export function datesOfPiece(kept: KeptPiece): Promise<DatesView> {
-  const now = Math.ceil(Date.now() / QUARTER_MS) * QUARTER_MS;
+  const now = datesFrom(Date.now());
   const key = [kept.record.id, kept.record.rev, changeCount(), now].join("/");
   if (known?.key === key) return known.view;
   const view = worked(kept, now);

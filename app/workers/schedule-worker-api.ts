@@ -1,22 +1,15 @@
-import type { Work } from "#core/coating/facts/task";
 import type { Finding } from "#core/coating/model/plan";
+import type { PlainWork } from "#core/logbook/bench/bench-piece";
 import type { FreeHours } from "#core/schedule/free-hours";
 import type { Beside, Dates } from "#core/schedule/together/one-piece";
 import type { Calendar } from "#core/schedule/together/calendar";
 import type { Places } from "#core/schedule/together/loads";
-import type { PieceWork } from "#core/schedule/together/network";
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import type { Goal } from "#core/schedule/together/schedule-all";
 
-/** A piece as it goes over to the worker: what its tasks are alike by is a word for each. */
-export interface SentPiece extends Omit<PieceWork, "likeOf"> {
-  readonly work: Work;
-  readonly likes: Readonly<Record<string, string>>;
-}
-
 /** What is asked of the schedule of all pieces; instants in ms. */
 export interface ScheduleQuestion {
-  readonly pieces: readonly SentPiece[];
+  readonly pieces: readonly PlainWork[];
   readonly hours: FreeHours;
   /** The days are days of this zone. */
   readonly timeZone: string;

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { asPieceWork } from "#core/logbook/bench/bench-piece";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { besideOf, datesIn, latestBegin } from "#core/schedule/together/one-piece";
@@ -15,8 +16,9 @@ let turn = 0;
 /** Orders tried of how a careful painter waits: it is told beside the usual one. */
 const CAREFUL_TRIES = 10;
 
+/** The first sitting goes by rule, so that the Bench, which does not try, says the same of it. */
 function askOf({ pieces, hours, start, goal, hands, places }: ScheduleQuestion): TogetherAsk {
-  return { pieces: pieces.map(({ likes, ...piece }) => ({ ...piece, likeOf: ({ id }) => likes[id] ?? id })), hours, start, goal, hands, places };
+  return { pieces: pieces.map(asPieceWork), hours, start, goal, hands, places, ruled: true };
 }
 
 /** The best schedule of all pieces, in breaths; null where the free hours do not suffice, or something newer is asked. */

@@ -41,7 +41,27 @@ export const MS_PER_MIN = 60_000;
 export const LEAST_PART_MIN = 15;
 const MS_PER_DAY = MIN_PER_DAY * MS_PER_MIN;
 
-const offsetMs = (timeZone: string, instant: number) => tzOffset(timeZone, new Date(instant)) * MS_PER_MIN;
+/** Clocks are set on the quarter of an hour, wherever they are: an offset is asked for once in each. */
+const QUARTER_MS = 15 * MS_PER_MIN;
+/** Offsets that are kept at a time. */
+const MOST_OFFSETS = 50_000;
+const offsets = new Map<string, Map<number, number>>();
+let kept = 0;
+
+function offsetMs(timeZone: string, instant: number): number {
+  const quarter = Math.floor(instant / QUARTER_MS);
+  const known = offsets.get(timeZone)?.get(quarter);
+  if (known !== undefined) return known;
+  const offset = tzOffset(timeZone, new Date(instant)) * MS_PER_MIN;
+  if (kept >= MOST_OFFSETS) {
+    offsets.clear();
+    kept = 0;
+  }
+  const own = offsets.get(timeZone) ?? new Map<number, number>();
+  offsets.set(timeZone, own.set(quarter, offset));
+  kept += 1;
+  return offset;
+}
 
 /**
  * The instant of a local date and time, ms, whatever zone the device itself is in. A time that the clocks skip over is read as much later as they skip;

@@ -11,8 +11,8 @@ import { scheduleAll } from "#core/schedule/together/schedule-all";
 /** All lengths are whole slots, so that the best schedule starts everything at a slot. */
 const SLOT_MIN = 15;
 const EVENING = [{ from: "19:00", to: "20:30" }];
-const HOURS: FreeHours = { weekday: [EVENING, EVENING, [], EVENING, EVENING, EVENING, []], exceptions: [], timeZone: "UTC" };
-const START = Date.parse("2026-11-30T00:00:00Z");
+export const HOURS: FreeHours = { weekday: [EVENING, EVENING, [], EVENING, EVENING, EVENING, []], exceptions: [], timeZone: "UTC" };
+export const START = Date.parse("2026-11-30T00:00:00Z");
 const SITTINGS = 7;
 const DAY_MIN = 1440;
 
@@ -26,7 +26,7 @@ function numbers(seed: number): (most: number) => number {
 }
 
 /** Two or three pieces of two to four coats, in chains or with a second start. */
-function instance(seed: number): readonly PieceWork[] {
+export function instance(seed: number): readonly PieceWork[] {
   const number = numbers(seed);
   return Array.from({ length: 2 + number(2) }, (_unused, k): PieceWork => {
     const tasks = Array.from({ length: 2 + number(3) }, (_none, at): Task => {

@@ -8,7 +8,7 @@ import type { Go } from "#core/logbook/bench/go";
 import type { Menu } from "#core/catalogue/menu";
 import { workableMin } from "#core/drying/film-drying";
 import { sayDuration } from "#core/units/duration";
-import { actPlaces, goCoat, neededWords } from "~/bench/bench-words";
+import { actPlaces, goCoat, neededWords, sayPutOff } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
 import { useAppContext } from "~/components/app-context";
 import { ColourChip } from "~/components/colour-chip";
@@ -95,6 +95,7 @@ export function GoText({ go, piece, menu, tools, now }: Props) {
           {touch !== undefined && go.act.step.wetMicrons !== null && `; it stays workable about ${sayDuration(Math.max(1, workableMin(touch)))}`}
           {go.together !== null && `. At most ${go.together} at a time, all colours, while they are wet`}.
         </p>
+        {go.putOff !== null && <p className="font-semibold">In the calendar it is for {sayPutOff(go.putOff, now)}: it may be done now, and need not be.</p>}
         {go.closes !== null && !go.shut && go.closes > now && (
           <p className="font-semibold text-act">Begin it before {sayClock(go.closes, now)}: after that it comes too late.</p>
         )}

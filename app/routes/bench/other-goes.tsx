@@ -1,11 +1,19 @@
 import type { Menu } from "#core/catalogue/menu";
 import type { Go } from "#core/logbook/bench/go";
 import { sayDuration } from "#core/units/duration";
-import { actPlaces, goTitle } from "~/bench/bench-words";
+import { actPlaces, goTitle, sayPutOff } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
 
-/** What else may be touched now: one tap takes it up instead. */
-export function OtherGoes({ goes, pieces, menu, take }: { goes: readonly Go[]; pieces: ReadonlyMap<string, OnBench>; menu: Menu; take: (go: string) => void }) {
+interface Props {
+  readonly goes: readonly Go[];
+  readonly pieces: ReadonlyMap<string, OnBench>;
+  readonly menu: Menu;
+  readonly now: number;
+  readonly take: (go: string) => void;
+}
+
+/** What else may be touched now, in the order of the calendar: one tap takes it up instead. */
+export function OtherGoes({ goes, pieces, menu, now, take }: Props) {
   if (goes.length === 0) return null;
   return (
     <section aria-labelledby="others" className="mt-5">
@@ -25,6 +33,7 @@ export function OtherGoes({ goes, pieces, menu, take }: { goes: readonly Go[]; p
                 <span className="font-semibold sm:truncate">{piece.name}</span>
                 <span className="min-w-0">
                   {goTitle(go, menu)} <span className="text-soft">· {actPlaces(go, piece)}</span>
+                  {go.putOff !== null && <span className="font-semibold"> · for {sayPutOff(go.putOff, now)}</span>}
                 </span>
                 <span className="text-soft max-sm:hidden">{sayDuration(Math.max(1, go.handsOnMin))}</span>
               </button>

@@ -108,7 +108,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   const menu = useMenu();
   const navigate = useNavigate();
   const { settings } = useAppContext();
-  const { bench, now } = useBench(pieces, timers);
+  const { bench, now } = useBench(pieces, loaded);
   const byId = useMemo(() => new Map(pieces.map((piece) => [piece.id, piece])), [pieces]);
   const { isSkipped, skip, takeAllUp } = useSkipped(now);
   const [chosen, choose] = useState<string | null>(null);
@@ -117,7 +117,11 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   useAwake(settings.awake);
   const without = useLast(loaded.without) ?? [];
   const free = bench.now.filter((go) => !isSkipped(go.id));
-  const go = free.find(({ id }) => id === chosen) ?? free[0] ?? null;
+  // What becomes free, or more urgent, while she is at something does not push it from under her hand: only what she notes brings up another.
+  const [stays, stay] = useState<{ readonly id: string; readonly among: readonly OnBench[] } | null>(null);
+  const isShown = (id: string | null) => (one: Go) => one.id === id;
+  const go = free.find(isShown(chosen)) ?? (stays?.among === pieces ? free.find(isShown(stays.id)) : undefined) ?? free[0] ?? null;
+  if (go && (stays?.id !== go.id || stays.among !== pieces)) stay({ id: go.id, among: pieces });
   const piece = go && byId.get(go.piece)!;
   const noteDone = (of: Go, on: OnBench, at: number, said: boolean) => {
     askOf(actionOf(on), doneAsk(on, of.tasks, of.begun, at, said, `${goTitle(of, menu)}, ${on.name}`));
@@ -163,7 +167,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
         ) : (
           <WaitCard bench={bench} pieces={byId} menu={menu} now={now} />
         )}
-        <OtherGoes goes={free.filter((one) => one !== go)} pieces={byId} menu={menu} take={choose} />
+        <OtherGoes goes={free.filter((one) => one !== go)} pieces={byId} menu={menu} now={now} take={choose} />
         {until !== null && (
           <MeanwhileList fillers={fillers.filter((one) => one.kind !== "go" || go === null)} until={until} now={now} pieces={byId} menu={menu} take={choose} />
         )}

@@ -13,7 +13,7 @@ import { runInBrief } from "~/calendar/act-words";
 import type { Laid as LaidOut } from "~/calendar/table.client";
 import { aloneWords, goTitle } from "~/bench/bench-words";
 import type { OnBench } from "~/bench/bench-loaded.client";
-import { useBench } from "~/bench/use-bench";
+import { orderFrom, useBench } from "~/bench/use-bench";
 import { useAppContext } from "~/components/app-context";
 import { Awaited } from "~/components/awaited";
 import { sayCountdown } from "~/components/countdown";
@@ -72,7 +72,7 @@ export default function Evening({ loaderData: { bench, again, laid } }: Route.Co
 }
 
 function Told({ pieces, loaded, laid }: { pieces: readonly OnBench[]; loaded: Route.ComponentProps["loaderData"]["bench"]; laid: Promise<LaidOut> }) {
-  const { bench, now } = useBench(pieces, loaded.timers);
+  const { bench, now } = useBench(pieces, loaded);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const { since, morning } = eveningOf(now, timeZoneHere());
   const done = doneSince(pieces, since);
@@ -87,7 +87,7 @@ function Told({ pieces, loaded, laid }: { pieces: readonly OnBench[]; loaded: Ro
       </div>
       <div className="grid content-start gap-6">
         <Drying bench={bench} pieces={byId} now={now} />
-        <Morning bench={benchOf(pieces, morning)} pieces={byId} morning={morning} now={now} />
+        <Morning bench={benchOf(pieces, morning, timeZoneHere(), orderFrom(pieces, morning, loaded.common))} pieces={byId} morning={morning} now={now} />
       </div>
     </div>
   );

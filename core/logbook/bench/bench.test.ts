@@ -18,7 +18,6 @@ import { batchClock, begunOf, begunTasks, endsLaid, leftOfBatch } from "./begun"
 import { benchOf } from "./bench";
 import type { BenchPiece } from "./bench-piece";
 import type { Go } from "./go";
-import { tailsOf } from "./tails";
 import { wetFilms } from "./wet-films";
 
 const MIN = 60_000;
@@ -162,6 +161,26 @@ test("what is nearly due goes before what has time; what hands are on goes befor
   expect(table.bench.now[0]?.piece).toBe("later");
 });
 
+test("what was put into a later sitting, agreed on for one, or is to begin on a later day comes last, and says for when; what hands are on does not wait", () => {
+  const friday = Date.parse("2026-11-06T19:00:00Z");
+  const first = new Table().add("pot", dottedPot()).bench.now[0]!;
+  const all = new Map(first.tasks.map(({ id }) => [id, friday] as const));
+  for (const put of [{ held: all }, { agreed: all }, { from: Date.parse("2026-11-06T00:00:00Z") }]) {
+    const table = new Table().add("pebble", pebble()).add("pot", dottedPot(), { due: START + 9 * 24 * 60 * MIN, ...put });
+    const [go, ...rest] = table.bench.now;
+    expect([go?.piece, go?.putOff]).toEqual(["pebble", null]);
+    expect(rest.at(-1)?.piece).toBe("pot");
+    expect(rest.filter(({ piece, putOff }) => piece === "pot" && putOff !== (put.from ?? friday) && putOff !== null)).toEqual([]);
+    expect(rest.at(-1)?.putOff).toBe(put.from ?? friday);
+    const pot = table.pieces.get("pot")!;
+    const started = first.tasks
+      .flatMap((task) => coatEvents(pot.shown, task))
+      .map((one) => record({ ...one, kind: "started", at: new Date(START).toISOString() }));
+    table.pieces.set("pot", { ...pot, progress: started });
+    expect([table.bench.now[0]?.piece, table.bench.now[0]?.putOff]).toEqual(["pot", null]);
+  }
+});
+
 function record(of: Partial<ProgressRecord>): ProgressRecord {
   return { id: "p" as ProgressId, rev: 1, pieceId: "x" as PieceId, planId: "x" as PlanId, ...of } as ProgressRecord;
 }
@@ -231,20 +250,6 @@ describe("a batch", () => {
     // Nobody has it yet: hands are on it, and nothing is wet.
     expect(wetFilms({ ...half, progress: started.map((one) => ({ ...one, pieces: 0 })) }, START + MIN, "UTC")).toEqual([]);
   });
-});
-
-test("the way that is left is the longest chain of work and waits: by hand over every path", () => {
-  const { work } = new Table().add("pot", dottedPot()).pieces.get("pot")!;
-  const tails = tailsOf(work);
-  const handle = new Map(work.milestones.map((one) => [one.task, one.handle.typicalMin]));
-  const longest = (id: string): number => {
-    const task = work.tasks.find((one) => one.id === id)!;
-    const paths = work.tasks.flatMap((next) => next.after.filter((edge) => edge.task === id).map((edge) => edge.typicalMin + longest(next.id)));
-    return task.handsOnMin + Math.max(0, handle.get(id) ?? 0, ...paths);
-  };
-  for (const { id } of work.tasks.slice(-12)) expect(tails.get(id)).toBeCloseTo(longest(id));
-  const [first] = work.tasks;
-  expect(Math.max(...tails.values())).toBe(tails.get(first!.id));
 });
 
 describe("windows that shut", () => {

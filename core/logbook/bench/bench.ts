@@ -1,10 +1,12 @@
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { MS_PER_MIN } from "../../schedule/free-hours";
+import type { FirstSitting } from "../../schedule/together/first-sitting";
 import { zoneHere } from "../coat-states";
 import { batchClock, endsLaid } from "./begun";
 import type { BenchPiece } from "./bench-piece";
 import { goesOf } from "./go";
 import type { Go } from "./go";
+import { orderOf } from "./order";
 import { wetFilms } from "./wet-films";
 
 /** A piece, or a part of it, that is not to be touched. */
@@ -44,16 +46,15 @@ export interface Bench {
   readonly changes: number | null;
 }
 
-/** A window that shuts within this time goes before everything else, ms. */
+/** A window that shuts within this time, and that no sitting reaches, goes before everything but what hands are on, ms. */
 const SHUTS_SOON_MS = 2 * 60 * MS_PER_MIN;
-/** A piece with less than this to spare before it is needed goes before those that have time, ms. */
-const LITTLE_TO_SPARE_MS = 7 * 24 * 60 * MS_PER_MIN;
 
-/** The order of what may be done: hands that are on something, windows that shut, days that are near, begun pieces, and then what has the longest way to go. */
-function rankOf(go: Go, piece: BenchPiece, now: number): readonly number[] {
-  const shuts = go.closes !== null && !go.shut && go.closes - now < SHUTS_SOON_MS ? go.closes : Infinity;
-  const spare = piece.due === null ? Infinity : piece.due - now - go.tailMin * MS_PER_MIN;
-  return [go.begun ? 0 : 1, shuts, spare < LITTLE_TO_SPARE_MS ? spare : Infinity, piece.done.size > 0 ? 0 : 1, -go.tailMin, go.act.number];
+/** The order of what may be done: what hands are on, windows that shut, then the calendar's; what was put off comes last, the next of it first. */
+function rankOf({ piece, tasks, begun, closes, shut, putOff, act }: Go, { place, rank }: FirstSitting, now: number): readonly number[] {
+  const least = (of: (piece: string, task: string) => number) => Math.min(...tasks.map(({ id }) => of(piece, id)));
+  const at = least(place);
+  const shuts = at === Infinity && closes !== null && !shut && closes - now < SHUTS_SOON_MS ? closes : Infinity;
+  return [begun ? 0 : 1, shuts, putOff ?? -Infinity, at, least(rank), act.number];
 }
 
 function before(one: readonly number[], other: readonly number[]): number {
@@ -98,18 +99,23 @@ function aloneOf(piece: BenchPiece, goes: readonly Go[], films: ReturnType<typeo
  * @param pieces with their plans and all that was done
  * @param now instant, ms
  * @param timeZone where they dry, IANA name; absent: where this runs
+ * @param order of the next sitting; absent: by one pair of hands at the usual hours
  * @returns nothing in `now` lies on, or is held by, a film that is wet by the typical times
  */
-export function benchOf(pieces: readonly BenchPiece[], now: number, timeZone: string = zoneHere()): Bench {
-  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+export function benchOf(
+  pieces: readonly BenchPiece[],
+  now: number,
+  timeZone: string = zoneHere(),
+  order: FirstSitting = orderOf(pieces, now, null, timeZone),
+): Bench {
   const all = pieces.map((piece) => {
     const films = wetFilms(piece, now, timeZone);
     // What is to be put right comes before everything else on the piece.
-    return { piece, films, goes: piece.spoilt === undefined ? goesOf(piece, films, now, timeZone) : [] };
+    return { piece, films, goes: piece.spoilt === undefined ? goesOf(piece, films, now, timeZone, order) : [] };
   });
   const ranks = new Map<Go, readonly number[]>();
   const free = all.flatMap(({ goes }) => goes.filter((go) => go.from <= now));
-  for (const go of free) ranks.set(go, rankOf(go, byId.get(go.piece)!, now));
+  for (const go of free) ranks.set(go, rankOf(go, order, now));
   const alone = all.flatMap(({ piece, goes, films }) => aloneOf(piece, goes, films, now)).sort((a, b) => a.until - b.until);
   const hardening = pieces.filter((piece) => !isOpen(piece)).map(milestonesOf);
   const ends = [

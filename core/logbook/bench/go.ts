@@ -5,11 +5,11 @@ import type { ToldAct } from "../../coating/explain/told-acts";
 import type { ZoneId } from "../../catalogue/vocabulary";
 import { loadsOf } from "../../schedule/together/loads";
 import { MS_PER_MIN } from "../../schedule/free-hours";
+import type { FirstSitting } from "../../schedule/together/first-sitting";
 import { openingBy } from "../coat-states";
 import { begunOf } from "./begun";
 import type { Begun } from "./begun";
 import type { BenchPiece } from "./bench-piece";
-import { tailsOf } from "./tails";
 import { wetBeside } from "./wet-films";
 import type { WetFilm } from "./wet-films";
 
@@ -35,8 +35,8 @@ export interface Go {
   readonly begun: Begun | null;
   /** Pieces of the batch that go together, because it is worked while it is wet; null where all may. */
   readonly together: number | null;
-  /** What has to happen from its begin until the piece may be handled, minutes at least. */
-  readonly tailMin: number;
+  /** The later sitting, or the day, it was put off to, ms; null where it was not. It may be done all the same. */
+  readonly putOff: number | null;
 }
 
 function closing(tasks: readonly Task[], done: ReadonlyMap<string, number>, now: number): Pick<Go, "closes" | "shut"> {
@@ -52,6 +52,8 @@ function closing(tasks: readonly Task[], done: ReadonlyMap<string, number>, now:
   const closes = Math.min(...ties);
   return { closes, shut: closes < now };
 }
+
+const earlier = (one: number | null, other: number | null) => (one === null || (other !== null && other < one) ? other : one);
 
 /** Pieces that go together where colours are worked into one another while they are wet. */
 function togetherIn({ id, count, work }: BenchPiece, tasks: readonly Task[]): number | null {
@@ -69,13 +71,13 @@ function togetherIn({ id, count, work }: BenchPiece, tasks: readonly Task[]): nu
  * @param films wet films of the piece
  * @param now instant, ms
  * @param timeZone where the piece dries, IANA name
+ * @param order of the next sitting
  * @returns goes in the order of the work
  */
-export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number, timeZone: string): readonly Go[] {
+export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number, timeZone: string, { putOff }: Pick<FirstSitting, "putOff">): readonly Go[] {
   const { shown, work, done, progress } = piece;
   const open = openingBy(work.room, done, now, timeZone, false);
   const openCareful = openingBy(work.room, done, now, timeZone, true);
-  const tails = tailsOf(work);
   return toldActs(shown).flatMap((act): Go[] => {
     const free = nextGo(tasksOf(act, work), done).filter((task) => open(task.after) !== null);
     const [first] = free;
@@ -105,7 +107,7 @@ export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number
         ...closing(free, done, now),
         begun: begunOf(progress, free),
         together: togetherIn(piece, free),
-        tailMin: Math.max(...free.map((task) => tails.get(task.id) ?? 0)),
+        putOff: free.reduce<number | null>((least, task) => earlier(least, putOff(piece.id, task.id)), null),
       },
     ];
   });

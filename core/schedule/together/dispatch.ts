@@ -1,7 +1,8 @@
-import { waitedFrom } from "../drying-clock";
 import type { Sitting } from "../free-hours";
 import type { Places } from "./loads";
 import type { Network, Node } from "./network";
+import { opening, shutOut } from "./opening";
+import type { Open } from "./opening";
 import { RoomFor } from "./room-for";
 import { WetInHand } from "./wet-in-hand";
 
@@ -24,40 +25,6 @@ export interface Dispatched {
   readonly ends: Float64Array;
 }
 
-/** A task that may be begun: from when, and until when its window stays open. */
-interface Open {
-  readonly node: number;
-  readonly at: number;
-  readonly closes: number;
-  readonly shut: boolean;
-}
-
-/** When a task whose forerunners are over may begin. */
-function opening(index: number, { arcs, from }: Node, ends: Float64Array, start: number): Open {
-  let at = Math.max(start, from);
-  let closes = Infinity;
-  for (const arc of arcs) {
-    const end = ends[arc.from]!;
-    at = Math.max(at, waitedFrom(end, arc.waitMs, arc.clock));
-    if (arc.closesMs < Infinity) closes = Math.min(closes, waitedFrom(end, arc.closesMs, arc.clock));
-  }
-  if (at <= closes) return { node: index, at, closes, shut: false };
-  return shutOut(index, arcs, ends, at);
-}
-
-/** Its window has shut: it opens again later, or the coat below is scuffed. */
-function shutOut(index: number, arcs: Node["arcs"], ends: Float64Array, from: number): Open {
-  let at = from;
-  let shut = false;
-  for (const arc of arcs) {
-    const end = ends[arc.from]!;
-    if (arc.closesMs === Infinity || at <= waitedFrom(end, arc.closesMs, arc.clock)) continue;
-    if (arc.reopensMs > 0) at = Math.max(at, waitedFrom(end, arc.reopensMs, arc.clock));
-    else shut = true;
-  }
-  return { node: index, at, closes: Infinity, shut };
-}
-
 /** What is left of a task by reckoning in parts is no work, ms. */
 const NOTHING_MS = 1;
 /** So much nearer its end is what is like the act before, ms. */
@@ -78,6 +45,10 @@ export interface Manner {
    * anything may be done [published: Bierwirth & Mattfeld 1999, parameterized active schedules]. 0 where absent.
    */
   readonly patience?: number;
+  /** Rank of each task in the first sitting, where nothing is waited for; absent: as in every other. */
+  readonly first?: Float64Array;
+  /** What the brush is in before anything is done; absent: in nothing. */
+  readonly brush?: string;
 }
 
 /** The table: what is to do, what is over, and the hours it is done in. */
@@ -94,12 +65,13 @@ class Table {
   /** Until when each piece is in somebody's hands, ms. */
   private readonly busy: Float64Array;
   private sitting: Sitting = { from: 0, to: 0 };
+  private rank: Float64Array = new Float64Array();
+  private patience = 0;
   /** Work that is to stay in this sitting and is not done yet, ms. */
   private reserved = 0;
 
   constructor(
     private readonly nodes: readonly Node[],
-    private readonly rank: Float64Array,
     private readonly start: number,
     /** The longest sitting there is, ms: what has to go together and fits none is begun all the same. */
     private readonly longest: number,
@@ -107,9 +79,9 @@ class Table {
     private readonly hands: number,
     private readonly room: RoomFor,
     private readonly wet: WetInHand,
-    private readonly patience: number,
+    brush: string,
   ) {
-    this.last = Array.from({ length: hands }, () => "");
+    this.last = Array.from({ length: hands }, (_none, hand) => (hand === 0 ? brush : ""));
     this.busy = new Float64Array(1 + Math.max(-1, ...nodes.map(({ piece }) => piece))).fill(-Infinity);
     this.ends = new Float64Array(nodes.length).fill(NaN);
     this.missing = Int32Array.from(nodes, ({ arcs }) => arcs.length);
@@ -152,8 +124,10 @@ class Table {
     return breakMs <= freeMs ? Math.floor(freeMs / breakMs) * breakMs : 0;
   }
 
-  /** What is done next: what would shut, then the first by rank, and of those alike what the brush is in already. */
+  /** What is done next: what hands are on, what would shut, then the first by rank, and of those alike what the brush is in already. */
   private better(one: Open, other: Open, now: number, hand: number): boolean {
+    const begun = this.nodes[one.node]!.begun;
+    if (begun !== this.nodes[other.node]!.begun) return begun;
     const [hurry, calm] = [one.closes - now < HURRY_MS, other.closes - now < HURRY_MS];
     if (hurry !== calm) return hurry;
     if (hurry && one.closes !== other.closes) return one.closes < other.closes;
@@ -214,8 +188,9 @@ class Table {
     return goMs > ms && goMs > freeMs && goMs <= this.longest;
   }
 
-  work(sitting: Sitting): void {
-    this.sitting = sitting;
+  /** Works through a sitting: in which order, and how patiently. */
+  work(sitting: Sitting, rank: Float64Array, patience: number): void {
+    [this.sitting, this.rank, this.patience] = [sitting, rank, patience];
     this.reserved = this.nodes.reduce((sum, _node, index) => (this.isKept(index) && Number.isNaN(this.ends[index]) ? sum + this.rest[index]! : sum), 0);
     const now = new Float64Array(this.hands).fill(sitting.from);
     while (!this.finished) {
@@ -258,6 +233,13 @@ class Table {
   }
 }
 
+function tableFor({ nodes }: Network, sittings: readonly Sitting[], start: number, { hands = 1, keep, places = {}, brush = "" }: Manner): Table {
+  const longest = Math.max(0, ...sittings.map(({ from, to }) => to - from));
+  return new Table(nodes, start, longest, keep ?? null, hands, new RoomFor(nodes, places), new WetInHand(nodes), brush);
+}
+
+const inOrder = ({ stints }: Table, hands: number): readonly Stint[] => (hands > 1 ? [...stints].sort((a, b) => a.from - b.from) : stints);
+
 /**
  * Does all the work in the order of a rank, never idle while something that may be done fits into the sitting, but for what is to stay in a later one, and
  * as far as there is patience for what is more urgent.
@@ -266,28 +248,20 @@ class Table {
  * @param sittings free hours, in order
  * @returns null where they do not suffice
  */
-export function dispatch(
-  { nodes }: Network,
-  rank: Float64Array,
-  sittings: readonly Sitting[],
-  start: number,
-  { hands = 1, keep, places = {}, patience = 0 }: Manner = {},
-): Dispatched | null {
-  const table = new Table(
-    nodes,
-    rank,
-    start,
-    Math.max(0, ...sittings.map(({ from, to }) => to - from)),
-    keep ?? null,
-    hands,
-    new RoomFor(nodes, places),
-    new WetInHand(nodes),
-    patience,
-  );
-  for (const sitting of sittings) {
+export function dispatch(network: Network, rank: Float64Array, sittings: readonly Sitting[], start: number, manner: Manner = {}): Dispatched | null {
+  const { hands = 1, patience = 0, first } = manner;
+  const table = tableFor(network, sittings, start, manner);
+  for (const [at, sitting] of sittings.entries()) {
     if (table.finished) break;
-    table.work(sitting);
+    if (at === 0 && first) table.work(sitting, first, 0);
+    else table.work(sitting, rank, patience);
   }
-  if (!table.finished) return null;
-  return { stints: hands > 1 ? [...table.stints].sort((a, b) => a.from - b.from) : table.stints, ends: table.ends };
+  return table.finished ? { stints: inOrder(table, hands), ends: table.ends } : null;
+}
+
+/** As `dispatch`, as far as the first sitting goes. */
+export function dispatchFirst(network: Network, rank: Float64Array, sittings: readonly Sitting[], start: number, manner: Manner = {}): readonly Stint[] {
+  const table = tableFor(network, sittings, start, manner);
+  if (sittings[0]) table.work(sittings[0], rank, 0);
+  return inOrder(table, manner.hands ?? 1);
 }

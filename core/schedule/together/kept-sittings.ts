@@ -82,3 +82,15 @@ export function ranksOf({ nodes, pieces }: Network, keep: Float64Array): Float64
 }
 
 const ROUNDING_MS = 1;
+
+/**
+ * What the brush is in: of what was done last in the sitting that is going on.
+ *
+ * @param first of the sittings from now on
+ * @returns the word its acts are alike by; empty where nothing was done in it
+ */
+export function brushIn({ nodes }: Network, hours: FreeHours, first: Sitting | undefined): string {
+  const since = begunAt(hours, first);
+  const done = nodes.filter(({ endedAt }) => endedAt !== null && endedAt >= since);
+  return done.reduce((last, node) => (node.endedAt! >= last.endedAt! ? node : last), done[0]!)?.like ?? "";
+}

@@ -23,6 +23,8 @@ export interface PieceWork {
   readonly held?: ReadonlyMap<string, number>;
   /** When tasks were to begin as the dates were agreed on, ms: they stay in the sitting that falls into as long as they can, in that order. */
   readonly agreed?: ReadonlyMap<string, number>;
+  /** Tasks that hands are on: they go on before anything else, whatever sitting they were in. */
+  readonly begun?: ReadonlySet<string>;
 }
 
 /** How long after its end something may be done, and the clock that goes by; null: the clock on the wall. */
@@ -77,6 +79,8 @@ export interface Node {
   readonly held: number | null;
   /** When it was to begin by the dates that were agreed on, ms; null: it is in none. */
   readonly agreed: number | null;
+  /** Hands are on it. */
+  readonly begun: boolean;
   /** When it ended, where it is done. */
   readonly endedAt: number | null;
 }
@@ -177,6 +181,7 @@ export function networkOf(
         if (from !== undefined) arcs.set(from, tighter(arcOf(from, edge, careful, clockOf(edge.by, piece.work.room)), arcs.get(from)));
       }
       const like = piece.likeOf(task);
+      const begun = piece.begun?.has(task.id) ?? false;
       return {
         piece: index,
         load: number,
@@ -188,9 +193,10 @@ export function networkOf(
         ...breaksOf(count, task, min, longestMs),
         like,
         arcs: [...arcs.values()],
-        from: Math.max(piece.from ?? -Infinity, piece.held?.get(task.id) ?? -Infinity),
-        held: piece.held?.get(task.id) ?? null,
-        agreed: piece.agreed?.get(task.id) ?? null,
+        begun,
+        from: begun ? -Infinity : Math.max(piece.from ?? -Infinity, piece.held?.get(task.id) ?? -Infinity),
+        held: begun ? null : (piece.held?.get(task.id) ?? null),
+        agreed: begun ? null : (piece.agreed?.get(task.id) ?? null),
         endedAt: piece.done.get(task.id) ?? null,
       };
     }),

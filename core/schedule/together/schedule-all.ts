@@ -1,15 +1,13 @@
 import { numbersFrom } from "../../units/seeded";
-import { clocksFrom, waitedFrom } from "../drying-clock";
-import { firstSittings } from "../free-hours";
+import { waitedFrom } from "../drying-clock";
 import type { FreeHours, Sitting } from "../free-hours";
 import { lowerBound } from "./bound";
 import type { Bound } from "./bound";
 import { dispatch } from "./dispatch";
 import type { Dispatched, Manner, Stint } from "./dispatch";
-import { keptSittings, ranksOf } from "./kept-sittings";
-import { networkOf } from "./network";
 import type { Places } from "./loads";
 import type { Network, PieceWork } from "./network";
+import { tableOf } from "./table";
 
 /** What a schedule is after. */
 export const GOALS = ["earliest", "fewest-sittings", "latest-begin"] as const;
@@ -29,6 +27,8 @@ export interface TogetherAsk {
   /** Pairs of them, 1 or more. */
   readonly hands?: number;
   readonly places?: Places;
+  /** The first sitting goes by the priority rule alone, as `firstSitting` tells it: what is tried is the order of all later ones. */
+  readonly ruled?: boolean;
   /** Asked between tries; true: what is found by then is taken. */
   readonly stop?: () => boolean;
 }
@@ -160,15 +160,13 @@ export function* improving({
   tries,
   hands = 1,
   places = {},
+  ruled = false,
   stop = () => false,
 }: TogetherAsk): Generator<Improving, void> {
-  const sittings = firstSittings(hours, start);
-  const longestMs = Math.max(0, ...sittings.map(({ from, to }) => to - from));
-  const network = networkOf(pieces, { careful, places, clockOf: clocksFrom(start, hours.timeZone, careful), longestMs });
+  const { sittings, network, keep, rule, brush } = tableOf({ pieces, hours, start, careful, places });
   const number = numbersFrom(seed);
-  const keep = keptSittings(network, hours, sittings, start);
-  const manner = { hands, keep, places };
-  let rank = ranksOf(network, keep);
+  const manner: Manner = { hands, keep, places, brush, ...(ruled ? { first: rule } : {}) };
+  let rank = rule;
   const first = dispatch(network, rank, sittings, start, manner);
   if (!first) return;
   let best = judge(network, first, sittings, goal, start);

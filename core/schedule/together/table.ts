@@ -1,0 +1,28 @@
+import { clocksFrom } from "../drying-clock";
+import { firstSittings } from "../free-hours";
+import type { Sitting } from "../free-hours";
+import { brushIn, keptSittings, ranksOf } from "./kept-sittings";
+import { networkOf } from "./network";
+import type { Network } from "./network";
+import type { TogetherAsk } from "./schedule-all";
+
+/** All pieces on the table, and the order their work is done in by rule. */
+export interface OnTable {
+  readonly network: Network;
+  /** Free hours from now on. */
+  readonly sittings: readonly Sitting[];
+  /** As `keptSittings` and `ranksOf` give them. */
+  readonly keep: Float64Array;
+  readonly rule: Float64Array;
+  /** What the brush is in. */
+  readonly brush: string;
+}
+
+/** Lays the pieces on the table: their work as a network, what stays in its sitting, and the rank of the priority rule. */
+export function tableOf({ pieces, hours, start, careful = false, places = {} }: TogetherAsk): OnTable {
+  const sittings = firstSittings(hours, start);
+  const longestMs = Math.max(0, ...sittings.map(({ from, to }) => to - from));
+  const network = networkOf(pieces, { careful, places, clockOf: clocksFrom(start, hours.timeZone, careful), longestMs });
+  const keep = keptSittings(network, hours, sittings, start);
+  return { network, sittings, keep, rule: ranksOf(network, keep), brush: brushIn(network, hours, sittings[0]) };
+}
