@@ -2,7 +2,7 @@ import type { Calendar } from "#core/schedule/together/calendar";
 import type { InSitting } from "#core/formats/stores/calendar";
 import type { Candidate } from "#core/coating/model/plan";
 import type { Step } from "#core/coating/model/step";
-import { workLeft } from "#core/logbook/bench/bench-piece";
+import { workLeft } from "#core/logbook/bench/work-left";
 import { datesFrom } from "#core/logbook/bench/order";
 import { timeZoneHere } from "~/components/time-zone";
 import { keptPieces } from "~/piece/kept-piece";

@@ -1,5 +1,5 @@
 import type { Finding } from "#core/coating/model/plan";
-import type { PlainWork } from "#core/logbook/bench/bench-piece";
+import type { PlainWork } from "#core/logbook/bench/work-left";
 import type { FreeHours } from "#core/schedule/free-hours";
 import type { Beside, Dates } from "#core/schedule/together/one-piece";
 import type { Calendar } from "#core/schedule/together/calendar";

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { asPieceWork } from "#core/logbook/bench/bench-piece";
+import { asPieceWork } from "#core/logbook/bench/work-left";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { besideOf, datesIn, latestBegin } from "#core/schedule/together/one-piece";

@@ -167,6 +167,32 @@ test("an evening is missed: what was on it goes elsewhere and says from where; t
   await page.getByRole("button", { name: "Keep these dates" }).waitFor();
 });
 
+test("the Bench begins with what the calendar begins with; what is put into Friday comes last on it, and says so", async () => {
+  const page = await onTable(IN_TIME);
+  const run = page.locator(`[data-day='${MONDAY}'] ol > li`).first();
+  /** What the Bench shows first: the calendar has it first too. */
+  const shownFirst = async () => {
+    await page.getByRole("link", { name: "Calendar" }).click();
+    await settled(page);
+    const told = (await run.innerText()).toLowerCase();
+    await page.getByRole("link", { name: "Bench", exact: true }).click();
+    const go = page.locator("[data-now] [data-go]");
+    const title = (await go.innerText()).split("\n")[0]!.trim();
+    expect(told).toContain(title.toLowerCase());
+    expect(told).toContain((await page.locator("[data-now] p a").first().innerText()).toLowerCase());
+    return (await go.getAttribute("data-go"))!;
+  };
+  const before = await shownFirst();
+  await page.getByRole("link", { name: "Calendar" }).click();
+  await settled(page);
+  await run.getByRole("button", { name: /^Move to another day/ }).click();
+  await page.getByRole("menuitem", { name: /^Friday/ }).click();
+  await page.getByText(/^Moved\./).waitFor();
+  await allSaved(page);
+  expect(await shownFirst()).not.toBe(before);
+  await page.getByRole("region", { name: "May be touched too" }).getByRole("listitem").last().getByText("for Friday").waitFor();
+});
+
 test("too much for the hours is told at once, with what would help; a helper is one thing that does", async () => {
   const page = await onTable(THURSDAY);
   // What would help, worked out for all of it.

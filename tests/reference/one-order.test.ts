@@ -3,7 +3,7 @@ import { expect, test } from "@jest/globals";
 import { CATALOGUE } from "#core/catalogue/catalogue";
 import { planPiece } from "#core/coating/planner/plan-piece";
 import { benchOf } from "#core/logbook/bench/bench";
-import { asPieceWork, workLeft } from "#core/logbook/bench/bench-piece";
+import { asPieceWork, workLeft } from "#core/logbook/bench/work-left";
 import type { BenchPiece } from "#core/logbook/bench/bench-piece";
 import { datesFrom, orderOf } from "#core/logbook/bench/order";
 import type { Hands } from "#core/logbook/bench/order";
@@ -105,11 +105,12 @@ class Table {
   goesOn(): void {
     const { now: free } = this.bench;
     const go = this.chance(0.7) ? free[0] : this.pick(free);
-    if (this.chance(0.2)) this.now += Math.floor(this.number() * 30 * 60) * MIN;
-    else if (this.chance(0.15)) {
+    const what = this.number();
+    if (what < 0.2) this.now += Math.floor(this.number() * 30 * 60) * MIN;
+    else if (what < 0.33) {
       const { all } = this.calendar();
       for (const { id } of this.all) this.change(id, { agreed: new Map(all.filter(({ piece }) => piece === id).map(({ task, at }) => [task, at])) });
-    } else if (this.chance(0.15) && go) {
+    } else if (what < 0.45 && go) {
       const later = [...sittingsFrom(this.hands.hours, this.now)].slice(0, 5);
       const at = this.pick(later)!.from;
       const { held } = this.pieces.get(go.piece)!;

@@ -174,7 +174,7 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
         {bench.now.length > free.length && (
           <p className="mt-4 text-soft">
             {bench.now.length - free.length} put off till the morning.{" "}
-            <button type="button" className="min-h-[44px] underline" onClick={takeAllUp}>
+            <button type="button" className="min-h-[44px] underline" onClick={() => (stay(null), takeAllUp())}>
               Take them up again
             </button>
           </p>

@@ -2,7 +2,7 @@ import { usualHours } from "../../schedule/free-hours";
 import { firstSitting } from "../../schedule/together/first-sitting";
 import type { FirstSitting } from "../../schedule/together/first-sitting";
 import type { TogetherAsk } from "../../schedule/together/schedule-all";
-import { asPieceWork, workLeft } from "./bench-piece";
+import { asPieceWork, workLeft } from "./work-left";
 import type { BenchPiece } from "./bench-piece";
 
 /** Dates are worked out to the quarter of an hour, so that they stay still while they are read. */

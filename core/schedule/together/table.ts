@@ -1,10 +1,10 @@
 import { clocksFrom } from "../drying-clock";
 import { firstSittings } from "../free-hours";
-import type { Sitting } from "../free-hours";
+import type { FreeHours, Sitting } from "../free-hours";
 import { brushIn, keptSittings, ranksOf } from "./kept-sittings";
 import { networkOf } from "./network";
-import type { Network } from "./network";
-import type { TogetherAsk } from "./schedule-all";
+import type { Network, PieceWork } from "./network";
+import type { Places } from "./loads";
 
 /** All pieces on the table, and the order their work is done in by rule. */
 export interface OnTable {
@@ -18,8 +18,16 @@ export interface OnTable {
   readonly brush: string;
 }
 
+interface Asked {
+  readonly pieces: readonly PieceWork[];
+  readonly hours: FreeHours;
+  readonly start: number;
+  readonly careful?: boolean;
+  readonly places?: Places;
+}
+
 /** Lays the pieces on the table: their work as a network, what stays in its sitting, and the rank of the priority rule. */
-export function tableOf({ pieces, hours, start, careful = false, places = {} }: TogetherAsk): OnTable {
+export function tableOf({ pieces, hours, start, careful = false, places = {} }: Asked): OnTable {
   const sittings = firstSittings(hours, start);
   const longestMs = Math.max(0, ...sittings.map(({ from, to }) => to - from));
   const network = networkOf(pieces, { careful, places, clockOf: clocksFrom(start, hours.timeZone, careful), longestMs });

@@ -1,0 +1,25 @@
+import { chromium } from "playwright-core";
+import { CHROMIUM_ARGS, chromiumPath } from "./ensure.mjs";
+process.env.NODE_ENV = "production";
+process.env.NOOK_COAT_DEMO = "1";
+const { serve } = await import("../server/serve.mjs");
+const { url, close } = await serve({ port: 0 });
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_ARGS });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: "UTC", locale: "en-GB" });
+const page = await context.newPage();
+await page.clock.setFixedTime(Date.parse(process.argv[2] ?? "2027-01-11T18:00:00Z"));
+await page.goto(url + "/");
+await page.locator("[data-go]").first().waitFor();
+const list = async () => [await page.locator("[data-now] h2, [data-now] p.text-xl").allInnerTexts(), await page.locator("section[aria-labelledby=others] li").allInnerTexts()];
+console.log(JSON.stringify(await list(), null, 1));
+await page.getByRole("link", { name: "Calendar" }).click();
+await page.locator("[data-next]").waitFor();
+await page.getByRole("progressbar").waitFor({ state: "detached" });
+console.log(await page.locator("[data-next]").innerText());
+console.log((await page.locator("[data-day]").first().innerText()).slice(0, 1500));
+await page.screenshot({ path: "/tmp/cal.png" });
+// the first run moved to Thursday
+await page.locator("[data-day] button").first().click().catch(() => 0);
+await page.screenshot({ path: "/tmp/cal2.png" });
+await browser.close(); await close();
+process.exit(0);
