@@ -12,7 +12,10 @@ import { keptOverview } from "~/store/listing";
 import type { Database } from "~/store/database";
 import { pieceDatesFor, scheduleFor, whatIfFor } from "~/workers/schedule.client";
 import type { AllIfs, PieceDates, ScheduleQuestion } from "~/workers/schedule-worker-api";
+import { curesLookedFor } from "./cures.client";
+import type { Cured, Cures } from "./cures.client";
 import { handsFor } from "./hands";
+import type { Common } from "./hands";
 import { toldLooking } from "./looking";
 import { commonIn, isOn, onTable, tableOf } from "./on-table.client";
 
@@ -62,11 +65,13 @@ export interface Laid {
   readonly best: Promise<CalendarView>;
   /** What would change, were something done about all of it; worked out once the best is found. */
   readonly ifs: Promise<AllIfs>;
+  /** What would help the pieces that are late; worked out before that. */
+  readonly cures: Promise<readonly Cured[]>;
   /** What was put into a sitting when it was laid out. */
   readonly held: readonly InSitting[];
 }
 
-function laidOut({ question, rest, held }: OnTable): Promise<Laid> {
+function laidOut({ question, rest, held, kept, common }: OnTable): Promise<Laid> {
   let show: (calendar: Calendar) => void;
   let over = false;
   const shown = new Promise<Calendar>((resolve) => (show = resolve));
@@ -86,9 +91,14 @@ function laidOut({ question, rest, held }: OnTable): Promise<Laid> {
   best.then(quiet, quiet);
   // Whoever shows it tells of a failure.
   best.catch(() => undefined);
-  const ifs = best.then(async () => whatIfFor(await question));
-  ifs.catch(() => undefined);
-  return view(Promise.race([shown, last])).then((first) => ({ first, best, ifs, held }));
+  const asked = question.then((of): Cures => ({ question: of, kept, common }));
+  const cures = best.then(({ calendar }) => curesLookedFor(calendar, asked));
+  const ifs = cures.then(
+    async () => whatIfFor(await question),
+    async () => whatIfFor(await question),
+  );
+  for (const one of [asked, cures, ifs]) one.catch(() => undefined);
+  return view(Promise.race([shown, last])).then((first) => ({ first, best, ifs, cures, held }));
 }
 
 /** All that is on the table, and what is asked of it. */
@@ -96,6 +106,8 @@ interface OnTable {
   readonly question: Promise<ScheduleQuestion>;
   readonly rest: Promise<Omit<CalendarView, "calendar">>;
   readonly held: readonly InSitting[];
+  readonly kept: readonly KeptPiece[];
+  readonly common: Common;
   readonly off: readonly OffTable[];
   readonly on: number;
 }
@@ -154,7 +166,7 @@ async function onTheTable(db: Database, about?: string): Promise<OnTable> {
   // Whoever waits for the question is told of a failure.
   rest.catch(() => undefined);
   const off = all.filter((kept) => kept.record.putAway === undefined && !isOn(kept)).map(({ record: of }) => ({ id: of.id, name: of.piece.name }));
-  return { question, rest, held, off, on: on.length };
+  return { question, rest, held, kept: on, common, off, on: on.length };
 }
 
 /** Dates all pieces that are begun or wanted by a day, together. */

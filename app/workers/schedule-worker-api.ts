@@ -2,6 +2,7 @@ import type { Finding } from "#core/coating/model/plan";
 import type { PlainWork } from "#core/logbook/bench/work-left";
 import type { FreeHours } from "#core/schedule/free-hours";
 import type { Beside, Dates } from "#core/schedule/together/one-piece";
+import type { Bought, ExtraSitting } from "#core/schedule/together/cures";
 import type { Calendar } from "#core/schedule/together/calendar";
 import type { Places } from "#core/schedule/together/loads";
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
@@ -45,6 +46,20 @@ export interface AllIfs {
   readonly latest: number | null;
 }
 
+/** The work of a late piece were something else done about it. */
+export interface Variant {
+  readonly key: string;
+  readonly piece: PlainWork;
+}
+
+/** What was tried for a piece that is late, and what it buys. */
+export interface Tried extends Bought {
+  /** A variant's, or what is done about all of it. */
+  readonly key: string;
+  /** The stretch that is free besides, of "evening". */
+  readonly extra?: ExtraSitting;
+}
+
 /** What the worker that dates all pieces together answers. */
 export interface ScheduleWorkerApi {
   /**
@@ -55,6 +70,10 @@ export interface ScheduleWorkerApi {
   readonly schedule: (question: ScheduleQuestion, told: (news: ScheduleNews) => void) => Promise<Calendar | null>;
   /** The dates of one of the pieces, the others laid out beside it as ever. */
   readonly dates: (question: ScheduleQuestion, piece: string) => Promise<PieceDates>;
+  /** What a helper, one more stretch, laying all anew, and each variant would buy for a piece that is late; only what helps. */
+  readonly cures: (question: ScheduleQuestion, piece: string, late: ReadonlyMap<string, number>, variants: readonly Variant[]) => Promise<readonly Tried[]>;
+  /** How many of a batch would be in time; null where none, or it is one piece. */
+  readonly inTimeOf: (question: ScheduleQuestion, piece: string) => Promise<number | null>;
   readonly whatIf: (question: ScheduleQuestion) => Promise<AllIfs>;
   /** What is found by now is taken. */
   readonly enough: () => void;

@@ -1,7 +1,7 @@
 import { proxy } from "comlink";
 import type { Calendar } from "#core/schedule/together/calendar";
 import { keptRunning } from "./running";
-import type { AllIfs, PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
+import type { AllIfs, PieceDates, ScheduleNews, ScheduleQuestion, ScheduleWorkerApi, Tried, Variant } from "./schedule-worker-api";
 
 const { running: scheduler, asked } = keptRunning<ScheduleWorkerApi>(
   () => new Worker(new URL("./schedule.worker.ts", import.meta.url), { type: "module" }),
@@ -32,6 +32,25 @@ export function pieceDatesFor(question: ScheduleQuestion, piece: string): Promis
 /** What would change, were something done about all pieces. */
 export function whatIfFor(question: ScheduleQuestion): Promise<AllIfs> {
   return asked((api) => api.whatIf(question) as Promise<AllIfs>);
+}
+
+/**
+ * What would help a piece that is late.
+ *
+ * @param late how late each piece is, ms
+ */
+export function curesFor(
+  question: ScheduleQuestion,
+  piece: string,
+  late: ReadonlyMap<string, number>,
+  variants: readonly Variant[],
+): Promise<readonly Tried[]> {
+  return asked((api) => api.cures(question, piece, late, variants) as Promise<readonly Tried[]>);
+}
+
+/** How many of a batch would be in time. */
+export function inTimeFor(question: ScheduleQuestion, piece: string): Promise<number | null> {
+  return asked((api) => api.inTimeOf(question, piece) as Promise<number | null>);
 }
 
 /** No better one is looked for. */

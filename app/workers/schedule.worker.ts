@@ -2,6 +2,7 @@ import { expose } from "comlink";
 import { asPieceWork } from "#core/logbook/bench/work-left";
 import { calendarOf } from "#core/schedule/together/calendar";
 import type { Calendar } from "#core/schedule/together/calendar";
+import { bestExtra, boughtBy, inTimeOf, withSitting } from "#core/schedule/together/cures";
 import { besideOf, datesIn, latestBegin } from "#core/schedule/together/one-piece";
 import { improvingTo } from "#core/schedule/together/goals";
 import { timeFindings } from "#core/schedule/together/time-findings";
@@ -9,7 +10,7 @@ import { whatIfs } from "#core/schedule/together/what-if-all";
 import type { WhatIfAll } from "#core/schedule/together/what-if-all";
 import type { Together, TogetherAsk } from "#core/schedule/together/schedule-all";
 import { breath } from "./breath";
-import type { ScheduleQuestion, ScheduleWorkerApi } from "./schedule-worker-api";
+import type { ScheduleQuestion, ScheduleWorkerApi, Tried } from "./schedule-worker-api";
 
 /** What is looked for now: the latest wins, and then what is found by then is taken. */
 let turn = 0;
@@ -64,6 +65,29 @@ const api: ScheduleWorkerApi = {
     }
     return last;
   },
+  cures: async (question, piece, late, variants) => {
+    const own = turn;
+    const ask = askOf(question);
+    const due = ask.pieces.find(({ id }) => id === piece)?.due ?? null;
+    if (due === null) return [];
+    const extra = bestExtra(ask, piece, due);
+    const isStanding = ask.pieces.some(({ agreed }) => agreed !== undefined && agreed.size > 0);
+    const others: readonly (readonly [string, TogetherAsk])[] = [
+      ...(isStanding ? [["anew", { ...ask, pieces: ask.pieces.map((one) => ({ ...one, agreed: new Map<string, number>() })) }] as const] : []),
+      ...(question.hands > 1 ? [] : [["helper", { ...ask, hands: 2 }] as const]),
+      ...(extra ? [["evening", { ...ask, hours: withSitting(ask.hours, extra) }] as const] : []),
+      ...variants.map(({ key, piece: work }) => [key, { ...ask, pieces: ask.pieces.map((one) => (one.id === piece ? asPieceWork(work) : one)) }] as const),
+    ];
+    const tried: Tried[] = [];
+    for (const [key, other] of others) {
+      await breath();
+      if (own !== turn) break;
+      const bought = boughtBy(late, other, piece);
+      if (bought) tried.push({ ...bought, key, ...(key === "evening" && extra ? { extra } : {}) });
+    }
+    return tried;
+  },
+  inTimeOf: async (question, piece) => inTimeOf(askOf(question), piece),
   whatIf: async (question) => {
     // It stands back for whatever is asked meanwhile, and takes nothing from what is looked for now.
     const own = turn;

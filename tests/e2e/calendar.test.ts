@@ -226,6 +226,38 @@ test("too much for the hours is told at once, with what would help; a helper is 
   expect(await page.getByRole("checkbox", { name: "Somebody helps" }).isChecked()).toBe(true);
 });
 
+test("each cure of what is too late is one press: it does what it says it buys, and taken back all is as it was", async () => {
+  const page = await onTable(dayFrom(MONDAY_NOON, 14));
+  const troubles = page.getByRole("list", { name: "What does not come out" });
+  const cures = page.getByRole("list", { name: /^What would help/ }).first();
+  const told = async () => {
+    await settled(page);
+    await cures.waitFor();
+    return cures.getByRole("button").allInnerTexts();
+  };
+  const before = await told();
+  await axeClean(page);
+  expect(before.length).toBeGreaterThan(2);
+  expect(before.join()).toMatch(/instead of/);
+  const name = (await cures.getAttribute("aria-label"))!.replace("What would help ", "");
+  for (const [at, text] of before.entries()) {
+    const [what, buys] = text.split("\n") as [string, string];
+    await cures.getByRole("button").nth(at).click();
+    await page.getByText(`Done: ${what}.`).waitFor();
+    await settled(page);
+    const stands = await troubles.getByText(new RegExp(`^${name} by `)).count();
+    expect([what, buys, stands]).toEqual([what, buys, buys.startsWith("in time") ? 0 : 1]);
+    if (!buys.startsWith("in time"))
+      await page
+        .locator("[data-followed]")
+        .getByText(`${name} is ${buys.split(",")[0]!}.`)
+        .waitFor();
+    await page.getByRole("button", { name: "Take this back" }).click();
+    await allSaved(page);
+    expect(await told()).toEqual(before);
+  }
+});
+
 test("out to another calendar, a table, and paper", async () => {
   const page = await onTable(IN_TIME);
   const file = async (name: RegExp) => {

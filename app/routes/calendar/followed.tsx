@@ -1,10 +1,16 @@
 import { X } from "lucide-react";
 import { whatFollows } from "#core/schedule/together/what-follows";
 import type { CalendarView } from "~/calendar/table.client";
+import { useAppContext } from "~/components/app-context";
 import { sayDay } from "~/components/time-words";
 import { ToolButton } from "~/components/tool-button";
+import { sayLate } from "./cures";
 
 interface Props {
+  /** What was done: "Moved". */
+  readonly title: string;
+  /** The piece it was done for: told first. */
+  readonly about?: string;
   readonly moved: { readonly before: CalendarView; readonly tasks: ReadonlySet<string> };
   readonly after: CalendarView;
   readonly close: () => void;
@@ -14,23 +20,32 @@ interface Props {
 /** Pieces told by name. */
 const MOST_NAMED = 3;
 
-/** What came of moving work: what went along, what is ready when, what is late for it. */
-export function Followed({ moved: { before, tasks }, after, close, now }: Props) {
+/** What came of moving work, or of a cure: what went along, what is ready when, what is late for it. */
+export function Followed({ title, about, moved: { before, tasks }, after, close, now }: Props) {
+  const { history, step } = useAppContext();
   if (!before.calendar || !after.calendar) return null;
   const { acts, ready, late, inTime } = whatFollows(before.calendar, after.calendar, tasks);
   const nameOf = (id: string) => after.pieces.get(id)?.name ?? "";
+  const isAbout = (piece: string) => (piece === about ? 0 : 1);
+  const told = [...ready].sort((a, b) => isAbout(a.piece) - isAbout(b.piece));
+  const more = told.length - MOST_NAMED;
+  const still = after.calendar.tracks.find(({ piece }) => piece === about)?.lateMs ?? 0;
   const said = [
+    ...(about !== undefined && still > 0 ? [`${nameOf(about)} is still ${sayLate(still)} late.`] : []),
     acts === 0 ? "Nothing else moves." : acts === 1 ? "One other act goes to another day." : `${acts} other acts go to other days.`,
-    ...ready.slice(0, MOST_NAMED).map(({ piece, from, to }) => `${nameOf(piece)}: ready ${sayDay(to, now)} instead of ${sayDay(from, now)}.`),
-    ...(ready.length > MOST_NAMED ? [`${ready.length - MOST_NAMED} more are ready on other days.`] : []),
+    ...told.slice(0, MOST_NAMED).map(({ piece, from, to }) => `${nameOf(piece)}: ready ${sayDay(to, now)} instead of ${sayDay(from, now)}.`),
+    ...(more > 0 ? [more === 1 ? "One more is ready on another day." : `${more} more are ready on other days.`] : []),
     ...late.map((piece) => `${nameOf(piece)} is too late now.`),
     ...inTime.map((piece) => `${nameOf(piece)} is in time now.`),
   ];
   return (
     <div role="status" className="notice mt-3 flex items-start gap-3 bg-note-tint" data-followed>
       <p className="grow">
-        <strong>Moved.</strong> {said.join(" ")}
+        <strong>{title}.</strong> {said.join(" ")}
       </p>
+      <button type="button" className="button shrink-0" aria-label="Take this back" title={history.undo ?? undefined} onClick={() => (step("undo"), close())}>
+        Take back
+      </button>
       <ToolButton icon={X} label="Close" onClick={close} />
     </div>
   );

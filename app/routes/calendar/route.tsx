@@ -99,6 +99,8 @@ interface Moved {
   readonly at: string;
 }
 
+const NO_TASKS: ReadonlySet<string> = new Set();
+
 /** What came of a move is told once it is laid out with it. */
 const isLaid = ({ tasks, at }: Moved, held: CalendarRecord["held"]) => {
   const keys = new Set(held.flatMap(({ piece, task, at: put }) => (put === at ? [`${piece}/${task}`] : [])));
@@ -108,14 +110,17 @@ const isLaid = ({ tasks, at }: Moved, held: CalendarRecord["held"]) => {
 /** The tasks of acts, each once: loads of one batch have the same. */
 const keysOf = (acts: readonly DayAct[]) => [...new Map(acts.flatMap(tasksIn).map(({ piece, task }) => [`${piece}/${task}`, { piece, task }])).values()];
 
-function Laid({ laid: { first, best, ifs, held }, record, busy }: { laid: LaidOut; record: CalendarRecord; busy: boolean }) {
-  const shown = useAnswer(best) ?? first;
+function Laid({ laid, record, busy }: { laid: LaidOut; record: CalendarRecord; busy: boolean }) {
+  const { first, best, ifs, cures, held } = laid;
+  const found = useAnswer(best);
+  const shown = found ?? first;
   const { calendar, pieces, now, without, tooLittleRoom } = shown;
   const ask = useAsk<CalendarAsk>("/calendar");
   const menu = useMenu();
   const [look, show] = useLook(LOOKS);
   const [chosen, choose] = useSetParam("day");
   const [moved, setMoved] = useState<Moved | null>(null);
+  const [cured, setCured] = useState<{ readonly before: CalendarView; readonly laid: LaidOut; readonly title: string; readonly about: string } | null>(null);
   const today = dateOf(now, timeZoneHere());
   if (!calendar)
     return (
@@ -133,6 +138,7 @@ function Laid({ laid: { first, best, ifs, held }, record, busy }: { laid: LaidOu
     if (!sitting) return;
     const tasks = keysOf(acts);
     const at = new Date(sitting.from).toISOString();
+    setCured(null);
     setMoved({ before: shown, at, tasks: new Set(tasks.map(({ piece, task }) => `${piece}/${task}`)) });
     ask({ intent: "move", moves: tasks.map((task): InSitting => ({ ...task, at })), standing: inSittings(calendar) });
     choose(to.date);
@@ -157,9 +163,21 @@ function Laid({ laid: { first, best, ifs, held }, record, busy }: { laid: LaidOu
         without={without}
         tooLittleRoom={tooLittleRoom}
         now={now}
+        cures={cures}
+        pressed={(title, about) => (setMoved(null), setCured({ before: shown, laid, title, about }))}
         keep={record.agreed.length > 0 ? () => ask({ intent: "agree", agreed: inSittings(calendar) }) : null}
       />
-      {moved && !busy && isLaid(moved, held) && <Followed moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
+      {moved && !busy && isLaid(moved, held) && <Followed title="Moved" moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
+      {cured && cured.laid !== laid && found && (
+        <Followed
+          title={`Done: ${cured.title}`}
+          about={cured.about}
+          moved={{ before: cured.before, tasks: NO_TASKS }}
+          after={found}
+          close={() => setCured(null)}
+          now={now}
+        />
+      )}
       <div className="min-h-7">
         <LookingOn quiet />
       </div>

@@ -1,11 +1,12 @@
 import { TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
-import { MS_PER_MIN } from "#core/schedule/free-hours";
 import type { Calendar } from "#core/schedule/together/calendar";
-import { MIN_PER_DAY, sayDuration, sayHours } from "#core/units/duration";
+import { sayHours } from "#core/units/duration";
 import { namesOf } from "~/calendar/act-words";
+import type { Cured } from "~/calendar/cures.client";
 import type { TablePiece } from "~/calendar/table.client";
 import { sayDay } from "~/components/time-words";
+import { CuresOf, sayLate } from "./cures";
 
 interface Props {
   readonly calendar: Calendar;
@@ -15,11 +16,14 @@ interface Props {
   readonly now: number;
   /** Agrees on the dates as they are now; null where none stand. */
   readonly keep: (() => void) | null;
+  readonly cures: Promise<readonly Cured[]>;
+  /** A cure was taken: what it is, in words, and for which piece. */
+  readonly pressed: (text: string, piece: string) => void;
 }
 
 /** What does not come out: too much for the hours, too late for a date, slipped from its evening; each with what would help. */
-export function Troubles({ calendar, pieces, without, tooLittleRoom, now, keep }: Props) {
-  const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0);
+export function Troubles({ calendar, pieces, without, tooLittleRoom, now, keep, cures, pressed }: Props) {
+  const late = calendar.tracks.filter(({ lateMs }) => lateMs > 0).sort((a, b) => b.lateMs - a.lateMs);
   const { moved } = calendar;
   if (calendar.overloads.length === 0 && late.length === 0 && moved === 0 && without.length === 0 && !tooLittleRoom) return null;
   return (
@@ -39,17 +43,18 @@ export function Troubles({ calendar, pieces, without, tooLittleRoom, now, keep }
       {late.length > 0 && (
         <li className="notice bg-warn-tint">
           <TriangleAlert aria-hidden size={20} className="mr-2 inline" />
-          Too late for its day:{" "}
-          {late.map(({ piece, lateMs }, index) => (
-            <span key={piece}>
-              {index > 0 && ", "}
-              <Link to={`/pieces/${piece}/dates`} className="underline">
-                {pieces.get(piece)?.name}
-              </Link>{" "}
-              by {lateMs < 2 * MIN_PER_DAY * MS_PER_MIN ? sayDuration(lateMs / MS_PER_MIN) : `${Math.ceil(lateMs / (MIN_PER_DAY * MS_PER_MIN))} days`}
-            </span>
-          ))}
-          . A way that is ready sooner, one more evening, a warmer room or a fan would help.
+          Too late for its day:
+          <ul>
+            {late.map(({ piece, lateMs }) => (
+              <li key={piece} className="mt-1">
+                <Link to={`/pieces/${piece}/dates`} className="font-semibold underline">
+                  {pieces.get(piece)?.name}
+                </Link>{" "}
+                by {sayLate(lateMs)}
+                <CuresOf cures={cures} piece={piece} pieces={pieces} now={now} pressed={(text) => pressed(text, piece)} />
+              </li>
+            ))}
+          </ul>
         </li>
       )}
       {moved > 0 && (

@@ -35,7 +35,7 @@ export function timeFindings({ network, sittings, late, cured }: Together, id: s
         null,
         `it is ready ${sayDuration(lateMs / MS_PER_MIN)} after the day it is needed`,
         "your free hours, the waits and what else is on the table leave no sooner end",
-        "A way that is ready sooner, one more evening, a warmer room or a fan, or a later day.",
+        "A way that is ready sooner, one more evening, a warmer room or a fan: the calendar says what each would buy. Or a later day.",
       ),
     );
   else if (due !== null && cured[piece]! > due)
