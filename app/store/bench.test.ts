@@ -16,6 +16,8 @@ import { onCommand, takeBack } from "./command";
 import { openStore } from "./database";
 import type { Database } from "./database";
 import { inspectionsOf, noteInspection } from "./inspections";
+import { taskId } from "#core/coating/facts/task";
+import { calendarIn, putInto } from "./calendar";
 import { addPiece, pieceById, removePiece, setApart, setKeeping } from "./pieces";
 import { markDone, markStarted, markTacky, markUndone, progressOf, putRight } from "./progress";
 import { moveTimer, removeTimer, setTimer, timersIn } from "./timers";
@@ -50,6 +52,18 @@ describe("what is noted of a coat", () => {
     const done = await progressOf(db, id);
     expect(done.at(-1)?.kind).toBe("done");
     expect(usedSince(done, new Map()).get("harbournavy")).toBe(8);
+  });
+
+  test("what was put into another sitting is not any more once hands are on it; nothing else is let go of", async () => {
+    const { id } = await addPiece(db, pebble());
+    const put = (task: string) => ({ piece: id, task, at: at(9000) });
+    const { stepId, coat: number } = coat(1);
+    await putInto(db, [put(taskId(stepId, number)), put(taskId(stepId, 2))], []);
+    await markStarted(db, id, following, [coat(1)], at(0));
+    expect((await calendarIn(db)).held).toEqual([put(taskId(stepId, 2))]);
+    // Put off with hands on it, it stays put off until they are on it again.
+    await putInto(db, [put(taskId(stepId, number))], []);
+    expect((await calendarIn(db)).held).toHaveLength(2);
   });
 
   test("done at an earlier time stands where it was said, after what was done before on the same place", async () => {

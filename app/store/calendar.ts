@@ -3,6 +3,7 @@ import type { CalendarRecord, InSitting } from "#core/formats/stores/calendar";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Database } from "./database";
+import type { Recorder } from "./recorder";
 
 /** How the work of all pieces is laid into the free hours; the usual way until the user has said. */
 export async function calendarIn(db: Database): Promise<CalendarRecord> {
@@ -73,4 +74,12 @@ export function putInto(db: Database, moves: readonly InSitting[], standing: rea
 /** Tasks that were put into a sitting may go where they are best again. */
 export function letGo(db: Database, tasks: readonly OfPiece[], by: By = {}): Promise<void> {
   return change(db, "letting work go where it is best", ({ held }) => ({ held: without(held, tasks) }), by);
+}
+
+/** Hands are on tasks of a piece: they may go where they are best again, as part of what notes it. */
+export async function letGoOf(recorder: Recorder, piece: string, tasks: ReadonlySet<string>): Promise<void> {
+  const calendar = await recorder.get("calendar", "calendar");
+  const isLetGo = (one: InSitting) => one.piece === piece && tasks.has(one.task);
+  if (!calendar?.held.some(isLetGo)) return;
+  await recorder.put("calendar", { ...calendar, rev: calendar.rev + 1, held: calendar.held.filter((one) => !isLetGo(one)) });
 }

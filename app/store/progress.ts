@@ -1,11 +1,13 @@
 import { progressId } from "#core/catalogue/ids";
 import type { PieceId, PlanId } from "#core/catalogue/ids";
+import { taskId } from "#core/coating/facts/task";
 import { changesWith } from "#core/coating/model/apply-changes";
 import { basisBroughtToNow, broughtToNow, notBefore, saidAt } from "#core/logbook/noted-times";
 import { isOn } from "#core/logbook/progress";
 import type { CoatEvent, ProgressKind, ProgressRecord, RecordedAct } from "#core/logbook/progress";
 import type { Rewriting } from "#core/logbook/rescue/rewriting";
 import { noteOfMix } from "#core/shelf/mixes";
+import { letGoOf } from "./calendar";
 import { runCommand } from "./command";
 import type { By } from "./command";
 import type { Recorder } from "./recorder";
@@ -114,7 +116,7 @@ export function markDone(
 }
 
 /**
- * Notes that hands are on a coat, and how many pieces of its batch have it by now.
+ * Notes that hands are on a coat, and how many pieces of its batch have it by now. What was put into another sitting is not any more.
  *
  * @param at ISO 8601
  */
@@ -123,10 +125,11 @@ export function markStarted(db: Database, piece: PieceId, followed: Followed, co
     db,
     COUNTING,
     `pieces/${piece}`,
-    ["plans", "pieces", "progress", "shelf"],
+    ["plans", "pieces", "progress", "shelf", "calendar"],
     async (recorder) => {
       const plan = await followedPlan(recorder, piece, followed);
       await note(recorder, { pieceId: piece, planId: plan.id }, coats, "started", at);
+      await letGoOf(recorder, piece, new Set(coats.map(({ stepId, coat, half }) => taskId(stepId, coat, half))));
     },
     by,
   );

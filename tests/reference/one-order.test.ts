@@ -120,7 +120,12 @@ class Table {
       if (piece.count > 1 && this.chance(0.3)) {
         const at = new Date(this.now).toISOString();
         const events = go.tasks.flatMap((task) => coatEvents(piece.shown, task));
-        this.change(go.piece, { progress: [...piece.progress, ...events.map((event) => ({ ...event, kind: "started", pieces: 0, at }) as ProgressRecord)] });
+        // What was put off is not any more, once hands are on it.
+        const held = new Map([...(piece.held ?? [])].filter(([task]) => !go.tasks.some(({ id }) => id === task)));
+        this.change(go.piece, {
+          held,
+          progress: [...piece.progress, ...events.map((event) => ({ ...event, kind: "started", pieces: 0, at }) as ProgressRecord)],
+        });
       } else {
         this.now += Math.max(1, Math.ceil(go.handsOnMin)) * MIN;
         this.change(go.piece, { done: new Map([...piece.done, ...go.tasks.map(({ id }) => [id, this.now] as const)]) });
@@ -158,7 +163,7 @@ test("what may be touched now comes in the order of the calendar's next sitting,
         firsts += 1;
       }
       const late = free.findIndex((go) => go.putOff !== null);
-      if (late >= 0) expect([...story, free.slice(late).every((go) => go.putOff !== null && !go.begun)]).toEqual([...story, true]);
+      if (late >= 0) expect([...story, free.slice(late).every((go) => go.putOff !== null)]).toEqual([...story, true]);
       for (const [at, go] of free.entries()) if (go.putOff !== null) expect([...story, begins[at]]).toEqual([...story, Infinity]);
       putOff += late >= 0 ? 1 : 0;
     }

@@ -54,7 +54,7 @@ function rankOf({ piece, tasks, begun, closes, shut, putOff, act }: Go, { place,
   const least = (of: (piece: string, task: string) => number) => Math.min(...tasks.map(({ id }) => of(piece, id)));
   const at = least(place);
   const shuts = at === Infinity && closes !== null && !shut && closes - now < SHUTS_SOON_MS ? closes : Infinity;
-  return [begun ? 0 : 1, shuts, putOff ?? -Infinity, at, least(rank), act.number];
+  return [begun && putOff === null ? 0 : 1, shuts, putOff ?? -Infinity, at, least(rank), act.number];
 }
 
 function before(one: readonly number[], other: readonly number[]): number {

@@ -36,11 +36,12 @@ export function keptSittings({ nodes }: Network, hours: FreeHours, sittings: rea
   const sittingOf = (agreed: number) => sittings.find(({ from, to }, at) => (at === 0 ? Math.min(from, begun) : from) <= agreed && agreed < to);
   const visit = (index: number): number => {
     if (!Number.isNaN(ends[index])) return ends[index]!;
-    const { arcs, ms, breakMs, endedAt, from, agreed } = nodes[index]!;
+    const { arcs, ms, breakMs, endedAt, from, agreed, begun: isBegun } = nodes[index]!;
     if (endedAt !== null) return (ends[index] = endedAt);
     let at = Math.max(start, from);
     for (const arc of arcs) at = Math.max(at, waitedFrom(visit(arc.from), arc.waitMs, arc.clock));
-    const sitting = agreed === null ? undefined : sittingOf(agreed);
+    // What hands are on goes on in the next.
+    const sitting = isBegun ? sittings[0] : agreed === null ? undefined : sittingOf(agreed);
     if (sitting && at + Math.min(ms, breakMs) <= sitting.to) {
       keep[index] = sitting.from;
       at = Math.max(at, sitting.from);

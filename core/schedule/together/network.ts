@@ -23,7 +23,7 @@ export interface PieceWork {
   readonly held?: ReadonlyMap<string, number>;
   /** When tasks were to begin as the dates were agreed on, ms: they stay in the sitting that falls into as long as they can, in that order. */
   readonly agreed?: ReadonlyMap<string, number>;
-  /** Tasks that hands are on: they go on before anything else, whatever sitting they were in. */
+  /** Tasks that hands are on: they go on before anything else, but for what the user has put into a sitting since. */
   readonly begun?: ReadonlySet<string>;
 }
 
@@ -79,7 +79,7 @@ export interface Node {
   readonly held: number | null;
   /** When it was to begin by the dates that were agreed on, ms; null: it is in none. */
   readonly agreed: number | null;
-  /** Hands are on it. */
+  /** Hands are on it, and nobody has put it off since. */
   readonly begun: boolean;
   /** When it ended, where it is done. */
   readonly endedAt: number | null;
@@ -181,7 +181,8 @@ export function networkOf(
         if (from !== undefined) arcs.set(from, tighter(arcOf(from, edge, careful, clockOf(edge.by, piece.work.room)), arcs.get(from)));
       }
       const like = piece.likeOf(task);
-      const begun = piece.begun?.has(task.id) ?? false;
+      const held = piece.held?.get(task.id) ?? null;
+      const begun = held === null && (piece.begun?.has(task.id) ?? false);
       return {
         piece: index,
         load: number,
@@ -194,8 +195,8 @@ export function networkOf(
         like,
         arcs: [...arcs.values()],
         begun,
-        from: begun ? -Infinity : Math.max(piece.from ?? -Infinity, piece.held?.get(task.id) ?? -Infinity),
-        held: begun ? null : (piece.held?.get(task.id) ?? null),
+        from: begun ? -Infinity : Math.max(piece.from ?? -Infinity, held ?? -Infinity),
+        held,
         agreed: begun ? null : (piece.agreed?.get(task.id) ?? null),
         endedAt: piece.done.get(task.id) ?? null,
       };

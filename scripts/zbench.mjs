@@ -1,0 +1,30 @@
+import { chromium } from "playwright-core";
+import { CHROMIUM_ARGS, chromiumPath } from "./ensure.mjs";
+process.env.NODE_ENV = "production";
+process.env.NOOK_COAT_DEMO = "1";
+const { serve } = await import("../server/serve.mjs");
+const { url, close } = await serve({ port: 0 });
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_ARGS });
+for (const [w, dim] of [[1280, false], [390, true]]) {
+const context = await browser.newContext({ viewport: { width: w, height: w < 500 ? 844 : 800 }, timezoneId: "UTC", locale: "en-GB", colorScheme: dim ? "dark" : "light" });
+const page = await context.newPage();
+await page.clock.setFixedTime(Date.parse("2027-01-11T18:00:00Z"));
+await page.goto(url + "/");
+await page.locator("[data-go]").first().waitFor();
+await page.getByRole("link", { name: "Calendar" }).click();
+await page.locator("[data-next]").waitFor();
+await page.getByRole("progressbar").waitFor({ state: "detached" });
+await page.locator("[data-day] ol > li").first().getByRole("button", { name: /^Move to/ }).click();
+await page.getByRole("menuitem", { name: /^Friday/ }).click();
+await page.getByText(/^Moved\./).waitFor();
+await page.screenshot({ path: `/tmp/moved-${w}.png` });
+await page.getByRole("link", { name: "Bench", exact: true }).click();
+await page.locator("[data-go]").first().waitFor();
+await page.screenshot({ path: `/tmp/bench-${w}.png`, fullPage: true });
+const li = page.locator("section[aria-labelledby=others] li").last();
+await li.getByRole("button").click();
+await page.getByText(/^In the calendar it is for/).waitFor();
+await page.screenshot({ path: `/tmp/bench2-${w}.png` });
+}
+await browser.close(); await close();
+process.exit(0);
