@@ -4,13 +4,8 @@ import { repairBody } from "#core/casting/repair/repair-body";
 import { repairsOf } from "#core/casting/repair/repair";
 import type { Fault } from "#core/casting/repair/fault";
 import { CATALOGUE } from "#core/catalogue/catalogue";
-import type { StepId } from "#core/catalogue/ids";
-import { changesWith } from "#core/coating/model/apply-changes";
-import type { Change } from "#core/coating/model/change";
-import { actKey, bodyOf } from "#core/logbook/body-state";
+import { bodyOf } from "#core/logbook/body-state";
 import { benchOf } from "#core/logbook/bench/bench";
-import type { BenchPiece } from "#core/logbook/bench/bench-piece";
-import type { CoatEvent, ProgressKind } from "#core/logbook/progress";
 import { repairChanges } from "#core/logbook/rescue/repairing";
 import { mishapsAt, remediesFor } from "#core/logbook/rescue/rescue";
 import { rewritingOf } from "#core/logbook/rescue/rewriting";
@@ -23,74 +18,14 @@ import type { Piece, Room } from "#core/piece/piece";
 import type { Task } from "#core/coating/facts/task";
 import { usualHours } from "#core/schedule/free-hours";
 import { scheduleAll } from "#core/schedule/together/schedule-all";
-import { workAtTable } from "#core/logbook/work-at-table";
 import { numbersFrom } from "#core/units/seeded";
-import { gypsum, jar, mug, pebble, pot, tray, woodDisc } from "./bench";
-import { Bench } from "./half-painted";
+import { KeptTable, MIN, PIECES, START } from "./kept-table";
 import { wetFaults } from "./wet-oracle";
-
-const MIN = 60_000;
-const START = Date.parse("2026-11-02T18:00:00Z");
-const DOTS = { techniques: ["dots"], baseColour: "#1f3a4d", colours: ["#f4efe2", "#d9822b"] };
-const PIECES: readonly Piece[] = [
-  pebble({ uses: ["handled"], decoration: DOTS }),
-  pot({ uses: ["planter"], parts: ["saucer"], decoration: DOTS }),
-  mug({ decoration: { techniques: ["freehand-brush"], colours: ["#1f3a4d"] } }),
-  jar({ decoration: { techniques: ["dots"], colours: ["#f4efe2"] } }),
-  tray({ decoration: { techniques: ["stencil"], baseColour: "#f4efe2", colours: ["#1f3a4d"] } }),
-  gypsum({ uses: ["handled"], conditions: ["air-holes"], decoration: DOTS }),
-  woodDisc({ decoration: { techniques: ["dots", "lettering"], baseColour: "#1f3a4d", colours: ["#f4efe2"] } }),
-];
-
-const coatName = (zone: string, stepId: string, act: CoatEvent["act"], { coat, half }: Pick<CoatEvent, "coat" | "half">) =>
-  [zone, stepId, actKey(act), coat, half].join("/");
-
-/** A piece on a bench with a clock, its records and its plan as they are kept. */
-class Table extends Bench {
-  now = START;
-  private names = 0;
-
-  at(kind: ProgressKind, events: readonly CoatEvent[]): void {
-    // A coat that is on already is not laid a second time under its name: the film that lies there would be forgotten.
-    const on = new Set(bodyOf(this.progress).flatMap(({ zone, stepId, act, coats }) => coats.map((one) => coatName(zone, stepId, act, one))));
-    if (kind === "done")
-      expect(events.filter(({ zone, stepId, act, ...coat }) => CATALOGUE.products.has(act.product) && on.has(coatName(zone, stepId, act, coat)))).toEqual([]);
-    this.record(kind, events as never);
-    const count = events.length;
-    const at = new Date((this.now += 1)).toISOString();
-    this.progress = this.progress.map((one, k) => (k >= this.progress.length - count ? { ...one, at } : one));
-  }
-
-  /** The plan as it is shown is the one that is followed, with the changes that are in it. */
-  keep(): void {
-    const { shown, basis, edits } = this.view;
-    if (!shown) return;
-    if (basis !== (this.keeping.basis ?? null)) this.keeping = { ...this.keeping, edits };
-    this.follow(shown, basis);
-  }
-
-  /** Changes of the plan, each new step with a name of its own. */
-  edit(changes: readonly Change[]): void {
-    const named = changes.map((change) =>
-      change.op === "add" && change.step.id === undefined
-        ? { ...change, step: { ...change.step, id: `${change.zone}.own.${(this.names += 1)}` as StepId } }
-        : change,
-    );
-    this.keeping = { ...this.keeping, edits: changesWith(this.keeping.edits, named) };
-  }
-
-  get laid(): BenchPiece | null {
-    const { shown, done, tacky } = this.view;
-    if (!shown) return null;
-    const work = workAtTable(this.piece, shown, { done, tacky }, null, CATALOGUE);
-    return { id: "it", name: "it", count: this.piece.count ?? 1, due: null, shown, work, done, progress: this.progress };
-  }
-}
 
 function told(piece: Piece, seed: number): readonly string[] {
   const number = numbersFrom(seed);
   const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(number() * list.length)];
-  const table = new Table(piece);
+  const table = new KeptTable(piece);
   const room = completePiece(piece, CATALOGUE).piece.room;
   const story: string[] = [];
   for (let turn = 0; turn < 40; turn += 1) {
@@ -164,7 +99,7 @@ function told(piece: Piece, seed: number): readonly string[] {
 }
 
 /** What is wrong with what the calendar books from here on: films it would be laid over too early. */
-function booked(table: Table, room: Room): readonly string[] {
+function booked(table: KeptTable, room: Room): readonly string[] {
   const laid = table.laid;
   if (!laid || laid.work.tasks.every(({ id }) => laid.done.has(id))) return [];
   const { shown, work, done, count } = laid;
@@ -195,7 +130,7 @@ function booked(table: Table, room: Room): readonly string[] {
 }
 
 /** Whether whoever does as the Bench says comes to an end; and that nothing is offered too early on the way. */
-function toItsEnd(table: Table, room: Room): readonly string[] {
+function toItsEnd(table: KeptTable, room: Room): readonly string[] {
   for (let turn = 0; turn < 150; turn += 1) {
     const laid = table.laid;
     if (!laid) return [];
