@@ -106,7 +106,11 @@ class Table {
     const { now: free } = this.bench;
     const go = this.chance(0.7) ? free[0] : this.pick(free);
     const what = this.number();
-    if (what < 0.2) this.now += Math.floor(this.number() * 30 * 60) * MIN;
+    if (what > 0.94) {
+      const { spoilt, ...whole } = this.pick(this.all)!;
+      // What went wrong is put right by and by.
+      this.pieces.set(whole.id, spoilt === undefined ? { ...whole, spoilt: this.now + Math.floor(this.number() * 300) * MIN } : whole);
+    } else if (what < 0.2) this.now += Math.floor(this.number() * 30 * 60) * MIN;
     else if (what < 0.33) {
       const { all } = this.calendar();
       for (const { id } of this.all) this.change(id, { agreed: new Map(all.filter(({ piece }) => piece === id).map(({ task, at }) => [task, at])) });

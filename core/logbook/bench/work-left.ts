@@ -10,7 +10,6 @@ export interface PlainWork extends Omit<PieceWork, "likeOf"> {
 /** The work that is left of a piece, as it is scheduled among all. */
 export function workLeft(piece: Omit<BenchPiece, "shown" | "name">): PlainWork {
   const { id, count, due, likes = {}, done, from, spoilt, agreed, held } = piece;
-  const begins = Math.max(from ?? -Infinity, spoilt ?? -Infinity);
   return {
     id,
     work: leftOfBatch(piece),
@@ -19,7 +18,8 @@ export function workLeft(piece: Omit<BenchPiece, "shown" | "name">): PlainWork {
     due,
     done,
     begun: new Set(begunTasks(piece).keys()),
-    ...(begins > -Infinity ? { from: begins } : {}),
+    ...(from === undefined ? {} : { from }),
+    ...(spoilt === undefined ? {} : { spoilt }),
     ...(agreed ? { agreed } : {}),
     ...(held ? { held } : {}),
   };

@@ -23,6 +23,8 @@ export interface PieceWork {
   readonly held?: ReadonlyMap<string, number>;
   /** When tasks were to begin as the dates were agreed on, ms: they stay in the sitting that falls into as long as they can, in that order. */
   readonly agreed?: ReadonlyMap<string, number>;
+  /** It is to be put right before anything else is done on it, from this instant on, ms: nothing of it is done before the sitting after that. */
+  readonly spoilt?: number;
   /** Tasks that hands are on: they go on before anything else, but for what the user has put into a sitting since. */
   readonly begun?: ReadonlySet<string>;
 }
@@ -182,7 +184,7 @@ export function networkOf(
       }
       const like = piece.likeOf(task);
       const held = piece.held?.get(task.id) ?? null;
-      const begun = held === null && (piece.begun?.has(task.id) ?? false);
+      const begun = held === null && piece.spoilt === undefined && (piece.begun?.has(task.id) ?? false);
       return {
         piece: index,
         load: number,
