@@ -20,9 +20,12 @@ import type { ScheduleQuestion, Tried, Variant } from "~/workers/schedule-worker
 import type { Common } from "./hands";
 import { onTable } from "./on-table.client";
 
+/** What is done about the room of a piece. */
+type CureOfRoom = Extract<Remedy, "warmer" | "fan">;
+
 /** What is done about a piece that is late. */
 export type CureWhat =
-  | { readonly kind: "anew" | "helper" | Remedy }
+  | { readonly kind: "anew" | "helper" | CureOfRoom }
   | { readonly kind: "evening"; readonly extra: ExtraSitting }
   | { readonly kind: "way"; readonly title: string }
   | { readonly kind: "fewer"; readonly count: number; readonly of: number };
@@ -82,7 +85,7 @@ async function optionOf(kept: KeptPiece, of: PlanOf, common: Common, key: string
 
 async function changedOptions(kept: KeptPiece, common: Common, room: Room): Promise<readonly (Option | null)[]> {
   const { id, piece } = kept.record;
-  const changed = (kind: Remedy) => {
+  const changed = (kind: CureOfRoom) => {
     const other = remedied(room, kind);
     if (!other) return null;
     const changes = roomChanges(room, other);

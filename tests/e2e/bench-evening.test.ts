@@ -1,7 +1,8 @@
 /** A whole evening at the Bench with a fast clock: three pieces from the first wash to the last seal, a batch counted, one tacky, one rescued, and everything that may happen to a page. */
 import { expect, test } from "@jest/globals";
+import type { Page } from "playwright-core";
 import { clockOn, dayFrom } from "../instant";
-import { axeClean, goOn, open, pageFits, URL_BASE, watchEveryPage } from "./bench";
+import { allSaved, axeClean, goOn, open, pageFits, URL_BASE, watchEveryPage } from "./bench";
 import { alone, EVENING, goneOn, JAR, kept, onBench, settled, toBench, touchable } from "./bench-table";
 
 watchEveryPage();
@@ -104,6 +105,32 @@ test("from the first wash to the last seal, with a reload, a killed page and ano
   await page.getByText("Harbour navy").first().waitFor();
   expect(await left()).not.toBe(full);
   expect((await kept(page, "progress")).some(({ act, jarMl }) => (act as { ownProduct?: string }).ownProduct === JAR && Number(jarMl) > 0)).toBe(true);
+});
+
+/** Looked at anew, the Bench has this piece first. */
+async function settledOn(page: Page, piece: string): Promise<void> {
+  await allSaved(page);
+  await toBench(page);
+  expect((await touchable(page))!.split("/")[0]).toBe(piece);
+}
+
+test("what becomes free and comes first does not take the place of the card under her hand; looked at anew it does", async () => {
+  const { page } = await onBench();
+  // The pot is needed first: it is done until it has to wait, and another piece is in the hand.
+  const pot = "herbpot000001";
+  await open(page, `/pieces/${pot}/dates`);
+  await page.getByLabel("Needed on", { exact: true }).fill(dayFrom(EVENING, 9));
+  await page.getByLabel("Needed on", { exact: true }).blur();
+  await settledOn(page, pot);
+  for (let go = await touchable(page); go?.startsWith(pot); go = await touchable(page)) {
+    await page.locator("[data-primary]").click();
+    await goneOn(page, go);
+  }
+  const inHand = await touchable(page);
+  await goOn([page], (await alone(page)).find(({ piece }) => piece === pot)!.until + 1000);
+  await page.waitForFunction((piece) => document.querySelector(`[data-alone="${piece}"]:not([data-partly])`) === null, pot);
+  expect(await touchable(page)).toBe(inHand);
+  await settledOn(page, pot);
 });
 
 test("on a phone leaning on the water jar it fits, and is worked by thumb", async () => {

@@ -29,8 +29,6 @@ export function cureText(what: Cure["what"], now: number): string {
       return "Into a warm room (22 °C)";
     case "fan":
       return "A fan on it";
-    case "drier":
-      return "Drier air (50 %)";
     case "evening": {
       const { date, span } = what.extra;
       const at = (time: string) => instantOf(date, time, timeZoneHere());

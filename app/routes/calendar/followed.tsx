@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { X } from "lucide-react";
 import { whatFollows } from "#core/schedule/together/what-follows";
 import type { CalendarView } from "~/calendar/table.client";
@@ -23,6 +24,8 @@ const MOST_NAMED = 3;
 /** What came of moving work, or of a cure: what went along, what is ready when, what is late for it. */
 export function Followed({ title, about, moved: { before, tasks }, after, close, now }: Props) {
   const { history, step } = useAppContext();
+  // What would be taken back is this only as long as nothing was done after it.
+  const [own] = useState(history.undo);
   if (!before.calendar || !after.calendar) return null;
   const { acts, ready, late, inTime } = whatFollows(before.calendar, after.calendar, tasks);
   const nameOf = (id: string) => after.pieces.get(id)?.name ?? "";
@@ -43,9 +46,11 @@ export function Followed({ title, about, moved: { before, tasks }, after, close,
       <p className="grow">
         <strong>{title}.</strong> {said.join(" ")}
       </p>
-      <button type="button" className="button shrink-0" aria-label="Take this back" title={history.undo ?? undefined} onClick={() => (step("undo"), close())}>
-        Take back
-      </button>
+      {own && history.undo === own && (
+        <button type="button" className="button shrink-0" aria-label="Take this back" title={own} onClick={() => (step("undo"), close())}>
+          Take back
+        </button>
+      )}
       <ToolButton icon={X} label="Close" onClick={close} />
     </div>
   );

@@ -167,9 +167,10 @@ function Laid({ laid, record, busy }: { laid: LaidOut; record: CalendarRecord; b
         pressed={(title, about) => (setMoved(null), setCured({ before: shown, laid, title, about }))}
         keep={record.agreed.length > 0 ? () => ask({ intent: "agree", agreed: inSittings(calendar) }) : null}
       />
-      {moved && !busy && isLaid(moved, held) && <Followed title="Moved" moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
+      {moved && !busy && isLaid(moved, held) && <Followed key={moved.at} title="Moved" moved={moved} after={shown} close={() => setMoved(null)} now={now} />}
       {cured && cured.laid !== laid && found && (
         <Followed
+          key={`${cured.about} ${cured.title}`}
           title={`Done: ${cured.title}`}
           about={cured.about}
           moved={{ before: cured.before, tasks: NO_TASKS }}

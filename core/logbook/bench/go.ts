@@ -35,7 +35,7 @@ export interface Go {
   readonly begun: Begun | null;
   /** Pieces of the batch that go together, because it is worked while it is wet; null where all may. */
   readonly together: number | null;
-  /** The later sitting, or the day, it was put off to, ms; null where it was not. It may be done all the same. */
+  /** The later sitting, or the day, all of it was put off to, ms; null where it was not. It may be done all the same. */
   readonly putOff: number | null;
 }
 
@@ -52,8 +52,6 @@ function closing(tasks: readonly Task[], done: ReadonlyMap<string, number>, now:
   const closes = Math.min(...ties);
   return { closes, shut: closes < now };
 }
-
-const earlier = (one: number | null, other: number | null) => (one === null || (other !== null && other < one) ? other : one);
 
 /** Pieces that go together where colours are worked into one another while they are wet. */
 function togetherIn({ id, count, work }: BenchPiece, tasks: readonly Task[]): number | null {
@@ -84,6 +82,7 @@ export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number
     if (!first) return [];
     const zones = [...new Set(free.flatMap((task) => task.zones))];
     const beside = wetBeside({ zones, go: first.go }, films);
+    const put = free.flatMap((task) => putOff(piece.id, task.id) ?? []);
     const later = (own: readonly (number | null)[], wet: readonly number[]) => Math.max(0, ...own.map((at) => at ?? 0), ...wet);
     return [
       {
@@ -107,7 +106,7 @@ export function goesOf(piece: BenchPiece, films: readonly WetFilm[], now: number
         ...closing(free, done, now),
         begun: begunOf(progress, free),
         together: togetherIn(piece, free),
-        putOff: free.reduce<number | null>((least, task) => earlier(least, putOff(piece.id, task.id)), null),
+        putOff: put.length === free.length ? Math.min(...put) : null,
       },
     ];
   });

@@ -1,4 +1,4 @@
-import { dateOf, dayLater, instantOf, spansOf } from "../free-hours";
+import { dateOf, dayLater, instantOf, spansOf, weekdayOf } from "../free-hours";
 import type { DaySpan, FreeHours } from "../free-hours";
 import { scheduleTo } from "./goals";
 import type { PieceWork } from "./network";
@@ -6,8 +6,7 @@ import type { TogetherAsk } from "./schedule-all";
 
 /** What something would buy for a piece that is late. */
 export interface Bought {
-  /** When it may be handled then, and how late that is, ms; 0 where it is in time. */
-  readonly ready: number;
+  /** How late it is then, ms; 0 where it is in time. */
   readonly lateMs: number;
   /** Pieces that are late then and are not now. */
   readonly late: readonly string[];
@@ -33,7 +32,7 @@ export function boughtBy(was: ReadonlyMap<string, number>, other: TogetherAsk, i
   const lateMs = then.late[own]!;
   if (lateMs > (was.get(id) ?? 0) - WORTH_MS) return null;
   const late = then.network.pieces.flatMap((piece, index) => (then.late[index]! > 0 && (was.get(piece.id) ?? 0) === 0 ? [piece.id] : []));
-  return { ready: then.handle[own]!, lateMs, late };
+  return { lateMs, late };
 }
 
 /** One more stretch of free time on a day. */
@@ -62,7 +61,7 @@ const apart = (one: DaySpan, other: DaySpan) => one.to <= other.from || other.to
 export function extraSittings(hours: FreeHours, start: number, due: number): readonly ExtraSitting[] {
   const found: ExtraSitting[] = [];
   for (let date = dateOf(start, hours.timeZone), day = 0; day < MOST_DAYS; day += 1, date = dayLater(date, 1)) {
-    const weekend = (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7 >= WEEKEND_FROM;
+    const weekend = weekdayOf(date) >= WEEKEND_FROM;
     const taken = spansOf(hours, date);
     const at = (span: DaySpan) => instantOf(date, span.from, hours.timeZone);
     const span = STRETCHES.find((one) => (one === EVENING || weekend) && at(one) >= start && at(one) < due && taken.every((other) => apart(one, other)));

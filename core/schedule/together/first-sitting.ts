@@ -4,8 +4,6 @@ import { tableOf } from "./table";
 
 /** The next sitting, as it is worked through. */
 export interface FirstSitting {
-  /** Instants, ms; null where no hour is free. */
-  readonly span: { readonly from: number; readonly to: number } | null;
   /** Where a task stands in its order, the least first: what is done in it by when it is begun; Infinity for what is not. */
   readonly place: (piece: string, task: string) => number;
   /** The rank of the priority rule, for what is not done in it: the least goes first. */
@@ -22,7 +20,7 @@ export interface FirstSitting {
 export function firstSitting(ask: TogetherAsk): FirstSitting {
   const { network, sittings, keep, rule, brush } = tableOf(ask);
   const { hands = 1, places = {} } = ask;
-  const [span = null] = sittings;
+  const [next] = sittings;
   const key = (index: number) => `${network.pieces[network.nodes[index]!.piece]!.id}/${network.nodes[index]!.task.id}`;
   const least = (into: Map<string, number>, at: string, value: number) => into.set(at, Math.min(value, into.get(at) ?? Infinity));
   const [begins, ranks, putOff] = [new Map<string, number>(), new Map<string, number>(), new Map<string, number>()];
@@ -33,10 +31,9 @@ export function firstSitting(ask: TogetherAsk): FirstSitting {
     least(ranks, key(index), rule[index]!);
     const kept = Number.isNaN(keep[index]) ? -Infinity : keep[index]!;
     const later = Math.max(from, kept);
-    if (span && later >= span.to) least(putOff, key(index), later);
+    if (next && later >= next.to) least(putOff, key(index), later);
   }
   return {
-    span,
     place: (piece, task) => begins.get(`${piece}/${task}`) ?? Infinity,
     rank: (piece, task) => ranks.get(`${piece}/${task}`) ?? Infinity,
     putOff: (piece, task) => putOff.get(`${piece}/${task}`) ?? null,
