@@ -30,20 +30,21 @@ export function Followed({ title, about, moved: { before, tasks }, after, close,
   const { acts, ready, late, inTime } = whatFollows(before.calendar, after.calendar, tasks);
   const nameOf = (id: string) => after.pieces.get(id)?.name ?? "";
   const isAbout = (piece: string) => (piece === about ? 0 : 1);
-  const told = [...ready].sort((a, b) => isAbout(a.piece) - isAbout(b.piece));
+  // Hours of the same day are nothing to tell of.
+  const told = ready.filter(({ from, to }) => sayDay(from, now) !== sayDay(to, now)).sort((a, b) => isAbout(a.piece) - isAbout(b.piece));
   const more = told.length - MOST_NAMED;
   const still = after.calendar.tracks.find(({ piece }) => piece === about)?.lateMs ?? 0;
   const said = [
-    ...(about !== undefined && still > 0 ? [`${nameOf(about)} is still ${sayLate(still)} late.`] : []),
+    ...(about === undefined ? [] : [`${nameOf(about)} is ${still > 0 ? `still ${sayLate(still)} late` : "in time now"}.`]),
     acts === 0 ? "Nothing else moves." : acts === 1 ? "One other act goes to another day." : `${acts} other acts go to other days.`,
     ...told.slice(0, MOST_NAMED).map(({ piece, from, to }) => `${nameOf(piece)}: ready ${sayDay(to, now)} instead of ${sayDay(from, now)}.`),
     ...(more > 0 ? [more === 1 ? "One more is ready on another day." : `${more} more are ready on other days.`] : []),
     ...late.map((piece) => `${nameOf(piece)} is too late now.`),
-    ...inTime.map((piece) => `${nameOf(piece)} is in time now.`),
+    ...inTime.filter((piece) => piece !== about).map((piece) => `${nameOf(piece)} is in time now.`),
   ];
   return (
-    <div role="status" className="notice mt-3 flex items-start gap-3 bg-note-tint" data-followed>
-      <p className="grow">
+    <div role="status" className="notice mt-3 flex flex-wrap items-start gap-3 bg-note-tint" data-followed>
+      <p className="min-w-0 flex-1 basis-72">
         <strong>{title}.</strong> {said.join(" ")}
       </p>
       {own && history.undo === own && (
