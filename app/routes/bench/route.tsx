@@ -118,10 +118,11 @@ function OnTheBench({ pieces, loaded, busy }: { pieces: readonly OnBench[]; load
   const without = useLast(loaded.without) ?? [];
   const free = bench.now.filter((go) => !isSkipped(go.id));
   // What becomes free, or more urgent, while she is at something does not push it from under her hand: only what she notes brings up another.
-  const [stays, stay] = useState<{ readonly id: string; readonly among: readonly OnBench[] } | null>(null);
+  const [stays, stay] = useState<{ readonly id: string; readonly noted: string } | null>(null);
+  const noted = useMemo(() => pieces.map(({ id, progress }) => `${id} ${progress.length}`).join(), [pieces]);
   const isShown = (id: string | null) => (one: Go) => one.id === id;
-  const go = free.find(isShown(chosen)) ?? (stays?.among === pieces ? free.find(isShown(stays.id)) : undefined) ?? free[0] ?? null;
-  if (go && (stays?.id !== go.id || stays.among !== pieces)) stay({ id: go.id, among: pieces });
+  const go = free.find(isShown(chosen)) ?? (stays?.noted === noted ? free.find(isShown(stays.id)) : undefined) ?? free[0] ?? null;
+  if (go && (stays?.id !== go.id || stays.noted !== noted)) stay({ id: go.id, noted });
   const piece = go && byId.get(go.piece)!;
   const noteDone = (of: Go, on: OnBench, at: number, said: boolean) => {
     askOf(actionOf(on), doneAsk(on, of.tasks, of.begun, at, said, `${goTitle(of, menu)}, ${on.name}`));
