@@ -1,19 +1,24 @@
+import type { Catalogue } from "../../catalogue/catalogue";
 import type { Role } from "../../catalogue/vocabulary";
 import { isRecorded } from "../model/laid-step";
 import type { LaidStep } from "../model/laid-step";
 import type { ZoneContext } from "./context";
 import { PHASE, phaseOf } from "../facts/phase";
 import type { Alternative, DecisionVariable, Draft } from "./draft";
+import { OVER_OLD } from "./variables-over-old";
 
 /** Acts that were plainly done if a film lies over them. */
 const TAKEN_AS_DONE: readonly Role[] = ["clean", "sand", "dust-off"];
 const TAKEN = [{ requirement: "already-done", text: "taken as done: a coat lies over it already" }];
 
-/** Whether a recorded coat is the very layer a draft would lay: the technique and colour asked for. */
-function isLayer(draft: Draft, step: LaidStep): boolean {
+/** Whether a coat that is on is the very layer a draft would lay: the technique and colour asked for, or, where no technique is said, one its paint does. */
+function isLayer(draft: Draft, step: LaidStep, catalogue: Catalogue): boolean {
   const same = <T>(one: T | undefined, other: T | undefined) => one === undefined || other === undefined || one === other;
   const size = draft.rows === undefined || same(draft.marks?.diameterMm, step.marks?.diameterMm);
-  return isMarking(draft.role) && draft.role === step.role && size && same(draft.technique, step.technique) && sameColour(draft.colour, step.colour);
+  const able = step.technique !== undefined || draft.technique === undefined || catalogue.products.get(step.product)?.techniques.includes(draft.technique);
+  return (
+    isMarking(draft.role) && draft.role === step.role && size && able === true && same(draft.technique, step.technique) && sameColour(draft.colour, step.colour)
+  );
 }
 
 const isMarking = (role: Role) => role === "decorate" || role === "top-dot";
@@ -34,10 +39,14 @@ function isOf(draft: Draft, step: LaidStep): boolean {
   return draft.role === step.role && draft.product === step.product && (draft.role !== "base" || sameColour(draft.colour, step.colour));
 }
 
+/** Coats of a step that is on: of one that is only stated all it needs, where no number is said. */
+function coatsLaid(step: LaidStep): number {
+  return step.coats ?? (isRecorded(step) ? 1 : Infinity);
+}
+
 /** Coats of a draft's own film that are on already. */
 function coatsOn(done: readonly LaidStep[], draft: Draft): number {
-  const own = done.filter((step) => isRecorded(step) && isOf(draft, step));
-  return own.reduce((sum, step) => sum + (step.coats ?? 1), 0);
+  return done.filter((step) => isOf(draft, step)).reduce((sum, step) => sum + coatsLaid(step), 0);
 }
 
 /** A draft with the coats that are on taken off; null where it has them all. */
@@ -48,7 +57,7 @@ function restOf(draft: Draft, coats: number): Draft | null {
 
 /** The layer a mask on the piece is for: the next one whose paint is not begun; none where the mask's paint is on. */
 function maskedLayer(variables: readonly DecisionVariable[], done: readonly LaidStep[]): string | null {
-  const last = (role: Role) => done.findLastIndex((step) => step.role === role && isRecorded(step));
+  const last = (role: Role) => done.findLastIndex((step) => step.role === role);
   if (masksOn(done) <= 0 || last("decorate") > last("mask")) return null;
   const waiting = variables.find(
     (variable) => isLayerVariable(variable) && variable.alternatives.some((one) => one.steps.some((draft) => draft.role === "mask")),
@@ -66,15 +75,15 @@ function afterPaint(variable: DecisionVariable, step: LaidStep, done: readonly L
   const rest = (same.length > 0 ? same : variable.alternatives.slice(0, 1)).map((one): Alternative => ({
     ...one,
     steps: [
-      ...(same.length > 0 ? [restOf(one.steps[paintAt(one)]!, step.coats ?? 1)] : []).flatMap((draft) => draft ?? []),
+      ...(same.length > 0 ? [restOf(one.steps[paintAt(one)]!, coatsLaid(step))] : []).flatMap((draft) => draft ?? []),
       ...one.steps.slice(paintAt(one) + 1).filter((draft) => (draft.role === "unmask" ? masked : !locked && same.length > 0)),
     ],
   }));
   return { ...variable, school: false, alternatives: rest };
 }
 
-/** Layers of decoration already on it: each done one takes its own layer, or, where only stated, one of the same product or the first. */
-function withoutDoneLayers(variables: readonly DecisionVariable[], done: readonly LaidStep[]): readonly DecisionVariable[] {
+/** Layers of decoration already on it: each done one takes its own layer, and leaves of it what it lacks. */
+function withoutDoneLayers({ done, catalogue }: ZoneContext, variables: readonly DecisionVariable[]): readonly DecisionVariable[] {
   const taken = new Set<string>();
   return done
     .filter((step) => isMarking(step.role))
@@ -82,11 +91,10 @@ function withoutDoneLayers(variables: readonly DecisionVariable[], done: readonl
       const layers = open.filter((variable) => isLayerVariable(variable) && !taken.has(variable.name));
       const has = (test: (draft: Draft) => boolean) =>
         layers.find((variable) => variable.alternatives.some((alternative) => alternative.steps.some((draft) => test(draft))));
-      if (!isRecorded(step)) {
-        const gone = has((draft) => draft.product === step.product) ?? layers[0];
-        return open.filter((variable) => variable !== gone);
-      }
-      const own = has((draft) => isLayer(draft, step) && draft.product === step.product) ?? has((draft) => isLayer(draft, step));
+      const isIt = (draft: Draft) => isLayer(draft, step, catalogue);
+      // Recorded, it may be the layer in another paint than was planned; of what is only stated the paint or the colour has to say so.
+      const tells = (draft: Draft) => isRecorded(step) || (step.colour !== undefined && draft.colour !== undefined);
+      const own = has((draft) => isIt(draft) && draft.product === step.product) ?? has((draft) => isIt(draft) && tells(draft));
       if (!own) return open;
       taken.add(own.name);
       return open.map((variable) => (variable === own ? afterPaint(own, step, done) : variable));
@@ -124,7 +132,6 @@ function isDustyAgain({ done }: ZoneContext, draft: Draft): boolean {
 /** Whether what is on the piece already does what a draft is there for. */
 function isMet(context: ZoneContext, draft: Draft, among: readonly Draft[]): boolean {
   const own = context.done.filter((step) => step.role === draft.role);
-  if (own.some((step) => !isRecorded(step))) return true;
   switch (draft.role) {
     case "clean":
       // What was planned together is not one for the other.
@@ -162,18 +169,18 @@ function leftOf(context: ZoneContext, alternative: Alternative, above: number, m
       return rest ? [rest] : [];
     }
     if (isMet(context, draft, alternative.steps)) return [];
-    if (draft.phase >= above || (recorded && OF_A_LAYER.includes(draft.role))) return [draft];
+    if (draft.phase >= above || OF_A_LAYER.includes(draft.role)) return [draft];
     // An earlier act is not made up for once a coat lies over it.
     return TAKEN_AS_DONE.includes(draft.role) && !(recorded && draft.phase > PHASE.clean) ? [{ ...draft, done: true as const, because: TAKEN }] : [];
   });
   // Guides that were never set are not taken off.
   const guided = steps.some((draft) => draft.role === "mark") || context.done.some((step) => step.role === "mark");
-  return { ...alternative, steps: recorded && !guided ? steps.filter((draft) => draft.role !== "unmark") : steps };
+  return { ...alternative, steps: guided ? steps : steps.filter((draft) => draft.role !== "unmark") };
 }
 
 /** Guides that are on it are taken off the way they ask for; and never by leaving them. */
 function ofGuidesOn(variable: DecisionVariable, done: readonly LaidStep[]): readonly Alternative[] {
-  const guide = done.findLast((step) => step.role === "mark" && isRecorded(step));
+  const guide = done.findLast((step) => step.role === "mark");
   if (variable.name !== "guides" || !guide) return variable.alternatives;
   if (done.slice(done.indexOf(guide)).some((step) => step.role === "unmark")) return [{ key: "guided", steps: [] }];
   const same = variable.alternatives.filter((one) => one.steps.some((draft) => draft.role === "mark" && draft.product === guide.product));
@@ -183,14 +190,17 @@ function ofGuidesOn(variable: DecisionVariable, done: readonly LaidStep[]): read
 /** A decision that was begun is taken: the alternatives that have what was recorded of it. */
 function begunOf({ name, alternatives }: DecisionVariable, done: readonly LaidStep[]): readonly Alternative[] {
   if (name === "sealing" || name.startsWith("layer-")) return alternatives;
-  const films = done.filter((step) => isRecorded(step) && (IN_COATS.includes(step.role) || step.role === "base"));
+  const films = done.filter((step) => IN_COATS.includes(step.role) || step.role === "base");
   const begun = alternatives.filter((one) => one.steps.some((draft) => films.some((step) => isOf(draft, step))));
   return begun.length > 0 ? begun : alternatives;
 }
 
 /** A seal that is on may do as it is; where it does not, another one goes over it. */
-function withSealOn(variable: DecisionVariable, done: readonly LaidStep[]): readonly Alternative[] {
-  const sealed = variable.name === "sealing" && done.some((step) => step.role === "seal" && isRecorded(step));
+function withSealOn(variable: DecisionVariable, { done, piece }: ZoneContext): readonly Alternative[] {
+  const seals = done.filter((step) => step.role === "seal");
+  const wish = piece.wishes.sealer;
+  const isWishedAnew = wish !== undefined && !seals.some((step) => isRecorded(step) || step.product === wish);
+  const sealed = variable.name === "sealing" && done.some((step) => step.role === "seal");
   if (!sealed) return variable.alternatives;
   // Coats it lacks are laid before anything else is thought of.
   const begun = variable.alternatives.filter((one) =>
@@ -199,7 +209,10 @@ function withSealOn(variable: DecisionVariable, done: readonly LaidStep[]): read
       return draft.role === "seal" && laid > 0 && restOf(draft, laid) !== null;
     }),
   );
-  return begun.length > 0 ? begun : [{ key: "sealed", steps: [] }, ...variable.alternatives.filter((one) => one.steps.length > 0)];
+  const others = variable.alternatives.filter((one) => one.steps.length > 0);
+  if (begun.length > 0) return begun;
+  // Where the user asks for another finish than the old one they state, that is what is laid.
+  return isWishedAnew ? others : [{ key: "sealed", steps: [] }, ...others];
 }
 
 /**
@@ -211,14 +224,15 @@ export function withoutDone(context: ZoneContext, variables: readonly DecisionVa
   const { done } = context;
   if (done.length === 0) return variables;
   const above = topmostPhase(context);
-  const layered = withoutDoneLayers(variables, done);
+  const layered = withoutDoneLayers(context, variables);
   const masked = maskedLayer(layered, done);
   const marks = layered.some(isLayerVariable) || done.some((step) => step.role === "mark");
   return layered
     .filter((variable) => marks || variable.name !== "guides")
     .map((variable) => {
+      if (OVER_OLD.includes(variable.name)) return variable;
       const seen = new Set<string>();
-      const open = variable.name === "guides" ? ofGuidesOn(variable, done) : withSealOn({ ...variable, alternatives: begunOf(variable, done) }, done);
+      const open = variable.name === "guides" ? ofGuidesOn(variable, done) : withSealOn({ ...variable, alternatives: begunOf(variable, done) }, context);
       const alternatives = open
         .map((alternative) => leftOf(context, alternative, above, variable.name === masked))
         .filter((alternative) => {

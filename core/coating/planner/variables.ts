@@ -4,6 +4,7 @@ import { base, guides, isolation } from "./variables-colour";
 import { decoration } from "./variables-decoration";
 import { assembling, curing, firing, heatSetting, sealing, signing } from "./variables-finish";
 import { ground, sizing } from "./variables-ground";
+import { mistingOld, scuffingOld } from "./variables-over-old";
 import { cleaning, keying, levelling, smoothing } from "./variables-surface";
 
 /** The decisions a zone asks for, in the order of the work. */
@@ -13,6 +14,8 @@ export function decisionVariables(context: ZoneContext): readonly DecisionVariab
     cleaning(context),
     levelling(context),
     keying(context),
+    mistingOld(context),
+    scuffingOld(context),
     smoothing(context),
     sizing(context),
     ground(context),

@@ -2,6 +2,7 @@ import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
 import { isSeenOn } from "../facts/guide-tone";
 import { colourBeneath, coversField, films, filmsBelow, has, isColour, isFilm, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { liftsWhenWet } from "../facts/old-film";
 import { UNCOVER_SPOTS } from "../facts/phase";
 import { stepWord } from "./judge";
 import { stagesIn } from "../../drying/stages";
@@ -46,18 +47,33 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     why: "the cloth or eraser that takes the guide also takes a layer that never quite sets",
     fix: "Press the guides in instead: a scored line needs no wiping.",
     find: (stack) => {
-      const moves = films(stack).find((fact) => fact.product!.rewettable || fact.product!.traits.includes("ink"));
-      if (!moves) return [];
+      const all = films(stack);
+      const lifted = (off: StepFact | undefined) =>
+        all
+          .filter(({ index }) => index < (off?.index ?? Infinity))
+          .find((fact) =>
+            liftsWhenWet(
+              fact,
+              all.filter((over) => over.index > fact.index && over.index < (off?.index ?? Infinity)),
+            ),
+          );
       const wet = (fact: StepFact) => stack.catalogue.aids.get(fact.aid!.guide!.takenOffBy!)?.wets !== "no";
       return stack.steps
         .filter((fact) => fact.aid?.guide && fact.aid.guide.takenOffBy !== null)
-        .map((fact) => ({
-          at: fact,
-          culprits: [fact, moves],
-          severity: wet(fact) ? ("stop" as const) : ("warn" as const),
-          words: { moves: stepWord(moves, stack) },
-          change: [...swap(fact, "scored-line"), ...withRole(stack, "unmark").flatMap((off) => remove(off))],
-        }));
+        .flatMap((fact) => {
+          const off = stack.steps.find((one) => one.index > fact.index && one.step.role === "unmark");
+          const moves = lifted(off);
+          if (!moves) return [];
+          return [
+            {
+              at: fact,
+              culprits: [fact, moves],
+              severity: wet(fact) ? ("stop" as const) : ("warn" as const),
+              words: { moves: stepWord(moves, stack) },
+              change: [...swap(fact, "scored-line"), ...withRole(stack, "unmark").flatMap((one) => remove(one))],
+            },
+          ];
+        });
     },
   },
   {

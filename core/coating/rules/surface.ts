@@ -3,6 +3,7 @@ import { addBefore, aidStep, setPiece, swap, waitFix } from "./fixes";
 import { CEMENT_CURES_MIN, cementMayEat } from "../facts/young-cement";
 import { coversField, films, has, isColour, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
+import { unscuffedBelow } from "../facts/old-film";
 import type { Change } from "../model/change";
 import { zoneWord } from "./judge";
 import type { Hit, Rule } from "./rule";
@@ -43,8 +44,22 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
       const oldFilm = stack.conditions.some((condition) => condition.oldFilm);
       const slick = stack.material.surface === "slick";
       // Flaking paint is stopped for its own sake; nothing can be keyed on it.
-      if ((!slick && !oldFilm) || stack.piece.conditions.includes("flaking-old-paint")) return [];
-      return onBare(stack).flatMap((fact): readonly Hit[] => {
+      if (stack.piece.conditions.includes("flaking-old-paint")) return [];
+      const onOld = films(stack).flatMap((fact): readonly Hit[] => {
+        const lower = unscuffedBelow(stack, fact);
+        return lower
+          ? [
+              {
+                at: fact,
+                culprits: [fact, lower],
+                missing: ["sand", "prime"],
+                change: [...addBefore(stack, fact, aidStep("sand", "scuffing")), ...addBefore(stack, fact, aidStep("dust-off", stack.material.dustOff))],
+              },
+            ]
+          : [];
+      });
+      if (!slick && !oldFilm) return onOld;
+      const onBody = onBare(stack).flatMap((fact): readonly Hit[] => {
         if (isLoose(fact)) return [];
         const scuffed = stack.steps.slice(0, fact.index).some((step) => step.aid?.givesKey);
         const holds =
@@ -78,6 +93,7 @@ export const SURFACE_RULES: readonly Rule[] = rulesUnder("Surface", [
           },
         ];
       });
+      return [...onOld, ...onBody];
     },
   },
   {
