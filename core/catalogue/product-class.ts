@@ -31,6 +31,8 @@ export type ProductTrait =
   | "water-sensitive" // dried film softens again under water: must be locked
   | "milky-wet" // never judge it wet
   | "yellows-in-sun"
+  | "ambers" // a clear film that turns pale colours yellow
+  | "not-by-flame" // softens, blisters or burns beside a flame
   | "fades-in-sun"
   | "shows-on-dark" // an effect that is strongest over a dark under-colour
   | "shines" // a matte film over it dulls it

@@ -13,7 +13,7 @@ export const CLEARS: readonly ProductClass[] = [
     drying: { touch: span(20), recoat: recoat(60), cureDays: cureDays(28), minC: 8 },
     resists: { wipe: 2, rub: 1 },
     sheens: ["satin", "matte", "gloss"],
-    traits: ["milky-wet"],
+    traits: ["milky-wet", "not-by-flame"],
     practice: ["means", "coats", "weatherproof"],
   }),
   productClass({
@@ -69,7 +69,7 @@ export const CLEARS: readonly ProductClass[] = [
     sheens: ["satin", "gloss"],
     maxTempC: 90,
     childSafe: false,
-    traits: ["oily-rags"],
+    traits: ["oily-rags", "ambers", "not-by-flame"],
   }),
   productClass({
     id: "acrylic-spray-clear",
@@ -114,7 +114,7 @@ export const CLEARS: readonly ProductClass[] = [
     sheens: ["gloss"],
     maxTempC: 50,
     childSafe: false,
-    traits: ["two-part", "yellows-in-sun"],
+    traits: ["two-part", "yellows-in-sun", "not-by-flame"],
     handsOn: { fixedMin: 20, perDm2Min: 1.5 },
   }),
 ];

@@ -173,6 +173,7 @@ export const EFFECTS: readonly ProductClass[] = [
     sheens: ["gloss"],
     childSafe: false,
     weatherproof: true,
+    traits: ["not-by-flame"],
     practice: ["means"],
   }),
   productClass({

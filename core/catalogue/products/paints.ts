@@ -167,7 +167,7 @@ export const PAINTS: readonly ProductClass[] = [
     weatherproof: true,
     childSafe: false,
     maxTempC: 90,
-    traits: ["oily-rags"],
+    traits: ["oily-rags", "not-by-flame"],
     practice: ["means"],
   }),
   productClass({

@@ -1,2 +1,2 @@
 /** Grows when the same piece may get another plan; kept plans say which engine they were made with. */
-export const ENGINE_VERSION = 5;
+export const ENGINE_VERSION = 6;

@@ -70,7 +70,7 @@ export function base(context: ZoneContext): DecisionVariable | null {
       (product.jobs.includes("colour") ||
         (product.jobs.includes("stain") &&
           !context.conditions.some((one) => one.oldFilm) &&
-          (context.layers.length === 0 || product.id === context.fieldMedium) &&
+          (product.id === wish || (context.layers.length === 0 && lightness(field) <= lightness(context.material.bodyColour))) &&
           product.grips.includes(context.surface))) &&
       // On slick ware without a ground only what holds by itself.
       (context.surface !== "slick" || holds(product, context) || !product.bakeable || context.route === "air"),
@@ -148,9 +148,11 @@ export function guides(context: ZoneContext): DecisionVariable | null {
   const alternatives = [...context.catalogue.aids.values()]
     .filter((aid) => aid.guide?.marksOn.includes(on) && allowedAid(context, aid.id) && (isSeenOn(aid.guide.tone, ground) || aid.id === wish))
     .map((aid): Alternative => {
+      // A point pressed into glitter tears it out along the line: it is scored into the coat beneath.
+      const beneath = aid.id === productId("scored-line") && context.layers.some((layer) => layer.isField && layer.technique.loose);
       const mark = aidDraft(aid.id, {
         role: "mark",
-        phase: PHASE.mark,
+        phase: beneath ? PHASE.base + 2 : PHASE.mark,
         because: because("guides", "marks that are set out end where they should"),
         checks: guideChecks(context),
       });

@@ -3,7 +3,7 @@ import { productName } from "../../catalogue/catalogue";
 import { productId } from "../../catalogue/ids";
 import { allowed, holds } from "./context";
 import type { ZoneContext } from "./context";
-import { bleedsThrough, hasKnots } from "../facts/demands";
+import { bleedsThrough, hasKnots, showsBleed } from "../facts/demands";
 import { isThirsty } from "../../film/thinning";
 import type { ProductClass } from "../../catalogue/product-class";
 import { aidDraft, because, filmDraft, NONE } from "./draft";
@@ -11,23 +11,23 @@ import { PHASE } from "../facts/phase";
 import type { Alternative, DecisionVariable } from "./draft";
 import { dustOff } from "./variables-surface";
 
-/** Pale marks set straight on wood whose brown or resin comes through. */
+/** Marks that show it set straight on wood whose brown or resin comes through, stained or not. */
 function stainsMarks(context: ZoneContext): boolean {
   return (
     context.surface === "wood" &&
-    context.field === null &&
+    (context.field === null || isStained(context)) &&
     bleedsThrough(context) &&
-    context.layers.some((layer) => layer.colour !== null && lightness(layer.colour) > LIGHT_ABOVE)
+    context.layers.some((layer) => layer.colour !== null && showsBleed(layer.colour, context) !== "no")
   );
 }
 
 /** One coat of a size, and why. */
-function sized(product: ProductClass, context: ZoneContext, why: ReturnType<typeof because>, check: string): Alternative {
+function sized(product: ProductClass, context: ZoneContext, why: ReturnType<typeof because>, check: string, phase: number = PHASE.size): Alternative {
   return {
     key: product.id,
     // What is made to size first of all; a varnish or a ground does it too.
     strain: product.jobs[0] === "size" ? 0 : 1,
-    steps: [filmDraft(product, { role: "size", phase: PHASE.size, coats: 1, because: why, checks: [check] }, context.surface)],
+    steps: [filmDraft(product, { role: "size", phase, coats: 1, because: why, checks: [check] }, context.surface)],
   };
 }
 
@@ -43,8 +43,10 @@ export function sizing(context: ZoneContext): DecisionVariable | null {
   });
   if (stainsMarks(context)) {
     const why = because("stains-held", "the wood's brown would come through pale marks; a clear blocker holds it back and leaves the grain to be seen");
+    // A stain sinks into bare wood only: what holds the brown back goes over it.
+    const phase = isStained(context) ? PHASE.base + 1 : PHASE.size;
     const clears = allowed(context).filter((product) => product.jobs.includes("block-stain") && !product.traits.includes("pale"));
-    return variable(clears.map((product) => sized(product, context, why, "It shines evenly all over; dull spots get a second coat.")));
+    return variable(clears.map((product) => sized(product, context, why, "It shines evenly all over; dull spots get a second coat.", phase)));
   }
   if ((!filled && !staysBare) || context.route === "kiln") return null;
   const sizes = allowed(context).filter(
@@ -96,8 +98,10 @@ function thinnedFirst(context: ZoneContext): readonly Alternative[] {
   }));
 }
 
-function isStained({ fieldMedium, catalogue }: ZoneContext): boolean {
-  return fieldMedium !== null && (catalogue.products.get(fieldMedium)?.jobs.includes("stain") ?? false);
+/** The field is to be a stain. */
+function isStained({ field, fieldMedium, piece, surface, conditions, catalogue }: ZoneContext): boolean {
+  const medium = fieldMedium ?? (surface === "wood" && !conditions.some((one) => one.oldFilm) ? piece.wishes.base : undefined);
+  return field !== null && medium !== undefined && (catalogue.products.get(medium)?.jobs.includes("stain") ?? false);
 }
 
 /** The ground under a field of colour: each class that holds here, or none where the colour needs none. */

@@ -77,6 +77,20 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     },
   },
   {
+    code: "scored-in-glitter",
+    when: "a line is scored into glitter or powder",
+    message: "{step} cuts through {under}",
+    why: "the point tears the particles out along the line, and the scratch glitters differently for ever",
+    fix: "Set the marks by eye, or score the coat beneath before the glitter goes on.",
+    find: (stack) =>
+      withRole(stack, "mark")
+        .filter((mark) => mark.step.product === "scored-line")
+        .flatMap((mark) => {
+          const cut = filmsBelow(stack, mark).find((below) => isLoose(below) || below.product!.traits.includes("carries-over-bumps"));
+          return cut ? [{ at: mark, culprits: [mark, cut], words: under(cut, stack), change: remove(mark) }] : [];
+        }),
+  },
+  {
     code: "unmark-too-early",
     metByPlanning: true,
     when: "guides are wiped before the thickest mark is dry through",

@@ -1,8 +1,9 @@
 import { productId } from "../../catalogue/ids";
+import type { Form } from "../../piece/form";
 import type { Change } from "../model/change";
 import { FIRING } from "../facts/firing";
 import { addAfter, addBefore, aidStep, remove, set, swap, waitFix } from "./fixes";
-import { films, filmsBelow, isColour, isFilm, lastFilm, withRole } from "../facts/facts";
+import { films, filmsBelow, has, isColour, isFilm, lastFilm, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import { stepWord } from "./judge";
 import type { Rule } from "./rule";
@@ -11,6 +12,29 @@ import { asChange, heatSteps, rulesUnder, shortWait, suitable, under, withoutOve
 
 /** Below this a film on a tray marks under a hot cup, °C [from memory]. */
 const HOT_CUP_C = 80;
+
+/** Narrower than this the flame stands near the wall, mm [from memory]. */
+const FLAME_NEAR_MM = 150;
+
+/** The narrowest way across a form, mm; what is only known by its area counts as narrow. */
+function acrossMm(form: Form): number {
+  const across = Object.entries(form).filter(([key, value]) => /diameter|length|width/i.test(key) && key !== "rimWidthMm" && typeof value === "number");
+  return Math.min(...across.map(([, value]) => value as number), across.length > 0 ? Infinity : 0);
+}
+
+/** Another class that does the same work and does not mind the warmth; a finish that nothing asks for is left out. */
+function awayFromFlame(stack: StackFacts, fact: StepFact): readonly Change[] {
+  const { technique } = fact.step;
+  const other = suitable(
+    stack,
+    (product) =>
+      !product.traits.includes("not-by-flame") &&
+      product.methods[0] === (fact.product!.methods[0] === "pour" ? "brush" : fact.product!.methods[0]) &&
+      (technique === undefined ? product.jobs.some((job) => has(fact, job)) : product.techniques.includes(technique)) &&
+      (isColour(fact) || stack.zone.wears.every((wear) => product.resists[wear] !== undefined)),
+  );
+  return other ? swap(fact, other.id, { coats: other.coats, ...(other.sheens[0] && !isColour(fact) ? { sheen: other.sheens[0] } : {}) }) : [];
+}
 
 function ovens(stack: StackFacts): readonly StepFact[] {
   return heatSteps(stack).filter((fact) => fact.aid!.heat!.kind === "oven");
@@ -202,6 +226,21 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     why: "{because}",
     fix: "Leave it bare.",
     find: filmsWhereBare("flame-near-film"),
+  },
+  {
+    code: "softens-by-flame",
+    severity: "stop",
+    when: "resin, decoupage medium or oil paint is on a narrow candle holder, or on a wide one's wall",
+    message: "{step} is too near the flame on the {zone}",
+    why: "it softens at 50–60 °C and burns, and the wall of a candle holder grows warmer than that near the lip and wherever the flame stands close",
+    fix: "Take waterborne acrylics outside, and leave the inside and the rim bare.",
+    find: (stack) => {
+      if (!stack.uses.some((use) => use.flame) || stack.zone.template.exposure === "underside") return [];
+      const near = acrossMm(stack.piece.form) < FLAME_NEAR_MM;
+      return films(stack)
+        .filter((fact) => fact.product!.traits.includes("not-by-flame"))
+        .map((fact) => ({ at: fact, culprits: [fact], severity: near ? ("stop" as const) : ("warn" as const), change: () => awayFromFlame(stack, fact) }));
+    },
   },
   {
     code: "hot-cup",

@@ -2,9 +2,9 @@ import type { ProductClass } from "../../catalogue/product-class";
 import { memory } from "../../catalogue/provenance";
 import type { Wear } from "../../catalogue/use";
 import type { Role } from "../../catalogue/vocabulary";
-import { DARK_BELOW, lightness } from "../../film/colour";
+import { DARK_BELOW, LIGHT_ABOVE, lightness } from "../../film/colour";
 import { addAfter, remove, set, swap } from "./fixes";
-import { coversField, films, filmsBelow, isClear, isColour, isFilm, isLoose, lastFilm, withRole } from "../facts/facts";
+import { coversField, films, filmsBelow, has, isClear, isColour, isFilm, isLoose, lastFilm, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
 import { stepWord } from "./judge";
 import type { Rule } from "./rule";
@@ -228,6 +228,38 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
           const shine = filmsBelow(stack, seal).find((lower) => lower.product!.traits.includes("shines"));
           const sheen = (["satin", "gloss"] as const).find((one) => seal.product!.sheens.includes(one));
           return shine ? [{ at: seal, words: under(shine, stack), change: sheen ? set(seal, "sheen", sheen) : [] }] : [];
+        }),
+  },
+  {
+    code: "ambers-pale",
+    when: "an oil finish goes over white, cream, pale blue or grey",
+    message: "{step} turns {under} yellow",
+    why: "oil ambers as it hardens and goes on for years; over white and pale blue it is seen at once",
+    fix: "Take a waterborne finish, which stays clear.",
+    find: (stack) =>
+      clears(stack)
+        .filter((fact) => fact.product!.traits.includes("ambers"))
+        .flatMap((fact) => {
+          const pale = filmsBelow(stack, fact).findLast(
+            (below) => isColour(below) && !has(below, "stain") && below.step.colour !== undefined && lightness(below.step.colour) > LIGHT_ABOVE,
+          );
+          const staysClear = (product: ProductClass) =>
+            product.jobs.includes("seal") &&
+            !product.traits.includes("ambers") &&
+            product.methods[0] === fact.product!.methods[0] &&
+            stack.zone.wears.every((wear) => product.resists[wear] !== undefined);
+          // As hard as the oil one, where there is one.
+          const clear = suitable(stack, (product) => staysClear(product) && product.binder === fact.product!.binder) ?? suitable(stack, staysClear);
+          return pale
+            ? [
+                {
+                  at: fact,
+                  culprits: [fact, pale],
+                  words: under(pale, stack),
+                  change: () => asChange(clear, (id) => swap(fact, id, { coats: stack.catalogue.products.get(id)!.coats })),
+                },
+              ]
+            : [];
         }),
   },
   {

@@ -1,19 +1,22 @@
-import { lightness, LIGHT_ABOVE } from "../../film/colour";
+import { PALE_GROUND } from "../../film/colour";
+import type { ProductClass } from "../../catalogue/product-class";
 import { addAfter, addBefore, aidStep, swap } from "./fixes";
 import { coversField, filmsBelow, films, has, isColour, isWaterborne } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
-import { bleedsThrough, hasKnots } from "../facts/demands";
+import { bleedsThrough, hasKnots, showsBleed } from "../facts/demands";
 import type { Rule } from "./rule";
-import { asChange, firstFilm, onBare, rulesUnder, suitable } from "./help";
+import { asChange, firstFilm, rulesUnder, suitable } from "./help";
 
-/** Pale to look at: a pale colour, or a white ground with no field of colour over it. */
-function isPale(fact: StepFact, stack: StackFacts): boolean {
-  if (fact.step.colour !== undefined) return lightness(fact.step.colour) > LIGHT_ABOVE;
-  return (
-    (fact.product?.traits.includes("pale") ?? false) &&
-    !has(fact, "fill") &&
-    !films(stack).some((above) => above.index > fact.index && coversField(above) && isColour(above))
-  );
+/** Colour in which brown or resin would be seen: its own, or that of a white ground with no field of colour over it. */
+function seenColour(fact: StepFact, stack: StackFacts): string | null {
+  if (fact.step.colour !== undefined) return isColour(fact) && !has(fact, "stain") ? fact.step.colour : null;
+  const pale = (fact.product?.traits.includes("pale") ?? false) && !has(fact, "fill");
+  return pale && !films(stack).some((above) => above.index > fact.index && coversField(above) && isColour(above)) ? PALE_GROUND : null;
+}
+
+/** On the wood itself, or on a stain, which is colour and no barrier. */
+function onWood(fact: StepFact, stack: StackFacts): boolean {
+  return !filmsBelow(stack, fact).some((below) => coversField(below) && !has(below, "stain"));
 }
 
 /** What wood does to a film: grain that rises, tannin and knots that bleed. */
@@ -42,24 +45,38 @@ export const WOOD_RULES: readonly Rule[] = rulesUnder("Surface", [
   },
   {
     code: "tannin-bleed",
-    when: "a light waterborne coat lies on hardwood or knots with no stain-blocker",
+    when: "a waterborne coat pale enough to show it lies on hardwood or knots, stained or not, with no stain-blocker",
     message: "{material} will stain through {step}",
-    why: "water draws the brown out of the wood into a pale film",
+    why: "water draws the brown out of the wood into a pale film, outdoors within a summer into a mid one too; a stain is no barrier",
     fix: "Put a stain-blocking primer under it.",
     find: (stack) => {
       if (!bleedsThrough(stack)) return [];
-      const light = films(stack).find(
-        (fact) => isWaterborne(fact) && isPale(fact, stack) && (coversField(fact) || onBare(stack).includes(fact)) && !has(fact, "block-stain"),
-      );
-      if (!light || filmsBelow(stack, light).some((fact) => has(fact, "block-stain"))) return [];
-      const blocker = suitable(stack, (product) => product.jobs.includes("block-stain"));
+      const [hit] = films(stack).flatMap((fact) => {
+        const colour = seenColour(fact, stack);
+        const shows = colour === null ? "no" : showsBleed(colour, stack);
+        const laid = isWaterborne(fact) && !has(fact, "block-stain") && (coversField(fact) || onWood(fact, stack));
+        return laid && shows !== "no" && !filmsBelow(stack, fact).some((below) => has(below, "block-stain")) ? [{ light: fact, shows }] : [];
+      });
+      if (!hit) return [];
+      const { light, shows } = hit;
+      const stained = filmsBelow(stack, light).some((below) => has(below, "stain"));
+      // Over a stain only what is clear may go; under knots only what is borne in alcohol holds.
+      const blocks = (product: ProductClass) =>
+        product.jobs.includes("block-stain") && (stained ? !product.traits.includes("pale") : product.jobs.includes("ground"));
+      const blocker = (hasKnots(stack) && suitable(stack, (product) => blocks(product) && product.carrier === "solvent")) || suitable(stack, blocks);
       const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
       return [
         {
           at: light,
           culprits: [light],
           missing: ["size", "prime"] as const,
-          change: () => asChange(blocker, (id) => (ground ? swap(ground, id) : addBefore(stack, light, { role: "prime", product: id, coats: 1 }))),
+          severity: shows === "yes" ? ("warn" as const) : ("note" as const),
+          change: () =>
+            asChange(blocker || null, (id) =>
+              ground
+                ? swap(ground, id)
+                : addBefore(stack, light, { role: stained ? "size" : "prime", product: id, coats: stained || !hasKnots(stack) ? 1 : 2 }),
+            ),
         },
       ];
     },

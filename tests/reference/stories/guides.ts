@@ -108,4 +108,12 @@ export const GUIDE_STORIES: readonly Story[] = [
     wrong: { outside: [base, s("mark", "chalk-pencil")] },
     right: { outside: [base, s("mark", "chalk-pencil"), dots] },
   },
+  {
+    code: "scored-in-glitter",
+    tells: "the ring scored for the dots stays as a bare line in the glitter",
+    severity: "warn",
+    piece: pebble(),
+    wrong: { top: [base, s("decorate", "glitter-acrylic", { technique: "loose-glitter", after: 90 }), s("mark", "scored-line", { after: DAY }), dots] },
+    right: { top: [base, s("decorate", "glitter-acrylic", { technique: "loose-glitter", after: 90 }), dots] },
+  },
 ];

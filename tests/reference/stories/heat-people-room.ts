@@ -76,6 +76,22 @@ export const HEAT_PEOPLE_ROOM_STORIES: readonly Story[] = [
     right: { outside: [s("decorate", "ceramic-paint-air", { technique: "solid" })] },
   },
   {
+    code: "softens-by-flame",
+    tells: "a candle pot is sealed in resin, which runs and smokes on the first evening",
+    severity: "stop",
+    piece: pot({ uses: ["candle"], form: { kind: "cylinder", diameterMm: 80, heightMm: 90 } }),
+    wrong: { outside: [base, s("seal", "coating-resin", { after: 3 * DAY })] },
+    right: { outside: [base, s("seal", "acrylic-varnish", { after: 3 * DAY })] },
+  },
+  {
+    code: "softens-by-flame",
+    tells: "oil paint blisters under the lip of a wide fire bowl",
+    severity: "warn",
+    piece: pot({ uses: ["candle"], form: { kind: "cylinder", diameterMm: 260, heightMm: 120 } }),
+    wrong: { outside: [s("base", "solvent-enamel", { coats: 2, colour: "#1f3a4d" })] },
+    right: { outside: [base] },
+  },
+  {
     code: "hot-cup",
     tells: "a tea mug leaves its ring in the resin",
     severity: "warn",

@@ -92,6 +92,14 @@ export const SEALING_STORIES: readonly Story[] = [
     },
   },
   {
+    code: "ambers-pale",
+    tells: "a white tray is butter yellow by the summer",
+    severity: "warn",
+    piece: tray({ uses: ["serving-tray"] }),
+    wrong: { inside: [s("base", "craft-acrylic", { coats: 2, colour: "#ffffff" }), s("seal", "oil-polyurethane", { coats: 2, after: 3 * DAY })] },
+    right: { inside: [s("base", "craft-acrylic", { coats: 2, colour: "#ffffff" }), s("seal", "waterborne-polyurethane", { coats: 3, after: 3 * DAY })] },
+  },
+  {
     code: "solvent-lifts",
     tells: "a wet spray pass makes the pen outline run",
     severity: "warn",

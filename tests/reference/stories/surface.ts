@@ -1,7 +1,9 @@
-import { DAY, jar, mug, pebble, pot, rough, s, tray, woodDisc } from "../bench";
+import { DAY, jar, mug, pebble, piece, pot, rough, s, tray, woodDisc } from "../bench";
 import { productId } from "#core/catalogue/ids";
 import type { Story } from "./story";
 
+const pineDisc = (more: Parameters<typeof woodDisc>[0] = {}) =>
+  piece({ material: "wood-softwood", object: "disc", form: { kind: "disc", diameterMm: 200, thicknessMm: 12 }, ...more });
 const washed = s("clean", "water-wash", { after: 0 });
 const degreased = [s("clean", "soap-wash", { after: 0 }), s("clean", "isopropyl-alcohol", { after: 90 })];
 
@@ -32,6 +34,43 @@ export const SURFACE_STORIES: readonly Story[] = [
     piece: woodDisc({ conditions: ["knots"] }),
     wrong: { top: [s("prime", "stain-blocking-primer", { coats: 2 }), s("base", "craft-acrylic", { colour: "#f4efe2", coats: 2 })] },
     right: { top: [s("prime", "stain-blocking-primer-alcohol", { coats: 2 }), s("base", "craft-acrylic", { colour: "#f4efe2", coats: 2 })] },
+  },
+  {
+    code: "tannin-bleed",
+    tells: "white letters on a stained pine sign have brown halos after a month",
+    severity: "warn",
+    piece: pineDisc({ conditions: ["knots"] }),
+    wrong: { top: [s("base", "wood-stain", { colour: "#5a3a22" }), s("decorate", "craft-acrylic", { technique: "lettering", colour: "#ffffff" })] },
+    right: {
+      top: [
+        s("base", "wood-stain", { colour: "#5a3a22" }),
+        s("size", "clear-stain-blocker"),
+        s("decorate", "craft-acrylic", { technique: "lettering", colour: "#ffffff" }),
+      ],
+    },
+  },
+  {
+    code: "tannin-bleed",
+    tells: "knots come through a sage green sign in its first summer",
+    severity: "warn",
+    piece: pineDisc({ conditions: ["knots"], uses: ["outdoor-exposed"] }),
+    wrong: { top: [s("prime", "gesso"), s("base", "craft-acrylic", { coats: 2, colour: "#7fa08a" })] },
+    right: { top: [s("prime", "stain-blocking-primer-alcohol", { coats: 2 }), s("base", "craft-acrylic", { coats: 2, colour: "#7fa08a" })] },
+  },
+  {
+    code: "no-key",
+    tells: "pen lettering wipes off last year's varnish",
+    severity: "stop",
+    piece: tray(),
+    wrong: { inside: [s("seal", "oil-polyurethane", { done: true }), s("decorate", "acrylic-paint-pen", { technique: "lettering" })] },
+    right: {
+      inside: [
+        s("seal", "oil-polyurethane", { done: true }),
+        s("sand", "scuffing"),
+        s("dust-off", "damp-wipe"),
+        s("decorate", "acrylic-paint-pen", { technique: "lettering" }),
+      ],
+    },
   },
   {
     code: "surface-greasy",
