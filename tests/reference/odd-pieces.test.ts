@@ -23,6 +23,17 @@ describe("a layer that is said to be on", () => {
     expect(left.find((step) => step.role === "decorate")).toMatchObject({ product: "craft-acrylic", technique: "dots" });
   });
 
+  test("is locked or misted where that is said too, and not once more", () => {
+    const locked = (product: string, lock: string, of: object) =>
+      stepsOf(firstPlan(pebble({ decoration: { ...dots, ...of }, done: [...on(product), { zone: "top", role: "lock", product: lock }] })), "top").filter(
+        (step) => !step.done && step.role === "lock",
+      );
+    expect(locked("metallic-watercolour", "acrylic-spray-clear", {})).toEqual([]);
+    expect(locked("loose-glitter", "decoupage-medium", { techniques: ["loose-glitter"], media: ["loose-glitter"] })).toEqual([]);
+    const loose = pebble({ decoration: { ...dots, techniques: ["loose-glitter"], media: ["loose-glitter"] }, done: on("loose-glitter") });
+    expect(stepsOf(firstPlan(loose), "top").some((step) => !step.done && step.role === "lock")).toBe(true);
+  });
+
   test("in another paint than the one asked for is not that layer", () => {
     const glittered = outline(firstPlan(pebble({ decoration: dots, done: on("glitter-acrylic") })), "top");
     expect(glittered).toContain("decorate:craft-acrylic");

@@ -21,6 +21,12 @@ export function unscuffedBelow(stack: StackFacts, fact: StepFact): StepFact | nu
   return stack.steps.slice(lower.index + 1, fact.index).some((one) => one.aid?.givesKey) ? null : lower;
 }
 
+/** The topmost layer under a step that water or a brush takes off again, with no sprayed film over it by then; null where there is none. */
+export function liftedUnder(stack: StackFacts, step: StepFact): StepFact | null {
+  const below = filmsBelow(stack, step);
+  return below.findLast((fact, at) => liftsWhenWet(fact, below.slice(at + 1))) ?? null;
+}
+
 /** A layer that water, or a brush, takes off again, with no sprayed film over it yet. */
 export function liftsWhenWet(fact: StepFact, above: readonly StepFact[]): boolean {
   if (!fact.product || !(fact.product.rewettable || fact.product.traits.includes("ink"))) return false;

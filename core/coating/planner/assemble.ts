@@ -8,8 +8,9 @@ import type { StepChoice } from "../model/step";
 import { stepIdOf } from "../model/step-id";
 import { fillWaits } from "../facts/waits";
 import type { ZoneContext } from "./context";
-import { phaseOf } from "../facts/phase";
+import { PHASE, phaseOf } from "../facts/phase";
 import type { Draft, Alternative } from "./draft";
+import { OF_A_LAYER } from "./on-body";
 
 type Placed = Draft & { readonly variable: number };
 
@@ -32,7 +33,8 @@ function withDone(context: ZoneContext, drafts: readonly Placed[]): readonly Pla
   const done = context.done.map(({ zone: _zone, id, ...step }): Placed => ({
     ...step,
     ...(id ? { pinned: { id, origin: "engine" } } : {}),
-    phase: phaseOf(step, context.catalogue),
+    // Layers, their masks and their locks lie as they were said, one on the other.
+    phase: OF_A_LAYER.includes(step.role) ? PHASE.decorate : phaseOf(step, context.catalogue),
     variable: -1,
     done: true,
     because: ALREADY,

@@ -152,7 +152,7 @@ function isMet(context: ZoneContext, draft: Draft, among: readonly Draft[]): boo
 }
 
 /** Belongs to a layer of decoration, whose place in the work is its own. */
-const OF_A_LAYER: readonly Role[] = ["decorate", "top-dot", "mask", "unmask", "lock"];
+export const OF_A_LAYER: readonly Role[] = ["decorate", "top-dot", "mask", "unmask", "lock"];
 
 /** Clear and ground films: of one that was begun, the coats it lacks are laid. */
 const IN_COATS: readonly Role[] = ["fill", "size", "prime", "isolate", "seal"];

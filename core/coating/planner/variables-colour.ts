@@ -138,6 +138,11 @@ function wantsGuides(context: ZoneContext): boolean {
   return late.some((layer) => layer.technique.guided) && !drawn;
 }
 
+/** Glitter that comes in its own binder: no lock is laid over it for a point to press into. */
+function isGlitterPaint({ medium, technique }: ZoneContext["layers"][number], { catalogue }: ZoneContext): boolean {
+  return technique.loose && medium !== null && catalogue.products.get(medium)?.drying.by !== "none";
+}
+
 /** Guides for set-out marks, and what takes them off; or by eye. */
 export function guides(context: ZoneContext): DecisionVariable | null {
   if (!wantsGuides(context)) return null;
@@ -149,7 +154,7 @@ export function guides(context: ZoneContext): DecisionVariable | null {
     .filter((aid) => aid.guide?.marksOn.includes(on) && allowedAid(context, aid.id) && (isSeenOn(aid.guide.tone, ground) || aid.id === wish))
     .map((aid): Alternative => {
       // A point pressed into glitter tears it out along the line: it is scored into the coat beneath.
-      const beneath = aid.id === productId("scored-line") && context.layers.some((layer) => layer.isField && layer.technique.loose);
+      const beneath = aid.id === productId("scored-line") && context.layers.some((layer) => layer.isField && isGlitterPaint(layer, context));
       const mark = aidDraft(aid.id, {
         role: "mark",
         phase: beneath ? PHASE.base + 2 : PHASE.mark,

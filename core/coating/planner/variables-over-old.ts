@@ -1,4 +1,4 @@
-import { productId } from "../../catalogue/ids";
+import { productId, stepId } from "../../catalogue/ids";
 import { hasHardened, liftsWhenWet } from "../facts/old-film";
 import { stepFact } from "../facts/facts";
 import { PHASE } from "../facts/phase";
@@ -9,25 +9,28 @@ import { aidDraft, because, filmDraft, NONE, sheenOf } from "./draft";
 import type { Alternative, DecisionVariable } from "./draft";
 import { dustOff } from "./variables-surface";
 
+const SCUFFING = "scuffing-old";
+const MISTING = "misting-old";
 /** Decisions about a film that is on the piece already: what they bring comes straight after it, before all that is still to be done. */
-export const OVER_OLD: readonly string[] = ["scuffing-old", "misting-old"];
+export const OVER_OLD: readonly string[] = [SCUFFING, MISTING];
 
 /** What is on the place, as facts. */
 function onIt({ done, catalogue }: ZoneContext): readonly StepFact[] {
-  return done.map((step, index) => stepFact({ ...step, id: step.id ?? productId(""), done: true } as never, index, catalogue));
+  return done.map((step, index) =>
+    stepFact({ id: stepId(`on-it-${index}`), origin: "engine", because: [], checks: [], ...step, done: true }, index, catalogue),
+  );
 }
 
 /** Scuffing of a finish that is on already, should anything go over it. */
 export function scuffingOld(context: ZoneContext): DecisionVariable | null {
-  const films = onIt(context).filter((fact) => fact.product !== null);
-  if (!films.some(hasHardened)) return null;
+  if (!onIt(context).some(hasHardened)) return null;
   const scuff = aidDraft(productId("scuffing"), {
     role: "sand",
     phase: PHASE.key,
     because: because("hold", "what is on it has hardened slick: nothing laid on it holds until it is scuffed dull"),
     checks: ["Dull all over when you tilt it to the light; lightly, not through to the colour.", "On a film you do not know, try first whether tape lifts it."],
   });
-  return { name: OVER_OLD[0]!, alternatives: [NONE, { key: "scuffing", steps: [scuff, dustOff(context, null, PHASE.key)] }], school: false, unmet: "" };
+  return { name: SCUFFING, alternatives: [NONE, { key: "scuffing", steps: [scuff, dustOff(context, null, PHASE.key)] }], school: false, unmet: "" };
 }
 
 /** A sprayed film over a layer that water would lift, should anything wet go over it. */
@@ -52,5 +55,5 @@ export function mistingOld(context: ZoneContext): DecisionVariable | null {
       ),
     ],
   }));
-  return { name: OVER_OLD[1]!, alternatives: [NONE, ...mists], school: false, unmet: "" };
+  return { name: MISTING, alternatives: [NONE, ...mists], school: false, unmet: "" };
 }

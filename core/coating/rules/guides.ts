@@ -2,7 +2,7 @@ import { aidStep, addBefore, remove, set, swap, waitFix } from "./fixes";
 import { isSeenOn } from "../facts/guide-tone";
 import { colourBeneath, coversField, films, filmsBelow, has, isColour, isFilm, isLoose, withRole } from "../facts/facts";
 import type { StackFacts, StepFact } from "../facts/facts";
-import { liftsWhenWet } from "../facts/old-film";
+import { liftedUnder, liftsWhenWet } from "../facts/old-film";
 import { UNCOVER_SPOTS } from "../facts/phase";
 import { stepWord } from "./judge";
 import { stagesIn } from "../../drying/stages";
@@ -47,27 +47,20 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
     why: "the cloth or eraser that takes the guide also takes a layer that never quite sets",
     fix: "Press the guides in instead: a scored line needs no wiping.",
     find: (stack) => {
-      const all = films(stack);
-      const lifted = (off: StepFact | undefined) =>
-        all
-          .filter(({ index }) => index < (off?.index ?? Infinity))
-          .find((fact) =>
-            liftsWhenWet(
-              fact,
-              all.filter((over) => over.index > fact.index && over.index < (off?.index ?? Infinity)),
-            ),
-          );
       const wet = (fact: StepFact) => stack.catalogue.aids.get(fact.aid!.guide!.takenOffBy!)?.wets !== "no";
       return stack.steps
         .filter((fact) => fact.aid?.guide && fact.aid.guide.takenOffBy !== null)
         .flatMap((fact) => {
           const off = stack.steps.find((one) => one.index > fact.index && one.step.role === "unmark");
-          const moves = lifted(off);
+          // Misted before the guides are drawn it holds; a mist over the guides would hold them too.
+          const over = films(stack).find((one) => one.index > fact.index && one.index < (off?.index ?? Infinity) && liftsWhenWet(one, []));
+          const moves = over ?? liftedUnder(stack, fact);
           if (!moves) return [];
           return [
             {
               at: fact,
               culprits: [fact, moves],
+              missing: ["lock"] as const,
               severity: wet(fact) ? ("stop" as const) : ("warn" as const),
               words: { moves: stepWord(moves, stack) },
               change: [...swap(fact, "scored-line"), ...withRole(stack, "unmark").flatMap((one) => remove(one))],
@@ -86,7 +79,10 @@ export const GUIDE_RULES: readonly Rule[] = rulesUnder("Guides and masks", [
       withRole(stack, "mark")
         .filter((mark) => mark.step.product === "scored-line")
         .flatMap((mark) => {
-          const cut = filmsBelow(stack, mark).find((below) => isLoose(below) || below.product!.traits.includes("carries-over-bumps"));
+          // Once it is locked, the point presses into the lock.
+          const cut = filmsBelow(stack, mark)
+            .slice(-1)
+            .find((below) => isLoose(below) || below.product!.traits.includes("carries-over-bumps"));
           return cut ? [{ at: mark, culprits: [mark, cut], words: under(cut, stack), change: remove(mark) }] : [];
         }),
   },

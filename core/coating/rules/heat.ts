@@ -16,13 +16,24 @@ const HOT_CUP_C = 80;
 /** Narrower than this the flame stands near the wall, mm [from memory]. */
 const FLAME_NEAR_MM = 150;
 
-/** The narrowest way across a form, mm; what is only known by its area counts as narrow. */
+/** How far it is across where the flame stands, mm; what is only known by its area counts as narrow. */
 function acrossMm(form: Form): number {
-  const across = Object.entries(form).filter(([key, value]) => /diameter|length|width/i.test(key) && key !== "rimWidthMm" && typeof value === "number");
-  return Math.min(...across.map(([, value]) => value as number), across.length > 0 ? Infinity : 0);
+  switch (form.kind) {
+    case "pebble":
+    case "box":
+      return Math.min(form.lengthMm, form.widthMm);
+    case "frustum":
+      return form.topDiameterMm;
+    case "goblet":
+      return form.bowlDiameterMm;
+    case "custom":
+      return 0;
+    default:
+      return form.diameterMm;
+  }
 }
 
-/** Another class that does the same work and does not mind the warmth; a finish that nothing asks for is left out. */
+/** Another class that does the same work and does not mind the warmth. */
 function awayFromFlame(stack: StackFacts, fact: StepFact): readonly Change[] {
   const { technique } = fact.step;
   const other = suitable(
@@ -232,8 +243,8 @@ export const HEAT_RULES: readonly Rule[] = rulesUnder("Heat", [
     severity: "stop",
     when: "resin, decoupage medium or oil paint is on a narrow candle holder, or on a wide one's wall",
     message: "{step} is too near the flame on the {zone}",
-    why: "it softens at 50–60 °C and burns, and the wall of a candle holder grows warmer than that near the lip and wherever the flame stands close",
-    fix: "Take waterborne acrylics outside, and leave the inside and the rim bare.",
+    why: "it softens or blisters where it grows warm, and it burns; the wall of a candle holder is hot near the lip and wherever the flame stands close",
+    fix: "Take waterborne acrylics outside, and leave the inside and the rim bare; on a wide holder keep this at least 20 mm below the lip.",
     find: (stack) => {
       if (!stack.uses.some((use) => use.flame) || stack.zone.template.exposure === "underside") return [];
       const near = acrossMm(stack.piece.form) < FLAME_NEAR_MM;

@@ -3,6 +3,7 @@ import { MIN_PER_DAY } from "../../units/duration";
 import { addAfter, addBefore, aidStep, swap, waitFix } from "./fixes";
 import { films, filmsBelow, has, isClear, isColour, isLoose, isWorkedWet } from "../facts/facts";
 import type { StepFact } from "../facts/facts";
+import { liftedUnder } from "../facts/old-film";
 import type { Rule } from "./rule";
 import { bodyDryMin, leastWaitMin, waitedBetween } from "../facts/waits";
 import { asChange, clears, rulesUnder, seals, shortWait, suitable, under } from "./help";
@@ -24,9 +25,7 @@ export const LOCKING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
     fix: "Mist a solvent-borne clear spray over it first, or instead.",
     find: (stack) =>
       films(stack).flatMap((fact) => {
-        const below = [...filmsBelow(stack, fact)].reverse();
-        const stopAt = below.findIndex((lower) => has(lower, "lock") && lower.product!.methods[0] === "spray");
-        const bare = (stopAt < 0 ? below : below.slice(0, stopAt)).find((lower) => lower.product!.rewettable || lower.product!.traits.includes("ink"));
+        const bare = liftedUnder(stack, fact);
         if (!bare || !isBrushedOver(fact) || fact.product!.rewettable) return [];
         // What is brushed on in solvent does not dissolve it, and still drags it.
         const severity = bare.product!.rewettable && isWorkedWet(fact) ? ("stop" as const) : ("warn" as const);

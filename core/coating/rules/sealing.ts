@@ -233,7 +233,7 @@ export const SEALING_RULES: readonly Rule[] = rulesUnder("Locking and sealing", 
   {
     code: "ambers-pale",
     when: "an oil finish goes over white, cream, pale blue or grey",
-    message: "{step} turns {under} yellow",
+    message: "{step} turns the pale {under} yellow",
     why: "oil ambers as it hardens and goes on for years; over white and pale blue it is seen at once",
     fix: "Take a waterborne finish, which stays clear.",
     find: (stack) =>

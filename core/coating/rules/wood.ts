@@ -46,23 +46,23 @@ export const WOOD_RULES: readonly Rule[] = rulesUnder("Surface", [
   {
     code: "tannin-bleed",
     when: "a waterborne coat pale enough to show it lies on hardwood or knots, stained or not, with no stain-blocker",
-    message: "{material} will stain through {step}",
+    message: "{material} {shows} stain through {step}",
     why: "water draws the brown out of the wood into a pale film, outdoors within a summer into a mid one too; a stain is no barrier",
     fix: "Put a stain-blocking primer under it.",
     find: (stack) => {
       if (!bleedsThrough(stack)) return [];
-      const [hit] = films(stack).flatMap((fact) => {
+      const shown = films(stack).flatMap((fact) => {
         const colour = seenColour(fact, stack);
         const shows = colour === null ? "no" : showsBleed(colour, stack);
         const laid = isWaterborne(fact) && !has(fact, "block-stain") && (coversField(fact) || onWood(fact, stack));
         return laid && shows !== "no" && !filmsBelow(stack, fact).some((below) => has(below, "block-stain")) ? [{ light: fact, shows }] : [];
       });
+      const hit = shown.find(({ shows }) => shows === "yes") ?? shown[0];
       if (!hit) return [];
       const { light, shows } = hit;
-      const stained = filmsBelow(stack, light).some((below) => has(below, "stain"));
-      // Over a stain only what is clear may go; under knots only what is borne in alcohol holds.
-      const blocks = (product: ProductClass) =>
-        product.jobs.includes("block-stain") && (stained ? !product.traits.includes("pale") : product.jobs.includes("ground"));
+      // Where the grain is to be seen, stained or not, only what is clear may go; under knots only what is borne in alcohol holds.
+      const grained = !coversField(light) || filmsBelow(stack, light).some((below) => has(below, "stain"));
+      const blocks = (product: ProductClass) => product.jobs.includes("block-stain") && product.traits.includes("pale") !== grained;
       const blocker = (hasKnots(stack) && suitable(stack, (product) => blocks(product) && product.carrier === "solvent")) || suitable(stack, blocks);
       const ground = filmsBelow(stack, light).find((fact) => has(fact, "ground"));
       return [
@@ -70,12 +70,13 @@ export const WOOD_RULES: readonly Rule[] = rulesUnder("Surface", [
           at: light,
           culprits: [light],
           missing: ["size", "prime"] as const,
+          words: { shows: shows === "yes" ? "will" : "may in time" },
           severity: shows === "yes" ? ("warn" as const) : ("note" as const),
           change: () =>
             asChange(blocker || null, (id) =>
               ground
                 ? swap(ground, id)
-                : addBefore(stack, light, { role: stained ? "size" : "prime", product: id, coats: stained || !hasKnots(stack) ? 1 : 2 }),
+                : addBefore(stack, light, { role: grained ? "size" : "prime", product: id, coats: grained || !hasKnots(stack) ? 1 : 2 }),
             ),
         },
       ];

@@ -3,6 +3,7 @@ import type { Story } from "./story";
 
 const base = s("base", "craft-acrylic", { coats: 2, colour: "#1f3a4d", after: 0 });
 const dots = s("decorate", "craft-acrylic", { technique: "dots", marks: { count: 40, diameterMm: 6, heightMm: 0.66 }, after: 90 });
+const misted = s("lock", "acrylic-spray-clear", { coats: 2, method: "spray" });
 const bands = s("decorate", "craft-acrylic", { technique: "bands", after: 0 });
 
 export const GUIDE_STORIES: readonly Story[] = [
@@ -115,5 +116,30 @@ export const GUIDE_STORIES: readonly Story[] = [
     piece: pebble(),
     wrong: { top: [base, s("decorate", "glitter-acrylic", { technique: "loose-glitter", after: 90 }), s("mark", "scored-line", { after: DAY }), dots] },
     right: { top: [base, s("decorate", "glitter-acrylic", { technique: "loose-glitter", after: 90 }), dots] },
+  },
+  {
+    code: "guide-wipe-reactivates",
+    tells: "the shimmer is misted over the chalk rings, which stay in it for good",
+    severity: "stop",
+    piece: pebble(),
+    wrong: {
+      top: [
+        base,
+        s("mark", "chalk-pencil", { after: 90 }),
+        s("decorate", "metallic-watercolour", { technique: "metallic-wash" }),
+        misted,
+        s("unmark", "damp-wipe"),
+      ],
+    },
+    right: {
+      top: [
+        base,
+        s("decorate", "metallic-watercolour", { technique: "metallic-wash", after: 90 }),
+        misted,
+        s("mark", "chalk-pencil"),
+        dots,
+        s("unmark", "damp-wipe"),
+      ],
+    },
   },
 ];
